@@ -1,0 +1,15 @@
+// Unit tests: core and server in Node, app in jsdom through the web preset of jest-expo.
+// The journeys in a real browser have their own configuration, e2e/jest.config.cjs.
+const inNode = (name) => ({
+  displayName: name,
+  rootDir: `${__dirname}/packages/${name}`,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  transform: { '\\.[jt]sx?$': require.resolve('./scripts/jest-esbuild.cjs') },
+  transformIgnorePatterns: ['/node_modules/(?!(@yellow-latch|uuid|fractional-indexing)/)'],
+  cacheDirectory: `${__dirname}/.cache/jest-${name}`,
+});
+
+module.exports = {
+  projects: [inNode('core'), inNode('server'), '<rootDir>/packages/app/jest.config.cjs'],
+};

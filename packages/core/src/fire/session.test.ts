@@ -1,0 +1,357 @@
+import fc from 'fast-check';
+
+import {
+  applyEdit,
+  compileList,
+  isDelimiter,
+  startSession,
+  TextHistory,
+  type,
+  type CompiledList,
+  type FiringEvent,
+  type Input,
+  type TypingSession,
+} from '.';
+
+function listOf(codes: Record<string, string>, anywhere: string[] = []): CompiledList {
+  return compileList(
+    Object.entries(codes).map(([code, expansion], index) => ({
+      id: String(index),
+      code,
+      expansion,
+      edge: anywhere.includes(code) ? 'anywhere' : 'word',
+    })),
+  );
+}
+
+/** A field under test: it shows inputs as a browser would, then applies the edits it is told. */
+class Field {
+  text = '';
+  session: TypingSession = startSession();
+  events: FiringEvent[] = [];
+
+  constructor(private readonly list: CompiledList) {}
+
+  do(input: Input): this {
+    if (input.type === 'edit') {
+      this.text = applyEdit(this.text, { range: input.range, replacement: input.text });
+    }
+    const outcome = type(this.session, input, this.list);
+    if (outcome.edit) {
+      this.text = applyEdit(this.text, outcome.edit);
+      expect(outcome.session.caret.start).toBe(outcome.edit.caret);
+    }
+    this.session = outcome.session;
+    this.events.push(...outcome.events);
+    expect(this.text).toBe(this.session.text);
+    return this;
+  }
+
+  /** Types as on a keyboard: one code point at a time; `⌫` is Backspace. */
+  type(keys: string): this {
+    for (const key of keys) {
+      if (key === '⌫') this.backspace();
+      else this.do({ type: 'edit', range: this.session.caret, text: key, how: 'typing' });
+    }
+    return this;
+  }
+
+  backspace(): this {
+    const end = this.session.caret.end;
+    const length = /[\u{10000}-\u{10ffff}]$/u.test(this.text.slice(0, end)) ? 2 : 1;
+    const range = { start: Math.max(0, end - length), end };
+    return this.do({ type: 'edit', range, text: '', how: 'backspace' });
+  }
+
+  paste(text: string): this {
+    return this.do({ type: 'edit', range: this.session.caret, text, how: 'paste' });
+  }
+
+  moveTo(offset: number): this {
+    return this.do({ type: 'caret', caret: { start: offset, end: offset } });
+  }
+
+  compose(...states: string[]): this {
+    let { start, end } = this.session.caret;
+    for (const text of states) {
+      this.do({ type: 'edit', range: { start, end }, text, how: 'composing' });
+      end = start + text.length;
+      start = this.session.composition!.replaced.start;
+    }
+    return this.do({ type: 'composition-end' });
+  }
+}
+
+const codes = { hrp: 'Heather Road parking', ';w': 'Workshop', loc: 'Location', 'loc:': 'We are here' };
+const typed = (keys: string, list = listOf(codes)) => new Field(list).type(keys).text;
+
+describe('a code fires', () => {
+  test.each([
+    ['a space', 'hrp ', 'Heather Road parking '],
+    ['a return', 'hrp\n', 'Heather Road parking\n'],
+    ['a full stop', 'hrp.', 'Heather Road parking.'],
+    ['a closing bracket', '(hrp)', '(Heather Road parking)'],
+    ['a danda', 'hrp।', 'Heather Road parking।'],
+    ['capitals', 'HRP ', 'Heather Road parking '],
+    ['a mark', 'see ;w ', 'see Workshop '],
+    ['a new line before', 'a\n;w ', 'a\nWorkshop '],
+  ])('after or with %s', (_name, keys, text) => expect(typed(keys)).toBe(text));
+
+  test.each([
+    ['without a delimiter', 'hrp', 'hrp'],
+    ['inside a word', 'xhrp ', 'xhrp '],
+    ['as the beginning of a word', 'hrps ', 'hrps '],
+    ['before an apostrophe', "hrp's ", "hrp's "],
+    ['in an address', 'hrp@vale.example', 'hrp@vale.example'],
+    ['when its mark stands in a word', 'a;w ', 'a;w '],
+  ])('not %s', (_name, keys, text) => expect(typed(keys)).toBe(text));
+
+  test('anywhere when it may: 21 and a degree sign', () => {
+    expect(typed('21dg ', listOf({ dg: '°' }, ['dg']))).toBe('21° ');
+    expect(typed('21dg ', listOf({ dg: '°' }))).toBe('21dg ');
+  });
+
+  test('beside a script without spaces', () => {
+    expect(typed('京都hrp ')).toBe('京都Heather Road parking ');
+  });
+
+  test('and tells what fired', () => {
+    const field = new Field(listOf(codes)).type('Hrp ');
+    expect(field.events).toEqual([
+      { type: 'fired', id: '0', typed: 'Hrp', expansion: 'Heather Road parking' },
+    ]);
+  });
+
+  test('a line of thirty for five of one key (common practice, no source)', () => {
+    expect(typed('-----\n', listOf({ '-----': '-'.repeat(30) }))).toBe(`${'-'.repeat(30)}\n`);
+  });
+});
+
+describe('of several codes', () => {
+  test('the longest wins', () => {
+    const list = listOf({ oar: 'short', 'big oar': 'long' });
+    expect(typed('big oar ', list)).toBe('long ');
+    expect(typed('a oar ', list)).toBe('a short ');
+  });
+
+  test('a delimiter that goes on with a longer code is waited for', () => {
+    expect(typed('loc:')).toBe('loc:');
+    expect(typed('loc: ')).toBe('We are here ');
+    expect(typed('loc:x')).toBe('Location:x');
+    expect(typed('loc, ')).toBe('Location, ');
+  });
+
+  test('what waited fires in place and keeps what came after', () => {
+    const list = listOf({ big: 'Huge', 'big oar': 'long' });
+    expect(typed('big o', list)).toBe('big o');
+    expect(typed('big of', list)).toBe('Huge of');
+    expect(typed('big of⌫', list)).toBe('big of');
+  });
+
+  test('of two with one match key the older fires', () => {
+    expect(
+      typed(
+        'W ',
+        compileList([
+          { id: 'b', code: 'w', expansion: 'newer', edge: 'word' },
+          { id: 'a', code: 'W', expansion: 'older', edge: 'word' },
+        ]),
+      ),
+    ).toBe('older ');
+  });
+});
+
+describe('Backspace straight after', () => {
+  test('gives back exactly what was typed, and that stays', () => {
+    const field = new Field(listOf(codes)).type('so HrP ⌫');
+    expect(field.text).toBe('so HrP ');
+    expect(field.session.caret.start).toBe(7);
+    expect(field.events.at(-1)).toEqual({ type: 'taken-back', id: '0', typed: 'HrP' });
+    expect(field.type('and ').text).toBe('so HrP and ');
+    expect(field.moveTo(6).type(' ').text).toBe('so HrP  and ');
+  });
+
+  test('once: the next one only deletes', () => {
+    expect(typed('hrp ⌫⌫')).toBe('hrp');
+    expect(typed('hrp ⌫⌫ ')).toBe('hrp ');
+  });
+
+  test('lets it fire again when one of its characters was changed', () => {
+    expect(typed('hrp ⌫⌫⌫p ')).toBe('Heather Road parking ');
+  });
+
+  test('but not after the caret has moved', () => {
+    const field = new Field(listOf(codes)).type('hrp ').moveTo(3).moveTo(21).backspace();
+    expect(field.text).toBe('Heather Road parking');
+  });
+
+  test('deletes as usual when nothing fired', () => expect(typed('abc⌫')).toBe('ab'));
+});
+
+describe('what was not typed does not fire', () => {
+  test('a pasted code', () => {
+    expect(new Field(listOf(codes)).paste('hrp').type(' ').text).toBe('hrp ');
+    expect(new Field(listOf(codes)).paste('hrp ').text).toBe('hrp ');
+  });
+
+  test('but one that was pasted in part does', () => {
+    expect(new Field(listOf(codes)).paste('hr').type('p ').text).toBe('Heather Road parking ');
+  });
+
+  test('an expansion that ends in a code', () => {
+    expect(typed('a b ', listOf({ a: 'b' }))).toBe('b b ');
+    expect(typed('a⌫', listOf({ a: 'b', b: 'c' }))).toBe('');
+    const field = new Field(listOf({ a: 'see hrp', hrp: 'x' })).type('a ').moveTo(7).type(' ');
+    expect(field.text).toBe('see hrp  ');
+  });
+
+  test('a code equal to its expansion leaves a word alone (common practice, no source)', () => {
+    expect(typed('corrie ', listOf({ corrie: 'corrie' }))).toBe('corrie ');
+  });
+});
+
+describe('clusters are never split', () => {
+  const FAMILY = '👩‍👩‍👧';
+  const list = listOf({ [FAMILY]: 'family', e: 'letter', 'क्षि': 'kshi', '🇸🇪': 'Sweden', fam: FAMILY });
+
+  test.each([
+    [`${FAMILY} `, 'family '],
+    ['👩 ', '👩 '],
+    [`👩\u200d${FAMILY} `, `👩\u200d${FAMILY} `],
+    ['e\u0301 ', 'e\u0301 '],
+    ['e ', 'letter '],
+    ['क्षि ', 'kshi '],
+    ['क्ष ', 'क्ष '],
+    ['🇸🇪 ', 'Sweden '],
+    ['🇳🇸🇪 ', '🇳🇸🇪 '],
+    ['fam ', `${FAMILY} `],
+    ['fam ⌫', 'fam '],
+    ['क्षि ⌫', 'क्षि '],
+  ])('%j gives %j', (keys, text) => expect(typed(keys, list)).toBe(text));
+
+  test('a decomposed accent fires a composed code, and comes back decomposed', () => {
+    const accents = listOf({ café: 'Kaffeehaus' });
+    expect(typed('cafe\u0301 ', accents)).toBe('Kaffeehaus ');
+    expect(typed('cafe\u0301 ⌫', accents)).toBe('cafe\u0301 ');
+  });
+});
+
+describe('letters that arrive as a composition', () => {
+  test('fire at the delimiter that ends it', () => {
+    const field = new Field(listOf(codes)).compose('h', 'hr', 'hrp', 'hrp ');
+    expect(field.text).toBe('Heather Road parking ');
+    expect(field.backspace().text).toBe('hrp ');
+  });
+
+  test('fire at a delimiter typed after it', () => {
+    expect(new Field(listOf(codes)).compose('h', 'hrp').type(' ').text).toBe('Heather Road parking ');
+  });
+
+  test('do not fire inside it', () => {
+    const field = new Field(listOf(codes)).type('x ');
+    field.do({ type: 'edit', range: { start: 2, end: 2 }, text: 'hrp ni', how: 'composing' });
+    expect(field.text).toBe('x hrp ni');
+    field.do({ type: 'edit', range: { start: 2, end: 8 }, text: '哈你', how: 'composing' });
+    expect(field.do({ type: 'composition-end' }).text).toBe('x 哈你');
+  });
+
+  test('may take in a word that stood there before', () => {
+    const field = new Field(listOf(codes)).type('see hr').moveTo(6);
+    field.do({ type: 'edit', range: { start: 4, end: 6 }, text: 'hrp', how: 'composing' });
+    expect(field.do({ type: 'composition-end' }).type(' ').text).toBe('see Heather Road parking ');
+  });
+});
+
+test('text that arrives at once fires as if typed, with one edit', () => {
+  const field = new Field(listOf(codes)).type('a ');
+  field.do({ type: 'edit', range: field.session.caret, text: 'hrp and ;w now', how: 'typing' });
+  expect(field.text).toBe('a Heather Road parking and Workshop now');
+  expect(field.events).toHaveLength(2);
+});
+
+test('typing over a selection replaces it first', () => {
+  const field = new Field(listOf(codes)).type('xhrp');
+  field.do({ type: 'edit', range: { start: 0, end: 1 }, text: '(', how: 'typing' });
+  expect(field.moveTo(4).type(')').text).toBe('(Heather Road parking)');
+});
+
+// A plain reading of the rules, on purpose without a single function of the engine but isDelimiter.
+function naive(keys: string, list: Record<string, string>): string {
+  let text = '';
+  for (const key of keys) {
+    const found = isDelimiter(key)
+      ? Object.keys(list)
+          .filter((code) => text.toLowerCase().endsWith(code))
+          .filter((code) => !/[a-z]$/i.test(text.slice(0, text.length - code.length)))
+          .sort((a, b) => b.length - a.length)[0]
+      : undefined;
+    if (found !== undefined) text = text.slice(0, text.length - found.length) + list[found]!;
+    text += key;
+  }
+  return text;
+}
+
+test('agrees with a plain reading of the rules on random lists and keys', () => {
+  const code = fc.stringMatching(/^[abc]{1,4}$/);
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(code, { maxLength: 8 }),
+      fc.array(fc.constantFrom('a', 'b', 'c', 'A', ' ', '.', ' '), { maxLength: 40 }),
+      (list, keys) => {
+        // Expansions of digits and capitals, so that nothing put in can fire again.
+        const entries = Object.fromEntries(list.map((item, index) => [item, `${index}-!`]));
+        expect(typed(keys.join(''), listOf(entries))).toBe(naive(keys.join(''), entries));
+      },
+    ),
+    { numRuns: 500 },
+  );
+});
+
+test('Backspace after any firing restores text and caret exactly', () => {
+  const word = fc.constantFrom('hrp', 'HRP', ';w', 'loc:', 'plain', 'e\u0301', '👩‍👩‍👧');
+  fc.assert(
+    fc.property(fc.array(word, { maxLength: 6 }), fc.constantFrom(' ', '.', '\n'), (words, end) => {
+      const field = new Field(listOf(codes)).type(words.map((item) => `${item} `).join(''));
+      const before = field.text;
+      field.type(`hrp${end}⌫`);
+      expect(field.text).toBe(`${before}hrp${end}`);
+      expect(field.session.caret.start).toBe(field.text.length);
+    }),
+  );
+});
+
+describe('undo history', () => {
+  const at = (text: string, caret = text.length) => ({ text, caret: { start: caret, end: caret } });
+  const to = (text: string, caret = text.length) => ({ text, caret });
+
+  test('takes back words, firings and pastes one by one, and makes them again', () => {
+    const states = ['', 'a', 'ab', 'ab ', 'ab c', 'ab Location'];
+    let history = TextHistory.empty;
+    states.forEach((state, index) => {
+      const next = states[index + 1];
+      if (next !== undefined) history = history.record(at(state), to(next), next.length < 6);
+    });
+    const undone: string[] = [];
+    let text = states.at(-1)!;
+    for (let step = history.undo(); step; step = history.undo()) {
+      text = applyEdit(text, step.edit);
+      undone.push(text);
+      history = step.history;
+    }
+    expect(undone).toEqual(['ab c', 'ab ', '']);
+    for (let step = history.redo(); step; step = history.redo()) {
+      text = applyEdit(text, step.edit);
+      history = step.history;
+    }
+    expect(text).toBe('ab Location');
+    expect(history.canRedo).toBe(false);
+  });
+
+  test('a new change forgets what was undone; no change is no step', () => {
+    const history = TextHistory.empty.record(at(''), to('a'), true).undo()!.history;
+    expect(history.canRedo).toBe(true);
+    const after = history.record(at(''), to('b'), true);
+    expect(after.canRedo).toBe(false);
+    expect(after.record(at('b'), to('b'), true)).toBe(after);
+  });
+});

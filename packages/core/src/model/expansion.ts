@@ -1,0 +1,26 @@
+import { LIMITS } from './limits';
+import type { TextProblem } from './problem';
+import { countClusters, findBadCharacter, placeOf } from './text';
+
+/** Bytes of `text` in UTF-8. */
+export function utf8Bytes(text: string): number {
+  return new TextEncoder().encode(text).length;
+}
+
+/** The first rule of the model that `expansion` breaks, or null. Expects LF line breaks. */
+export function checkExpansion(expansion: string): TextProblem | null {
+  if (expansion === '') return { type: 'empty' };
+  const bad = findBadCharacter(expansion, '\n\t');
+  if (bad) {
+    return { type: bad.type, codePoint: bad.codePoint, place: placeOf(expansion, bad.index) };
+  }
+  const bytes = utf8Bytes(expansion);
+  if (bytes > LIMITS.expansionBytes) {
+    return { type: 'too-many-bytes', limit: LIMITS.expansionBytes, found: bytes };
+  }
+  const clusters = countClusters(expansion);
+  if (clusters > LIMITS.expansionClusters) {
+    return { type: 'too-many-clusters', limit: LIMITS.expansionClusters, found: clusters };
+  }
+  return null;
+}

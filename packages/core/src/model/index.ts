@@ -1,0 +1,13 @@
+/**
+ * The model: what a shortcut and a set are, what they may hold, and how a code is compared.
+ *
+ * Everything that travels between device and server is parsed by the schemas of this room;
+ * nothing is typed twice.
+ */
+export * from './code';
+export * from './expansion';
+export * from './kind';
+export * from './limits';
+export * from './problem';
+export * from './record';
+export * from './text';

@@ -1,0 +1,9 @@
+/** Bounds of the model. Clusters are extended grapheme clusters (UAX #29) as `Intl.Segmenter` counts them. */
+export const LIMITS = {
+  codeClusters: 40,
+  codeCodePoints: 160,
+  expansionClusters: 20_000,
+  expansionBytes: 100_000,
+  setNameClusters: 60,
+  shortcutsPerList: 50_000,
+} as const;

@@ -1,0 +1,53 @@
+import { z } from 'zod';
+
+import { RECORD_TYPES, RecordIdSchema, type RecordType } from '../model';
+import { ClockSchema } from './clock';
+
+/** One write to one record: the only thing a device ever sends about its list. */
+export interface Change {
+  /** UUIDv7: the change's own name, under which the versions it gives are known. */
+  id: string;
+  record: { type: RecordType; id: string };
+  /** The fields given a value. `deleted` is a field like any other. */
+  fields: Record<string, unknown>;
+  /** For each field it concerns, the versions its device had seen: the change replaces them. */
+  base: Record<string, string[]>;
+  clock: string;
+  device: string;
+  /** The device's own number for it, from 1, without gaps. */
+  n: number;
+}
+
+const deleted = z.boolean().optional();
+const fieldSchemas: Record<RecordType, z.ZodType> = {
+  shortcut: RECORD_TYPES.shortcut.fields.partial().extend({ deleted }),
+  set: RECORD_TYPES.set.fields.partial().extend({ deleted }),
+};
+
+/** Parses a change off the wire; the fields by the schema of its record's type. */
+export const ChangeSchema = z
+  .strictObject({
+    id: z.uuid({ version: 'v7' }),
+    record: z.strictObject({
+      type: z.enum(Object.keys(RECORD_TYPES) as [RecordType, ...RecordType[]]),
+      id: RecordIdSchema,
+    }),
+    fields: z.record(z.string(), z.unknown()),
+    base: z.record(z.string().max(32), z.array(z.uuid({ version: 'v7' })).max(1_000)),
+    clock: ClockSchema,
+    device: z.uuid({ version: 'v7' }),
+    n: z.int().positive(),
+  })
+  .superRefine(({ record, fields }, context) => {
+    if (Object.keys(fields).length === 0) {
+      context.addIssue({ code: 'custom', path: ['fields'], message: 'must give some field a value' });
+    }
+    const parsed = fieldSchemas[record.type].safeParse(fields);
+    for (const issue of parsed.error?.issues ?? []) {
+      context.addIssue({
+        code: 'custom',
+        path: ['fields', ...issue.path],
+        message: issue.message,
+      });
+    }
+  });

@@ -1,0 +1,87 @@
+import {
+  RECORD_TYPES,
+  type FieldsOf,
+  type RecordType,
+  type Shortcut,
+  type ShortcutSet,
+} from '../model';
+import { readClock, type Clock } from './clock';
+
+/** One value that a field was given. */
+export interface Version {
+  /** The id of the change that gave it. */
+  id: string;
+  clock: Clock;
+  value: unknown;
+  /** On a delete: the versions of guarded fields it had seen. Others outlive it. */
+  saw?: string[];
+}
+
+/**
+ * A record as it is stored and sent: for each field a multi-value register (Shapiro et al.,
+ * "A comprehensive study of Convergent and Commutative Replicated Data Types", 2011, spec. 10),
+ * latest version first. More than one version means that devices wrote without knowing of each
+ * other; the first is shown, the others are kept.
+ */
+export interface StoredRecord {
+  type: RecordType;
+  id: string;
+  fields: Record<string, Version[]>;
+}
+
+export function recordKey(record: { type: string; id: string }): string {
+  return `${record.type}:${record.id}`;
+}
+
+/**
+ * Whether a record is deleted: some delete had seen every version of what a person wrote in it,
+ * and it was not brought back later.
+ */
+export function isDeleted(record: StoredRecord): boolean {
+  const versions = record.fields.deleted ?? [];
+  if (versions[0]?.value !== true) return false;
+  const written = RECORD_TYPES[record.type].guarded.flatMap((field) =>
+    (record.fields[field] ?? []).map(({ id }) => id),
+  );
+  return versions.some(
+    ({ value, saw }) => value === true && written.every((id) => saw?.includes(id)),
+  );
+}
+
+/** When the record last changed, by the clock of its latest version; ms since 1970. */
+export function changedAt(record: StoredRecord): number {
+  let latest: Clock | null = null;
+  for (const versions of Object.values(record.fields)) {
+    for (const { clock } of versions) if (latest === null || clock > latest) latest = clock;
+  }
+  return latest === null ? 0 : readClock(latest).time;
+}
+
+/** The value each field shows. Complete, since `applyChange` takes no incomplete record in. */
+export function currentFields<T extends RecordType>(
+  record: StoredRecord & { type: T },
+): FieldsOf[T] {
+  const names = Object.keys(RECORD_TYPES[record.type].fields.shape);
+  return Object.fromEntries(names.map((name) => [name, record.fields[name]?.[0]?.value])) as never;
+}
+
+/** The other versions of a field: what devices wrote beside the one shown. Equal values are none. */
+export function otherVersions(record: StoredRecord, field: string): Version[] {
+  const seen = new Set<string>();
+  return (record.fields[field] ?? []).filter(({ value }, index) => {
+    const form = JSON.stringify(value);
+    const isNew = !seen.has(form);
+    seen.add(form);
+    return isNew && index > 0;
+  });
+}
+
+export function asShortcut(record: StoredRecord): Shortcut {
+  const fields = currentFields(record as StoredRecord & { type: 'shortcut' });
+  return { id: record.id, changed: changedAt(record), ...fields };
+}
+
+export function asSet(record: StoredRecord): ShortcutSet {
+  const fields = currentFields(record as StoredRecord & { type: 'set' });
+  return { id: record.id, changed: changedAt(record), ...fields };
+}

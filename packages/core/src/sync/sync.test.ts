@@ -1,0 +1,250 @@
+import fc from 'fast-check';
+import { v7 as uuid } from 'uuid';
+
+import {
+  applyChange,
+  asShortcut,
+  ChangeSchema,
+  changedAt,
+  ClockSchema,
+  draftChange,
+  isDeleted,
+  laterClock,
+  makeClock,
+  nextClock,
+  otherVersions,
+  readClock,
+  type Change,
+  type FieldChanges,
+  type StoredRecord,
+} from '.';
+
+const PHONE = uuid();
+const COMPUTER = uuid();
+const shortcut = { type: 'shortcut', id: uuid() } as const;
+const whole = {
+  code: ';w',
+  content: { expansion: 'Workshop', template: false, format: 'plain' as const },
+  kind: 'address' as const,
+  setId: null,
+};
+
+let n = 0;
+function write(
+  known: StoredRecord | undefined,
+  fields: FieldChanges<'shortcut'>,
+  time: number,
+  device = PHONE,
+): Change {
+  n += 1;
+  return draftChange(shortcut, known, fields, {
+    id: uuid(),
+    clock: makeClock(time, 0, device),
+    device,
+    n,
+  });
+}
+
+function apply(record: StoredRecord | undefined, ...changes: Change[]): StoredRecord {
+  let current = record;
+  for (const change of changes) {
+    const result = applyChange(current, change);
+    if (result.type !== 'applied') throw new Error(result.type);
+    current = result.record;
+  }
+  return current!;
+}
+
+const made = apply(undefined, write(undefined, whole, 1_000));
+
+describe('a clock', () => {
+  test('sorts as a string the way time goes', () => {
+    const clocks = [makeClock(9, 0, PHONE), makeClock(10, 0, PHONE), makeClock(10, 11, PHONE)];
+    expect([...clocks].reverse().sort()).toEqual(clocks);
+    expect(readClock(clocks[2]!)).toEqual({ time: 10, counter: 11, device: PHONE });
+  });
+
+  test('never runs backwards, even when the wall clock does', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(2 ** 40), { minLength: 2 }), (times) => {
+        let last: string | null = null;
+        for (const time of times) {
+          const next: string = nextClock(last, time, PHONE);
+          expect(ClockSchema.safeParse(next).success).toBe(true);
+          if (last !== null) expect(next > last).toBe(true);
+          last = next;
+        }
+      }),
+    );
+  });
+
+  test('goes on after a full counter', () => {
+    const full = makeClock(5, 0xffff, PHONE);
+    expect(nextClock(full, 5, PHONE) > full).toBe(true);
+    expect(laterClock(full, null)).toBe(full);
+    expect(laterClock(full, makeClock(4, 0, PHONE))).toBe(full);
+  });
+});
+
+describe('a change that had seen what it replaces', () => {
+  test('leaves one version', () => {
+    const edited = apply(made, write(made, { code: ';ws' }, 2_000));
+    expect(asShortcut(edited).code).toBe(';ws');
+    expect(edited.fields.code).toHaveLength(1);
+    expect(changedAt(edited)).toBe(2_000);
+  });
+
+  test('replaces it even when its own clock is behind', () => {
+    const edited = apply(made, write(made, { code: ';ws' }, 500, COMPUTER));
+    expect(asShortcut(edited).code).toBe(';ws');
+  });
+
+  test('leaves the other fields alone', () => {
+    const edited = apply(made, write(made, { kind: 'contact' }, 2_000));
+    expect(asShortcut(edited)).toMatchObject({ ...whole, kind: 'contact' });
+  });
+});
+
+describe('changes that had not seen each other', () => {
+  const onPhone = write(made, { code: ';w1' }, 2_000, PHONE);
+  const onComputer = write(made, { code: ';w2' }, 3_000, COMPUTER);
+
+  test('the later by clock is shown, the other is kept', () => {
+    const merged = apply(made, onPhone, onComputer);
+    expect(asShortcut(merged).code).toBe(';w2');
+    expect(otherVersions(merged, 'code').map(({ value }) => value)).toEqual([';w1']);
+  });
+
+  test('choosing cites both and leaves one', () => {
+    const merged = apply(made, onPhone, onComputer);
+    const chosen = apply(merged, write(merged, { code: ';w1' }, 4_000));
+    expect(asShortcut(chosen).code).toBe(';w1');
+    expect(otherVersions(chosen, 'code')).toEqual([]);
+  });
+
+  test('equal values are one', () => {
+    const merged = apply(made, onPhone, write(made, { code: ';w1' }, 3_000, COMPUTER));
+    expect(otherVersions(merged, 'code')).toEqual([]);
+  });
+
+  test('what a shortcut gives is one field: its parts never mix', () => {
+    const plain = write(made, { content: { ...whole.content, expansion: '{x}' } }, 2_000, PHONE);
+    const template = write(
+      made,
+      { content: { expansion: 'Hello {$name}', template: true, format: 'plain' } },
+      3_000,
+      COMPUTER,
+    );
+    expect(asShortcut(apply(made, template, plain)).content).toEqual(template.fields.content);
+  });
+});
+
+describe('deleting', () => {
+  test('hides a record, and undoing brings it back', () => {
+    const gone = apply(made, write(made, { deleted: true }, 2_000));
+    expect(isDeleted(made)).toBe(false);
+    expect(isDeleted(gone)).toBe(true);
+    const back = apply(gone, write(gone, { deleted: false }, 3_000));
+    expect(isDeleted(back)).toBe(false);
+    expect(asShortcut(back)).toMatchObject(whole);
+  });
+
+  test.each([
+    ['edit first', false],
+    ['delete first', true],
+  ])('an edit it had not seen outlives it (%s)', (_name, deleteFirst) => {
+    const edit = write(made, { code: ';ws' }, 2_000, PHONE);
+    const remove = write(made, { deleted: true }, 3_000, COMPUTER);
+    const merged = deleteFirst ? apply(made, remove, edit) : apply(made, edit, remove);
+    expect(isDeleted(merged)).toBe(false);
+    expect(asShortcut(merged).code).toBe(';ws');
+  });
+
+  test('an edit it had seen does not', () => {
+    const edited = apply(made, write(made, { code: ';ws' }, 2_000, PHONE));
+    expect(isDeleted(apply(edited, write(edited, { deleted: true }, 1_500, COMPUTER)))).toBe(true);
+  });
+
+  test('a change of kind or set, which nobody typed, does not outlive it', () => {
+    const kind = write(made, { kind: 'contact' }, 4_000, PHONE);
+    const remove = write(made, { deleted: true }, 3_000, COMPUTER);
+    expect(isDeleted(apply(made, kind, remove))).toBe(true);
+  });
+
+  test('of something never heard of is nothing to do', () => {
+    expect(applyChange(undefined, write(undefined, { deleted: true }, 1)).type).toBe('nothing-to-do');
+  });
+});
+
+test('a change that would begin an incomplete record says what it lacks', () => {
+  expect(applyChange(undefined, write(undefined, { code: ';x' }, 1))).toEqual({
+    type: 'incomplete',
+    missing: ['content', 'kind', 'setId'],
+  });
+});
+
+test('devices that send their changes in any interleaving end with equal records', () => {
+  const edit = fc.record({
+    device: fc.nat(2),
+    fields: fc.oneof(
+      fc.record({ code: fc.constantFrom(';a', ';b', ';c') }),
+      fc.record({ kind: fc.constantFrom('link' as const, 'message' as const) }),
+      fc.record({ deleted: fc.boolean() }),
+    ),
+    time: fc.nat(10_000),
+  });
+  fc.assert(
+    fc.property(fc.array(edit, { maxLength: 12 }), fc.infiniteStream(fc.nat(2)), (edits, picks) => {
+      // Each device edits what it alone has seen, offline; then all is sent, in two interleavings.
+      const queues: Change[][] = [[], [], []];
+      const views = [made, made, made];
+      for (const { device, fields, time } of edits) {
+        const change = write(views[device], fields, time, [PHONE, COMPUTER, shortcut.id][device]);
+        views[device] = apply(views[device], change);
+        queues[device]!.push(change);
+      }
+      const interleave = (next: () => number) => {
+        const waiting = queues.map((queue) => [...queue]);
+        const sent: Change[] = [];
+        while (waiting.some((queue) => queue.length > 0)) {
+          const from = waiting[next()]!;
+          if (from.length > 0) sent.push(from.shift()!);
+        }
+        return sent;
+      };
+      let turn = 0;
+      const inTurn = apply(made, ...interleave(() => turn++ % 3));
+      const atRandom = apply(made, ...interleave(() => picks.next().value!));
+      expect(atRandom).toEqual(inTurn);
+      // Nothing typed is lost: the last code each device gave is shown or kept.
+      const kept = inTurn.fields.code!.map(({ value }) => value);
+      for (const queue of queues) {
+        const last = queue.filter(({ fields }) => 'code' in fields).at(-1);
+        if (last) expect(kept).toContain(last.fields.code);
+      }
+    }),
+    { numRuns: 200 },
+  );
+});
+
+describe('the schema of a change', () => {
+  const good = write(undefined, whole, 1_000);
+
+  test('takes what a device drafts', () => {
+    expect(ChangeSchema.parse(JSON.parse(JSON.stringify(good)))).toEqual(good);
+  });
+
+  test.each([
+    ['an unknown field', { ...good, fields: { ...whole, colour: 1 } }, 'fields'],
+    ['a wrong type', { ...good, fields: { code: 7 } }, 'fields.code'],
+    ['no fields', { ...good, fields: {} }, 'fields'],
+    ['a bad expansion', { ...good, fields: { content: { ...whole.content, expansion: '\u0000' } } }, 'fields.content.expansion'],
+    ['an unknown type', { ...good, record: { ...shortcut, type: 'poem' } }, 'record.type'],
+    ['an id of another version', { ...good, id: '4a5a3f57-8f3c-4d2b-9e7a-0f1d2c3b4a59' }, 'id'],
+    ['a clock that is none', { ...good, clock: 'noon' }, 'clock'],
+    ['an extra key', { ...good, extra: true }, ''],
+  ])('refuses %s and points at it', (_name, change, path) => {
+    const paths = ChangeSchema.safeParse(change).error?.issues.map((issue) => issue.path.join('.'));
+    expect(paths).toContain(path);
+  });
+});

@@ -1,0 +1,29 @@
+// Jest transform for code that runs in Node: TypeScript and ES modules to CommonJS by esbuild.
+// (babel-preset-expo, which the app's tests use, breaks `import.meta.url`.)
+const { createHash } = require('node:crypto');
+const { transformSync, version } = require('esbuild');
+
+const options = {
+  format: 'cjs',
+  target: 'node20',
+  sourcemap: 'inline',
+  define: { 'import.meta.url': '__importMetaUrl' },
+  banner: 'const __importMetaUrl = require("node:url").pathToFileURL(__filename).href;',
+};
+
+module.exports = {
+  getCacheKey: (source, path) =>
+    createHash('sha1')
+      .update(source)
+      .update(path)
+      .update(version)
+      .update(JSON.stringify(options))
+      .digest('hex'),
+  process: (source, path) => ({
+    code: transformSync(source, {
+      ...options,
+      loader: path.endsWith('.ts') ? 'ts' : path.endsWith('.tsx') ? 'tsx' : 'js',
+      sourcefile: path,
+    }).code,
+  }),
+};

@@ -113,6 +113,30 @@ export function difference(
   };
 }
 
+/**
+ * As `difference`, for a change after which the caret stands at `caret`: of several ways to read
+ * a change (one more l in hello) the one that ends there.
+ */
+export function differenceAt(
+  before: string,
+  after: string,
+  caret: number,
+): { range: Range; removed: string; inserted: string } {
+  const tail = after.length - caret;
+  const isAtCaret = tail <= before.length && before.endsWith(after.slice(caret));
+  if (!isAtCaret) return difference(before, after);
+  const end = before.length - tail;
+  const most = Math.min(end, caret);
+  let start = 0;
+  while (start < most && before.charCodeAt(start) === after.charCodeAt(start)) start += 1;
+  if (start > 0 && isHighSurrogate(before.charCodeAt(start - 1))) start -= 1;
+  return {
+    range: { start, end },
+    removed: before.slice(start, end),
+    inserted: after.slice(start, caret),
+  };
+}
+
 function isHighSurrogate(unit: number): boolean {
   return unit >= 0xd800 && unit <= 0xdbff;
 }

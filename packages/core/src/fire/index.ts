@@ -7,7 +7,7 @@
  */
 export { isDelimiter } from './delimiter';
 export { hasEdgeBefore, type Edge } from './edge';
-export { difference, TextHistory } from './history';
+export { difference, differenceAt, TextHistory } from './history';
 export { compileList, type CompiledList, type FiringEntry, type Match } from './list';
 export { applyEdit, type Edit, type Range } from './range';
 export {

@@ -4,7 +4,12 @@ import { countClusters, findBadCharacter, placeOf } from './text';
 
 /** Bytes of `text` in UTF-8. */
 export function utf8Bytes(text: string): number {
-  return new TextEncoder().encode(text).length;
+  let bytes = 0;
+  for (const character of text) {
+    const codePoint = character.codePointAt(0)!;
+    bytes += codePoint < 0x80 ? 1 : codePoint < 0x800 ? 2 : codePoint < 0x10000 ? 3 : 4;
+  }
+  return bytes;
 }
 
 /** The first rule of the model that `expansion` breaks, or null. Expects LF line breaks. */

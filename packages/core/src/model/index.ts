@@ -10,4 +10,5 @@ export * from './kind';
 export * from './limits';
 export * from './problem';
 export * from './record';
+export * from './taken';
 export * from './text';

@@ -1,0 +1,116 @@
+/** Chromium as a person's device: its own profile, a size, a touch screen or none. */
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { delimiter, join } from 'node:path';
+import { existsSync } from 'node:fs';
+
+import { Builder, type WebDriver } from 'selenium-webdriver';
+import * as chrome from 'selenium-webdriver/chrome';
+
+export type Device = 'phone' | 'computer';
+export type Scheme = 'light' | 'dark';
+
+const FLAGS = [
+  '--headless=new',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--disable-dev-shm-usage',
+  '--no-first-run',
+  '--no-default-browser-check',
+  '--disable-default-apps',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost',
+];
+
+function programPath(name: string): string {
+  const folder = (process.env.PATH ?? '').split(delimiter).find((path) => existsSync(join(path, name)));
+  if (!folder) throw new Error(`${name} is not installed`);
+  return join(folder, name);
+}
+
+export class Browser {
+  private constructor(
+    readonly driver: chrome.Driver,
+    readonly device: Device,
+    private readonly profile: string,
+  ) {}
+
+  /** Starts a browser; with `profile` the one that another left behind, as after a restart. */
+  static async start(device: Device, profile?: string): Promise<Browser> {
+    const folder = profile ?? mkdtempSync(join(tmpdir(), 'yellow-latch-browser-'));
+    const options = new chrome.Options();
+    options.setChromeBinaryPath(programPath('chromium'));
+    options.addArguments(...FLAGS, `--user-data-dir=${folder}`);
+    if (device === 'phone') {
+      options.setMobileEmulation({
+        deviceMetrics: { width: 390, height: 844, pixelRatio: 2, touch: true, mobile: true },
+      } as never);
+    } else {
+      options.addArguments('--window-size=1280,800');
+    }
+    const service = new chrome.ServiceBuilder(programPath('chromedriver'));
+    const driver = (await new Builder()
+      .forBrowser('chrome')
+      .setChromeOptions(options)
+      .setChromeService(service)
+      .build()) as WebDriver as chrome.Driver;
+    const browser = new Browser(driver, device, folder);
+    if (device === 'computer') {
+      await browser.command('Emulation.setDeviceMetricsOverride', {
+        width: 1280,
+        height: 800,
+        deviceScaleFactor: 1,
+        mobile: false,
+      });
+    }
+    await driver.manage().setTimeouts({ script: 30_000 });
+    return browser;
+  }
+
+  /** A DevTools command. */
+  async command<T = unknown>(name: string, parameters: object = {}): Promise<T> {
+    return (await this.driver.sendAndGetDevToolsCommand(name, parameters)) as T;
+  }
+
+  /** Lets the page read and write the clipboard, or forbids reading it. */
+  async clipboard(setting: 'granted' | 'denied'): Promise<void> {
+    for (const name of ['clipboard-read', 'clipboard-write']) {
+      await this.command('Browser.setPermission', {
+        permission: { name },
+        setting: name === 'clipboard-write' ? 'granted' : setting,
+      });
+    }
+  }
+
+  async scheme(scheme: Scheme): Promise<void> {
+    const features = [{ name: 'prefers-color-scheme', value: scheme }];
+    await this.command('Emulation.setEmulatedMedia', { features });
+  }
+
+  async picture(): Promise<Buffer> {
+    return Buffer.from(await this.driver.takeScreenshot(), 'base64');
+  }
+
+  /** Keeps picture and page of a failure in a folder that git ignores. */
+  async keepFailure(name: string): Promise<void> {
+    const folder = join(__dirname, 'failures');
+    mkdirSync(folder, { recursive: true });
+    const file = join(folder, `${name.replace(/[^a-z0-9]+/gi, '-')}-${this.device}`);
+    writeFileSync(`${file}.png`, await this.picture());
+    writeFileSync(`${file}.html`, await this.driver.getPageSource());
+  }
+
+  /** Quits but leaves the profile; resolves to it. */
+  async restartable(): Promise<string> {
+    await this.driver.quit();
+    return this.profile;
+  }
+
+  async end(): Promise<void> {
+    await this.driver.quit();
+    rmSync(this.profile, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 });
+  }
+}

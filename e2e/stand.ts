@@ -1,0 +1,81 @@
+/** The server under test, on a free port with a fresh database; it can be stopped and started. */
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const ROOT = join(__dirname, '..');
+
+export class Stand {
+  private process: ChildProcess | null = null;
+
+  private constructor(
+    private readonly data: string,
+    private readonly port: number,
+    private readonly isDemo: boolean,
+  ) {}
+
+  static async start(list: 'demo' | 'empty'): Promise<Stand> {
+    const data = mkdtempSync(join(tmpdir(), 'yellow-latch-server-'));
+    const stand = new Stand(data, await freePort(), list === 'demo');
+    await stand.start();
+    return stand;
+  }
+
+  get address(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  /** Starts the server; resolves when it says where it listens. */
+  start(): Promise<void> {
+    const server = spawn(process.execPath, [join(ROOT, 'packages/server/dist/server.mjs')], {
+      env: {
+        ...process.env,
+        YELLOW_LATCH_SITE: join(ROOT, 'packages/app/dist'),
+        YELLOW_LATCH_DATA: this.data,
+        YELLOW_LATCH_PORT: String(this.port),
+        YELLOW_LATCH_DEMO: this.isDemo ? '1' : '0',
+      },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    this.process = server;
+    return new Promise((resolve, reject) => {
+      let said = '';
+      const listen = (chunk: Buffer) => {
+        said += String(chunk);
+        if (said.includes(this.address)) resolve();
+      };
+      server.stdout.on('data', listen);
+      server.stderr.on('data', listen);
+      server.once('exit', () => reject(new Error(`the server ended: ${said}`)));
+    });
+  }
+
+  /** Stops the server and waits until it is gone. */
+  stop(): Promise<void> {
+    const server = this.process;
+    this.process = null;
+    if (!server || server.exitCode !== null) return Promise.resolve();
+    return new Promise((resolve) => {
+      server.once('exit', () => resolve());
+      server.kill('SIGTERM');
+    });
+  }
+
+  async end(): Promise<void> {
+    await this.stop();
+    rmSync(this.data, { recursive: true, force: true });
+  }
+}
+
+function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+}

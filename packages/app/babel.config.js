@@ -1,0 +1,8 @@
+module.exports = function (api) {
+  api.cache(true);
+  return {
+    presets: ['babel-preset-expo'],
+    // Imports each Paper component from its own file: Metro does not drop what is not used.
+    plugins: ['react-native-paper/babel'],
+  };
+};

@@ -1,0 +1,31 @@
+import { useFonts } from 'expo-font';
+import { Slot } from 'expo-router';
+import { useColorScheme } from 'react-native';
+import { PaperProvider } from 'react-native-paper';
+import { SafeAreaProvider } from 'react-native-safe-area-context';
+
+import { Frame } from '@/frame/Frame';
+import { NoKeeping } from '@/frame/NoKeeping';
+import { NoticeProvider } from '@/frame/Notices';
+import { FONT_FILES } from '@/look/fonts';
+import { paperSettings } from '@/look/icons';
+import { themeOf } from '@/look/theme';
+import { ReplicaProvider } from '@/replica/ReplicaProvider';
+
+export default function RootLayout() {
+  useFonts(FONT_FILES);
+  const scheme = useColorScheme() === 'dark' ? 'dark' : 'light';
+  return (
+    <SafeAreaProvider>
+      <PaperProvider theme={themeOf(scheme)} settings={paperSettings}>
+        <ReplicaProvider renderError={(error) => <NoKeeping error={error} />}>
+          <NoticeProvider>
+            <Frame>
+              <Slot />
+            </Frame>
+          </NoticeProvider>
+        </ReplicaProvider>
+      </PaperProvider>
+    </SafeAreaProvider>
+  );
+}

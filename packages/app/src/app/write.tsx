@@ -1,0 +1,5 @@
+import { WritePage } from '@/features/write/WritePage';
+
+export default function Write() {
+  return <WritePage />;
+}

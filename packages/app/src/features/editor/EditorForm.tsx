@@ -1,0 +1,175 @@
+import { KINDS, trimCode, type Shortcut } from '@yellow-latch/core/model';
+import { useRouter } from 'expo-router';
+import { Controller, useWatch } from 'react-hook-form';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Button, IconButton, Text } from 'react-native-paper';
+
+import { CopyButton } from '@/features/shortcuts/CopyButton';
+import { CodePlate } from '@/look/CodePlate';
+import { LatchButton } from '@/look/LatchButton';
+import { useIsWide, usePalette } from '@/look/useLook';
+
+import { Choice } from './Choice';
+import { Field, FieldNote } from './Field';
+import { NEW_SET } from './form';
+import { useEditor } from './useEditor';
+
+/** First what you want, then what you type for it; kind and set; save at the foot. */
+export function EditorForm({ saved }: { saved: Shortcut | null }) {
+  const palette = usePalette();
+  const router = useRouter();
+  const isWide = useIsWide();
+  const editor = useEditor(saved);
+  const { control, formState, setValue } = editor.form;
+  const { errors } = formState;
+  const [code, kind, setId] = useWatch({ control, name: ['code', 'kind', 'setId'] });
+  const setChoices = [
+    { value: null, label: 'None' },
+    ...editor.sets.map(({ id, name }) => ({ value: id as string | null, label: name })),
+    { value: NEW_SET, label: 'New set…' },
+  ];
+  return (
+    <View style={styles.page}>
+      <View style={styles.head}>
+        <IconButton
+          icon={isWide ? 'close' : 'arrow-left'}
+          size={22}
+          style={styles.back}
+          accessibilityLabel="Back to the list"
+          onPress={() => router.navigate('/')}
+        />
+        <Text variant="headlineSmall" role="heading" aria-level={1} style={styles.title}>
+          {saved ? 'Shortcut' : 'New shortcut'}
+        </Text>
+        {saved && (
+          <CopyButton text={saved.content.expansion} label={`Copy what ${saved.code} gives`} />
+        )}
+      </View>
+
+      <ScrollView style={styles.scroll} contentContainerStyle={styles.fields}>
+        <Controller
+          control={control}
+          name="expansion"
+          render={({ field }) => (
+            <Field
+              label="You get"
+              multiline
+              inputRef={field.ref}
+              value={field.value}
+              onChangeText={(text) => {
+                field.onChange(text);
+                editor.followExpansion(text);
+              }}
+              onBlur={() => {
+                field.onBlur();
+                editor.cleanExpansion();
+              }}
+              onSubmit={editor.save}
+              error={errors.expansion?.message}
+              autoFocus={!saved && !editor.startsWithText}
+              placeholder="An address, a link, a sign, a whole message"
+            />
+          )}
+        />
+        {editor.note && (
+          <FieldNote text={`${editor.note}.`} action="Put back" onPress={editor.putBack} />
+        )}
+        {editor.wasRefused && (
+          <FieldNote text="The browser kept the clipboard to itself: paste here by hand." />
+        )}
+
+        <Controller
+          control={control}
+          name="code"
+          render={({ field }) => (
+            <Field
+              label="You type"
+              isCode
+              inputRef={field.ref}
+              value={field.value}
+              onChangeText={field.onChange}
+              onBlur={field.onBlur}
+              onSubmit={editor.save}
+              error={errors.code?.message}
+              autoFocus={editor.startsWithText}
+              placeholder="such as ;ws"
+            />
+          )}
+        />
+        {trimCode(code) !== '' && (
+          <View style={styles.plate}>
+            <CodePlate code={trimCode(code)} size="large" />
+            {/\s/u.test(trimCode(code)) && (
+              <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+                ␣ is a blank inside the code
+              </Text>
+            )}
+          </View>
+        )}
+
+        <View style={styles.choices}>
+          <Choice
+            label="Kind"
+            value={kind}
+            choices={KINDS.map((value) => ({ value, label: value }))}
+            onChange={editor.chooseKind}
+          />
+          <Choice
+            label="Set"
+            value={setId}
+            choices={setChoices}
+            onChange={(value) => setValue('setId', value, { shouldDirty: true })}
+          />
+        </View>
+        {setId === NEW_SET && (
+          <Controller
+            control={control}
+            name="newSet"
+            render={({ field }) => (
+              <Field
+                label="Name of the new set"
+                inputRef={field.ref}
+                value={field.value}
+                onChangeText={field.onChange}
+                onBlur={field.onBlur}
+                onSubmit={editor.save}
+                error={errors.newSet?.message}
+                autoFocus
+              />
+            )}
+          />
+        )}
+      </ScrollView>
+
+      <View style={[styles.foot, { borderColor: palette.line }]}>
+        {saved && (
+          <Button
+            icon="trash"
+            mode="text"
+            textColor={palette.alarm}
+            onPress={editor.remove}
+            contentStyle={styles.tall}
+          >
+            Delete
+          </Button>
+        )}
+        <View style={styles.push} />
+        <LatchButton label="Save" icon="check" onPress={editor.save} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { flex: 1, minHeight: 0 },
+  head: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 4, paddingTop: 6 },
+  back: { width: 48, height: 48, margin: 0 },
+  title: { flex: 1 },
+  scroll: { flex: 1, minHeight: 0 },
+  fields: { paddingHorizontal: 16, paddingBottom: 24, gap: 8, maxWidth: 760 },
+  plate: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingVertical: 6 },
+  choices: { flexDirection: 'row', gap: 12, paddingTop: 8 },
+  foot: { flexDirection: 'row', alignItems: 'center', padding: 10, borderTopWidth: 1 },
+  tall: { minHeight: 48 },
+  push: { flex: 1 },
+});

@@ -1,0 +1,87 @@
+import {
+  checkCode,
+  checkExpansion,
+  cleanEnd,
+  countClusters,
+  guessKind,
+  LIMITS,
+  takenBy,
+  trimCode,
+  withUnixNewlines,
+  type Kind,
+  type Shortcut,
+} from '@yellow-latch/core/model';
+import type { FieldErrors, Resolver } from 'react-hook-form';
+
+import { tellProblem, tellTaken } from './words';
+
+/** The set chosen in the form: one of the list, none, or one that saving makes. */
+export const NEW_SET = 'new';
+
+export interface FormValues {
+  expansion: string;
+  code: string;
+  kind: Kind;
+  setId: string | null;
+  /** The name of the set that saving makes, where `setId` is NEW_SET. */
+  newSet: string;
+}
+
+export function formValuesOf(shortcut: Shortcut | null): FormValues {
+  return {
+    expansion: shortcut?.content.expansion ?? '',
+    code: shortcut?.code ?? '',
+    kind: shortcut?.kind ?? 'message',
+    setId: shortcut?.setId ?? null,
+    newSet: '',
+  };
+}
+
+export function newFormValues(expansion = ''): FormValues {
+  return { ...formValuesOf(null), expansion, kind: guessKind(expansion) };
+}
+
+/** What is kept of the form: line breaks as LF, no white space around the code. */
+export function tidy(values: FormValues, keepEnd: boolean): FormValues {
+  const expansion = withUnixNewlines(values.expansion);
+  return {
+    ...values,
+    expansion: keepEnd ? expansion : cleanEnd(expansion).text,
+    code: trimCode(values.code),
+    newSet: values.newSet.trim(),
+  };
+}
+
+/** Checks a form against the model and the list. A code that was there before may stay as it is. */
+export function makeResolver(
+  shortcuts: readonly Shortcut[],
+  saved: Shortcut | null,
+  keepsEnd: () => boolean,
+): Resolver<FormValues> {
+  return (values) => {
+    const { expansion, code, setId, newSet } = tidy(values, keepsEnd());
+    const errors: FieldErrors<FormValues> = {};
+    const inExpansion = checkExpansion(expansion);
+    if (inExpansion) {
+      errors.expansion = { type: inExpansion.type, message: tellProblem('expansion', inExpansion) };
+    }
+    const inCode = checkCode(code);
+    if (inCode) {
+      errors.code = { type: inCode.type, message: tellProblem('code', inCode) };
+    } else if (code !== saved?.code) {
+      const other = takenBy(code, shortcuts, saved?.id ?? null);
+      if (other) {
+        errors.code = { type: 'taken', message: tellTaken(other.code, other.content.expansion) };
+      }
+    }
+    if (setId === NEW_SET && newSet === '') {
+      errors.newSet = { type: 'empty', message: 'Give the new set a name.' };
+    } else if (setId === NEW_SET && countClusters(newSet) > LIMITS.setNameClusters) {
+      errors.newSet = {
+        type: 'too-many-clusters',
+        message: `The name may have ${LIMITS.setNameClusters} characters at most.`,
+      };
+    }
+    return Object.keys(errors).length > 0 ? { values: {}, errors } : { values, errors: {} };
+  };
+}

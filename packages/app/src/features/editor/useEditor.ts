@@ -1,0 +1,194 @@
+import { cleanEnd, guessKind, withUnixNewlines, type Shortcut } from '@yellow-latch/core/model';
+import type { FieldChanges } from '@yellow-latch/core/sync';
+import { useRouter } from 'expo-router';
+import { generateKeyBetween } from 'fractional-indexing';
+import { useEffect, useRef, useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { v7 as uuid } from 'uuid';
+
+import { useNotice } from '@/frame/Notices';
+import { useIsWide } from '@/look/useLook';
+import type { Write } from '@/replica/replica';
+import { useList, useOpened, useWrite } from '@/replica/ReplicaProvider';
+
+import { formValuesOf, makeResolver, NEW_SET, newFormValues, tidy, type FormValues } from './form';
+import { takeIncoming } from './incoming';
+import { tellCleaned } from './words';
+
+/** What was typed into forms that were left without saving, by shortcut id or 'new'. */
+const left = new Map<string, FormValues>();
+
+/** The form over one shortcut, or over a new one: its values, what was cleaned, and its actions. */
+export function useEditor(saved: Shortcut | null) {
+  const { shortcuts, sets } = useList();
+  const { replica } = useOpened();
+  const write = useWrite();
+  const notify = useNotice();
+  const router = useRouter();
+  const isWide = useIsWide();
+  const place = saved?.id ?? 'new';
+
+  const [incoming] = useState(() => (saved ? null : takeIncoming()));
+  const [start] = useState(() => {
+    const text = incoming?.type === 'text' ? withUnixNewlines(incoming.text) : null;
+    return { kept: left.get(place), cleaned: text === null ? null : cleanEnd(text), text };
+  });
+  const [cut, setCut] = useState<{ note: string; original: string } | null>(() => {
+    const note = start.cleaned && tellCleaned(start.cleaned);
+    return note ? { note, original: start.text! } : null;
+  });
+  const keepsEnd = useRef(false);
+  // What of the list's record the person has seen: what comes in while they edit is kept beside.
+  const seen = useRef(saved ? replica.recordOf('shortcut', saved.id) : undefined);
+
+  const form = useForm<FormValues>({
+    defaultValues: saved ? formValuesOf(saved) : newFormValues(),
+    resolver: makeResolver(shortcuts, saved, () => keepsEnd.current),
+    reValidateMode: 'onChange',
+  });
+  const { getValues, setValue, reset, formState } = form;
+  const { isDirty, dirtyFields } = formState;
+  const isDone = useRef(false);
+  const hasUnsaved = useRef(false);
+  hasUnsaved.current = isDirty;
+
+  // Begin with what came along, or with what was left here before.
+  useEffect(() => {
+    const values = start.cleaned ? newFormValues(start.cleaned.text) : start.kept;
+    left.delete(place);
+    if (!values) return;
+    for (const [name, value] of Object.entries(values)) {
+      setValue(name as keyof FormValues, value as never, { shouldDirty: true });
+    }
+  }, [place, setValue, start]);
+
+  // While nothing is typed here, the form follows what other devices write.
+  const changed = saved?.changed;
+  useEffect(() => {
+    if (!saved || hasUnsaved.current) return;
+    seen.current = replica.recordOf('shortcut', saved.id);
+    reset(formValuesOf(saved));
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- only when the record has changed
+  }, [changed]);
+
+  // Leaving loses nothing: the form can be opened again as it was.
+  useEffect(
+    () => () => {
+      if (!hasUnsaved.current || isDone.current) return;
+      left.set(place, getValues());
+      notify({
+        text: 'Not saved yet.',
+        action: {
+          label: 'Go on',
+          onPress: () =>
+            router.navigate(
+              place === 'new' ? '/new' : { pathname: '/shortcut/[id]', params: { id: place } },
+            ),
+        },
+      });
+    },
+    [place, getValues, notify, router],
+  );
+
+  const cleanExpansion = () => {
+    if (keepsEnd.current) return;
+    const original = withUnixNewlines(getValues('expansion'));
+    const cleaned = cleanEnd(original);
+    const note = tellCleaned(cleaned);
+    if (!note) return;
+    setCut({ note, original });
+    setValue('expansion', cleaned.text, { shouldDirty: true });
+  };
+
+  const putBack = () => {
+    if (!cut) return;
+    keepsEnd.current = true;
+    setValue('expansion', cut.original, { shouldDirty: true });
+    setCut(null);
+  };
+
+  /** A first guess at the kind follows the text until the person chooses one. */
+  const followExpansion = (expansion: string) => {
+    setCut(null);
+    keepsEnd.current = false;
+    if (!saved && !dirtyFields.setId && !kindChosen.current) {
+      setValue('kind', guessKind(expansion));
+    }
+  };
+  const kindChosen = useRef(false);
+
+  const leave = () => {
+    isDone.current = true;
+    if (!isWide) router.navigate('/');
+  };
+
+  const save = form.handleSubmit(async (typed) => {
+    const values = tidy(typed, keepsEnd.current);
+    const note = keepsEnd.current ? null : tellCleaned(cleanEnd(withUnixNewlines(typed.expansion)));
+    const writes: Write[] = [];
+    let { setId } = values;
+    if (setId === NEW_SET) {
+      setId = uuid();
+      const order = generateKeyBetween(sets.at(-1)?.order ?? null, null);
+      writes.push({ type: 'set', id: setId, fields: { name: values.newSet, icon: 'folder', order } });
+    }
+    const fields = changedFields({ ...values, setId }, saved);
+    if (Object.keys(fields).length > 0) {
+      writes.push({ type: 'shortcut', id: saved?.id, fields, seen: seen.current });
+    }
+    const ids = writes.length > 0 ? await write(...writes) : [];
+    const id = saved?.id ?? ids.at(-1)!;
+    hasUnsaved.current = false;
+    reset(values);
+    leave();
+    if (isWide && !saved) router.replace({ pathname: '/shortcut/[id]', params: { id } });
+    notify({
+      text: note ? `${values.code} is saved, ${note}.` : `${values.code} is saved and works now.`,
+      action: { label: 'Try it', onPress: () => router.navigate('/write') },
+    });
+  });
+
+  const remove = async () => {
+    if (!saved) return;
+    await write({ type: 'shortcut', id: saved.id, fields: { deleted: true } });
+    isDone.current = true;
+    router.navigate('/');
+    notify({
+      text: `${saved.code} is deleted.`,
+      action: {
+        label: 'Undo',
+        onPress: () => void write({ type: 'shortcut', id: saved.id, fields: { deleted: false } }),
+      },
+    });
+  };
+
+  return {
+    form,
+    sets,
+    wasRefused: incoming?.type === 'refused',
+    startsWithText: start.cleaned !== null && start.cleaned.text !== '',
+    note: cut?.note ?? null,
+    putBack,
+    cleanExpansion,
+    followExpansion,
+    chooseKind: (kind: FormValues['kind']) => {
+      kindChosen.current = true;
+      setValue('kind', kind, { shouldDirty: true });
+    },
+    save: () => void save(),
+    remove: () => void remove(),
+  };
+}
+
+/** Only what differs from what is saved is written, so that devices do not undo each other. */
+function changedFields(values: FormValues, saved: Shortcut | null): FieldChanges<'shortcut'> {
+  const { code, expansion, kind, setId } = values;
+  const fields: FieldChanges<'shortcut'> = {};
+  if (code !== saved?.code) fields.code = code;
+  if (expansion !== saved?.content.expansion) {
+    fields.content = { template: false, format: 'plain', ...saved?.content, expansion };
+  }
+  if (kind !== saved?.kind) fields.kind = kind;
+  if (!saved || setId !== saved.setId) fields.setId = setId;
+  return fields;
+}

@@ -1,0 +1,52 @@
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { CodePlate } from '@/look/CodePlate';
+import { usePalette } from '@/look/useLook';
+
+/** An empty list teaches its first step. */
+export function EmptyList() {
+  const palette = usePalette();
+  return (
+    <View style={styles.page}>
+      <Text variant="titleLarge" role="heading" aria-level={2}>
+        What do you type again and again?
+      </Text>
+      <Text variant="bodyLarge" style={styles.text}>
+        An address, a booking link, “I am ten minutes away”. Copy it, then press Paste below and
+        give it a short code.
+      </Text>
+      <View style={[styles.sample, { borderColor: palette.line }]}>
+        <CodePlate code=";ten" size="large" />
+        <Text variant="bodyLarge" style={{ color: palette.inkSoft }}>
+          becomes
+        </Text>
+        <Text variant="bodyLarge" style={styles.text}>
+          I am about ten minutes away.
+        </Text>
+      </View>
+      <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+        Begin a code with a mark that never stands before a letter in your own texts. Start with one
+        or two, and add more when your fingers know them.
+      </Text>
+    </View>
+  );
+}
+
+export function NothingFound({ query, onClear }: { query: string; onClear: () => void }) {
+  return (
+    <View style={styles.page}>
+      <Text variant="bodyLarge">No code and no text holds “{query}”.</Text>
+      <Button mode="outlined" onPress={onClear} style={styles.button}>
+        Show all
+      </Button>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { padding: 24, gap: 16, maxWidth: 520 },
+  text: { fontSize: 17, lineHeight: 25 },
+  sample: { borderTopWidth: 1, borderBottomWidth: 1, paddingVertical: 16, gap: 8 },
+  button: { alignSelf: 'flex-start' },
+});

@@ -1,0 +1,72 @@
+import { FlashList } from '@shopify/flash-list';
+import { useGlobalSearchParams } from 'expo-router';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { SyncLine } from '@/frame/SyncLine';
+import { useList } from '@/replica/ReplicaProvider';
+
+import { EmptyList, NothingFound } from './EmptyList';
+import { makeFinder } from './find';
+import { groupBySet, type ListItem } from './groups';
+import { NewBar } from './NewBar';
+import { SearchField } from './SearchField';
+import { SetHeading } from './SetHeading';
+import { ShortcutRow } from './ShortcutRow';
+
+/** The list: pairs by set, a search over both sides, and the bar that starts a new one. */
+export function ListPane() {
+  const list = useList();
+  const [query, setQuery] = useState('');
+  const settledQuery = useDeferredValue(query);
+  const finder = useMemo(() => makeFinder(list), [list]);
+  const items = useMemo(
+    () => groupBySet(list, finder.find(settledQuery)),
+    [list, finder, settledQuery],
+  );
+  const { id: openId } = useGlobalSearchParams<{ id?: string }>();
+  const isEmpty = list.shortcuts.length === 0;
+  return (
+    <View style={styles.pane}>
+      <View style={styles.head}>
+        <View style={styles.titleRow}>
+          <Text variant="headlineSmall" role="heading" aria-level={1}>
+            Shortcuts
+          </Text>
+          <SyncLine />
+        </View>
+        {!isEmpty && <SearchField value={query} onChange={setQuery} />}
+      </View>
+      <View style={styles.list}>
+        {isEmpty ? (
+          <EmptyList />
+        ) : items.length === 0 ? (
+          <NothingFound query={query} onClear={() => setQuery('')} />
+        ) : (
+          <FlashList<ListItem>
+            data={items}
+            keyExtractor={({ key }) => key}
+            getItemType={({ type }) => type}
+            extraData={openId}
+            renderItem={({ item }) =>
+              item.type === 'set' ? (
+                <SetHeading set={item.set} count={item.count} />
+              ) : (
+                <ShortcutRow shortcut={item.shortcut} isOpen={item.shortcut.id === openId} />
+              )
+            }
+          />
+        )}
+      </View>
+      <NewBar />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  pane: { flex: 1, minHeight: 0 },
+  head: { paddingHorizontal: 16, paddingTop: 12, gap: 4 },
+  titleRow: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 16 },
+  list: { flex: 1, minHeight: 0 },
+});

@@ -1,0 +1,37 @@
+import type { ShortcutSet } from '@yellow-latch/core/model';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { STRONG } from '@/look/fonts';
+import { Icon } from '@/look/icons';
+import { usePalette } from '@/look/useLook';
+
+/** The name of a set over its shortcuts, and how many there are. */
+export function SetHeading({ set, count }: { set: ShortcutSet | null; count: number }) {
+  const palette = usePalette();
+  return (
+    <View style={styles.row}>
+      <Icon name={set?.icon ?? 'inbox'} size={18} color={palette.ink} />
+      <Text variant="titleSmall" role="heading" aria-level={2} style={styles.name}>
+        {set?.name ?? 'In no set'}
+      </Text>
+      <View style={[styles.rule, { backgroundColor: palette.line }]} />
+      <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+        {count}
+      </Text>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    paddingHorizontal: 16,
+    paddingTop: 18,
+    paddingBottom: 4,
+  },
+  name: { ...STRONG, fontSize: 15 },
+  rule: { flex: 1, height: 1 },
+});

@@ -1,0 +1,26 @@
+import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
+
+import type { ListView } from '@/replica/replica';
+
+/** One line of the list as it is drawn. `set` null: what is in no set, or in one that is gone. */
+export type ListItem =
+  | { type: 'set'; key: string; set: ShortcutSet | null; count: number }
+  | { type: 'shortcut'; key: string; shortcut: Shortcut };
+
+/** The list by set, each with its count; `found` leaves only these, and no empty sets. */
+export function groupBySet({ shortcuts, sets }: ListView, found: Set<string> | null): ListItem[] {
+  const bySet = new Map<string | null, Shortcut[]>(sets.map(({ id }) => [id, []]));
+  bySet.set(null, []);
+  for (const shortcut of shortcuts) {
+    if (found && !found.has(shortcut.id)) continue;
+    (bySet.get(shortcut.setId) ?? bySet.get(null)!).push(shortcut);
+  }
+  const items: ListItem[] = [];
+  for (const set of [...sets, null]) {
+    const members = bySet.get(set?.id ?? null)!;
+    if (members.length === 0) continue;
+    items.push({ type: 'set', key: set?.id ?? 'none', set, count: members.length });
+    for (const shortcut of members) items.push({ type: 'shortcut', key: shortcut.id, shortcut });
+  }
+  return items;
+}

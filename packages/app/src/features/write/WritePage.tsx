@@ -1,0 +1,149 @@
+import { compileList, type FiringEvent } from '@yellow-latch/core/fire';
+import { countClusters } from '@yellow-latch/core/model';
+import { useMemo, useRef, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { IconButton, Text } from 'react-native-paper';
+
+import { useNotice } from '@/frame/Notices';
+import { SyncLine } from '@/frame/SyncLine';
+import { LatchButton } from '@/look/LatchButton';
+import { useIsWide, usePalette } from '@/look/useLook';
+import { useList } from '@/replica/ReplicaProvider';
+
+import { useDraft } from './useDraft';
+import { WritePad, type WritePadHandle } from './WritePad';
+
+/** A page to type on, with the list at hand: a code and a space become its text. */
+export function WritePage() {
+  const palette = usePalette();
+  const isWide = useIsWide();
+  const notify = useNotice();
+  const { shortcuts } = useList();
+  const draft = useDraft();
+  const pad = useRef<WritePadHandle>(null);
+  const text = useRef('');
+  const [length, setLength] = useState<number | null>(null);
+  const [event, setEvent] = useState<FiringEvent | null>(null);
+  const [can, setCan] = useState({ undo: false, redo: false });
+  const list = useMemo(
+    () =>
+      compileList(
+        shortcuts.map(({ id, code, content, kind }) => ({
+          id,
+          code,
+          expansion: content.expansion,
+          edge: kind === 'symbol' ? 'anywhere' : 'word',
+        })),
+      ),
+    [shortcuts],
+  );
+  const sample = shortcuts.find(({ kind }) => kind === 'message')?.code ?? shortcuts[0]?.code;
+
+  if (draft.text === null) return null;
+  const initial = draft.text;
+  const copyAll = () => {
+    const all = length === null ? initial : text.current;
+    navigator.clipboard.writeText(all).then(
+      () => notify({ text: `Copied all ${countClusters(all)} characters.` }),
+      () => notify({ text: 'The browser did not let this be copied. Mark the text and copy it.' }),
+    );
+  };
+  const isEmpty = (length ?? initial.length) === 0;
+  return (
+    <View style={[styles.page, isWide && styles.widePage]}>
+      <View style={styles.head}>
+        <Text variant="headlineSmall" role="heading" aria-level={1}>
+          Write
+        </Text>
+        <SyncLine />
+      </View>
+      <View style={[styles.sheet, { borderColor: palette.line }]}>
+        <WritePad
+          ref={pad}
+          list={list}
+          initialText={initial}
+          placeholder={
+            sample
+              ? `Type ${sample} and a space.`
+              : 'Type here. When the list holds a shortcut, its code and a space become its text.'
+          }
+          onText={(next) => {
+            text.current = next;
+            setLength(next.length);
+            draft.keep(next);
+          }}
+          onFiring={setEvent}
+          onHistory={setCan}
+        />
+      </View>
+      <View role="status" style={styles.told}>
+        <Text variant="bodyMedium" numberOfLines={1} style={{ color: palette.inkSoft }}>
+          {event ? tellFiring(event) : 'A code fires after a space, a return or a mark.'}
+        </Text>
+      </View>
+      <View style={styles.foot}>
+        <PadButton icon="undo" label="Undo" isOn={can.undo} onPress={() => pad.current?.undo()} />
+        <PadButton icon="redo" label="Redo" isOn={can.redo} onPress={() => pad.current?.redo()} />
+        <PadButton
+          icon="trash"
+          label="Clear the page"
+          isOn={!isEmpty}
+          onPress={() => {
+            pad.current?.clear();
+            pad.current?.focus();
+            notify({
+              text: 'The page is empty.',
+              action: { label: 'Undo', onPress: () => pad.current?.undo() },
+            });
+          }}
+        />
+        <View style={styles.push} />
+        <LatchButton icon="copy" label="Copy all" onPress={copyAll} />
+      </View>
+    </View>
+  );
+}
+
+function tellFiring(event: FiringEvent): string {
+  return event.type === 'fired'
+    ? `${event.typed} fired. Backspace gives back what you typed.`
+    : `${event.typed} stays as you typed it.`;
+}
+
+interface PadButtonProps {
+  icon: string;
+  label: string;
+  isOn: boolean;
+  onPress: () => void;
+}
+
+function PadButton({ icon, label, isOn, onPress }: PadButtonProps) {
+  return (
+    <IconButton
+      icon={icon}
+      size={22}
+      style={styles.button}
+      accessibilityLabel={label}
+      disabled={!isOn}
+      onPress={onPress}
+    />
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { flex: 1, minHeight: 0 },
+  widePage: { width: '100%', maxWidth: 820, alignSelf: 'center' },
+  head: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    paddingHorizontal: 16,
+    paddingTop: 12,
+    paddingBottom: 8,
+  },
+  sheet: { flex: 1, minHeight: 0, borderTopWidth: 1, borderBottomWidth: 1 },
+  told: { paddingHorizontal: 16, paddingTop: 8 },
+  foot: { flexDirection: 'row', alignItems: 'center', padding: 10, gap: 2 },
+  button: { width: 48, height: 48, margin: 0 },
+  push: { flex: 1 },
+});

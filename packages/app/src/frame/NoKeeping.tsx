@@ -1,0 +1,27 @@
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { LatchMark } from '@/look/LatchMark';
+import { usePalette } from '@/look/useLook';
+
+/** Where the browser refuses to keep data, nothing here could be trusted: say so and why. */
+export function NoKeeping({ error }: { error: Error }) {
+  const palette = usePalette();
+  return (
+    <View role="main" style={[styles.page, { backgroundColor: palette.ground }]}>
+      <LatchMark size={48} />
+      <Text variant="headlineSmall" role="heading">
+        This browser keeps nothing for Yellow Latch
+      </Text>
+      <Text variant="bodyLarge">
+        Your list is kept on this device so that it works without a network. Allow this page to
+        store data (a private window may not), then load it again.
+      </Text>
+      <Text variant="bodySmall">{error.message}</Text>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { flex: 1, justifyContent: 'center', padding: 32, gap: 16, maxWidth: 560 },
+});

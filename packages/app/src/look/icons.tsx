@@ -1,0 +1,72 @@
+import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import Check from 'lucide-react-native/icons/check';
+import ChevronDown from 'lucide-react-native/icons/chevron-down';
+import ClipboardList from 'lucide-react-native/icons/clipboard-list';
+import ClipboardPaste from 'lucide-react-native/icons/clipboard-paste';
+import CloudOff from 'lucide-react-native/icons/cloud-off';
+import Copy from 'lucide-react-native/icons/copy';
+import Folder from 'lucide-react-native/icons/folder';
+import House from 'lucide-react-native/icons/house';
+import Inbox from 'lucide-react-native/icons/inbox';
+import MapPin from 'lucide-react-native/icons/map-pin';
+import Music from 'lucide-react-native/icons/music';
+import PencilLine from 'lucide-react-native/icons/pencil-line';
+import Piano from 'lucide-react-native/icons/piano';
+import Plus from 'lucide-react-native/icons/plus';
+import Redo2 from 'lucide-react-native/icons/redo-2';
+import RefreshCw from 'lucide-react-native/icons/refresh-cw';
+import Rows3 from 'lucide-react-native/icons/rows-3';
+import Search from 'lucide-react-native/icons/search';
+import Tag from 'lucide-react-native/icons/tag';
+import Trash2 from 'lucide-react-native/icons/trash';
+import Truck from 'lucide-react-native/icons/truck';
+import Undo2 from 'lucide-react-native/icons/undo-2';
+import X from 'lucide-react-native/icons/x';
+import type { Settings } from 'react-native-paper/lib/typescript/core/settings';
+
+/** The icons in use, each imported by itself so that only these are shipped. */
+const ICONS = {
+  'arrow-left': ArrowLeft,
+  check: Check,
+  'chevron-down': ChevronDown,
+  'clipboard-list': ClipboardList,
+  'clipboard-paste': ClipboardPaste,
+  close: X,
+  'cloud-off': CloudOff,
+  copy: Copy,
+  folder: Folder,
+  house: House,
+  inbox: Inbox,
+  'map-pin': MapPin,
+  music: Music,
+  pencil: PencilLine,
+  piano: Piano,
+  plus: Plus,
+  redo: Redo2,
+  refresh: RefreshCw,
+  rows: Rows3,
+  search: Search,
+  tag: Tag,
+  trash: Trash2,
+  truck: Truck,
+  undo: Undo2,
+} as const;
+
+export type IconName = keyof typeof ICONS;
+
+interface IconProps {
+  name: string;
+  size?: number;
+  color?: string;
+}
+
+/** An icon for the eye only: what it stands for is said by the control around it. */
+export function Icon({ name, size = 22, color }: IconProps) {
+  const Drawing = ICONS[name as IconName] ?? Folder;
+  return <Drawing size={size} color={color} strokeWidth={2} aria-hidden focusable={false} />;
+}
+
+/** Hands our icons to Paper, which would otherwise ship an icon font. */
+export const paperSettings: Settings = {
+  icon: ({ name, color, size }) => <Icon name={name} color={color} size={size} />,
+};

@@ -1,0 +1,144 @@
+/**
+ * The demo list: Corrie & Vale, travelling piano care, an invented firm. Ansel Corrie tunes in
+ * homes, schools and halls, Mara Vale keeps the diary, the workshop has a computer.
+ *
+ * Names and places are made up. Domains end in .example (RFC 2606); telephone numbers are from
+ * the ranges Ofcom keeps for fiction; the IBAN is a published test value. Some entries have the
+ * faults that lists have in life: words as codes, one code beginning another, a typo, two codes
+ * alike, an account number.
+ */
+import type { Kind } from '@yellow-latch/core/model';
+
+type DemoShortcut = readonly [code: string, expansion: string, kind?: Kind];
+
+export interface DemoSet {
+  name: string;
+  icon: string;
+  shortcuts: readonly DemoShortcut[];
+}
+
+export const DEMO_SETS: readonly DemoSet[] = [
+  {
+    name: 'Us',
+    icon: 'house',
+    shortcuts: [
+      [';ws', 'Corrie & Vale\nUnit 3, The Ropewalk\nTarnby ZZ4 7XX', 'address'],
+      [';mail', 'ansel@corrieandvale.example'],
+      [';diary', 'mara@corrieandvale.example'],
+      [';tel', '01632 960147'],
+      [';mob', '07700 900482'],
+      [';web', 'https://corrieandvale.example'],
+      ['book*', 'https://corrieandvale.example/book'],
+      [';cv', 'Corrie & Vale, travelling piano care'],
+      [';bye', 'Best wishes,\nAnsel Corrie\nCorrie & Vale'],
+      [';tt', 'With many thanks,\nMara Vale\nfor Corrie & Vale'],
+      ['so', 'Sent from the road, so please forgive the short reply.'],
+    ],
+  },
+  {
+    name: 'Visits',
+    icon: 'truck',
+    shortcuts: [
+      [';ten', 'I am about ten minutes away.'],
+      [';tenp', 'I am about ten minutes away. Could someone keep a space for the van, please?'],
+      [';late', 'The last piano needed more time than planned. I shall be about half an hour late.'],
+      [';here', 'I am outside with the van.'],
+      [';drv', 'I am driving and will answer this evening.'],
+      [
+        ';quiet',
+        'Tuning needs about ninety minutes of quiet. A closed door is enough; no need to leave the house.',
+      ],
+      [';clear', 'Please clear the lid and the music desk before I come, photographs included.'],
+      [';conf', 'Your tuning is booked for ____ at ____. If that no longer suits, Mara can move it: 01632 960148.'],
+      [';resch', 'I am sorry, I cannot come tommorow after all. Would ____ suit you instead?'],
+      [';six', 'The next tuning is due in about six months. Shall we set a date now?'],
+      [';keys', 'If nobody is in, the caretaker has my number and a key to the hall.'],
+    ],
+  },
+  {
+    name: 'Places',
+    icon: 'map-pin',
+    shortcuts: [
+      [
+        'hrp',
+        'Heather Road School: park behind the kitchens, sign in at the office, and ask for the key to the music room.',
+        'address',
+      ],
+      [
+        'ham',
+        'Hamble Hall: the ramp is on the river side. The stage door code comes from the steward on the day.',
+        'address',
+      ],
+      [';mill', 'Mill Lane Chapel\nMill Lane\nOver Tarnby ZZ4 9XZ', 'address'],
+      [';pk', 'Parking for the van is in the yard; please move it before five, when the gate is locked.'],
+      [';PK', 'Parking at Saltmarsh Hall is by permit. I will bring ours.'],
+      [';route', 'https://corrieandvale.example/find-us'],
+      [';stn', 'From the station it is twelve minutes on foot: over the bridge, left along the quay, third arch.'],
+      [';salt', 'Saltmarsh Hall\n2 Causeway\nSaltmarsh ZZ6 1XA', 'address'],
+    ],
+  },
+  {
+    name: 'Explaining',
+    icon: 'piano',
+    shortcuts: [
+      [
+        ';pitch',
+        'Your piano has dropped well below concert pitch. I suggest a pitch raise first and a fine tuning two weeks later, once the strings have settled.',
+      ],
+      [
+        ';hum',
+        'Pianos like a steady 45–60 % relative humidity. A bowl of water does little; a room humidifier kept running through the heating season does a lot.',
+      ],
+      [';sun', 'Please keep it out of direct sun and at least a metre from the radiator.'],
+      [';440', 'A4 = 440 Hz'],
+      [';432', 'I tune to A4 = 440 Hz unless you ask for another pitch before the visit.'],
+      [';sett', 'New strings stretch for about a year, so the first visits come closer together.'],
+      [';regl', 'The action is out of regulation: the keys feel uneven, which tuning alone cannot cure.'],
+      [';moth', 'Moth has been at the hammers. I can clean and treat the action in the workshop.'],
+      ['ttune', 'A tuning sets the pitch of about 230 strings; it does not change how the keys feel.'],
+    ],
+  },
+  {
+    name: 'Reports and money',
+    icon: 'clipboard-list',
+    shortcuts: [
+      [
+        ';rep',
+        'Condition report\nMake and number: ____\nPitch before: ____ cents\nHumidity: ____ %\nAction: ____\nPins and strings: ____\nAdvice: ____',
+      ],
+      [';pins', 'Tuning pins firm, torque even from bass to treble.'],
+      [';loose', 'Several tuning pins are loose; the piano will not hold a raise in pitch.'],
+      [';bass', 'Bass strings tired, two with a false beat.'],
+      [';ok', 'Sound throughout. No work advised before the next tuning.'],
+      [';inv', 'Tuning at your address, parts as listed, travel included.'],
+      ['/due', 'Payable within 14 days. Please give the invoice number as reference.'],
+      [';iban', 'GB82 WEST 1234 5698 7654 32', 'contact'],
+      [';rec', 'Payment recieved with thanks.'],
+    ],
+  },
+  {
+    name: 'Signs',
+    icon: 'music',
+    shortcuts: [
+      [';sh', '♯', 'symbol'],
+      [';fl', '♭', 'symbol'],
+      [';na', '♮', 'symbol'],
+      [';hf', '½', 'symbol'],
+      [';x', '×', 'symbol'],
+      ['->', '→', 'symbol'],
+      [';dg', '°', 'symbol'],
+      [';ct', '¢', 'symbol'],
+      ['-----', '------------------------------', 'symbol'],
+    ],
+  },
+  {
+    name: 'Tags',
+    icon: 'tag',
+    shortcuts: [
+      ['#res', '#pianorestoration #pianoworkshop #handmade #oldpianos'],
+      ['#tun', '#pianotuner #pianotuning #tuningday #concertpitch'],
+      [';grand', '#grandpiano #restored #corrieandvale'],
+      [';upr', '#uprightpiano #restored #corrieandvale'],
+    ],
+  },
+];

@@ -1,0 +1,55 @@
+import { guessKind } from '@yellow-latch/core/model';
+import {
+  applyChange,
+  draftChange,
+  nextClock,
+  type Change,
+  type FieldChanges,
+  type StoredRecord,
+} from '@yellow-latch/core/sync';
+import { eq } from 'drizzle-orm';
+import { generateNKeysBetween } from 'fractional-indexing';
+import { v7 as uuid } from 'uuid';
+
+import type { Database } from '../database';
+import { admitDevice, type Device } from '../devices';
+import { takeChanges } from '../ledger';
+import { devices, lists } from '../schema';
+import { DEMO_SETS } from './scenario';
+
+/** Fills an empty list with the demo scenario, as changes of a device like any other. */
+export function seedDemo(db: Database, listId: string, now: number): void {
+  const list = db.select().from(lists).where(eq(lists.id, listId)).get();
+  if (!list || list.lastNumber > 0) return;
+  const id = uuid();
+  admitDevice(db, listId, { id, name: 'Workshop computer', kind: 'computer' }, now);
+  const device = db.select().from(devices).where(eq(devices.id, id)).get()!;
+  takeChanges(db, device, demoChanges(device, now), now);
+}
+
+function demoChanges(device: Device, now: number): Change[] {
+  const made: Change[] = [];
+  let clock: string | null = null;
+  const create = <T extends 'shortcut' | 'set'>(type: T, fields: FieldChanges<T>): string => {
+    clock = nextClock(clock, now, device.id);
+    const record = { type, id: uuid() };
+    const stamp = { id: uuid(), clock, device: device.id, n: made.length + 1 };
+    const change = draftChange(record, undefined as StoredRecord | undefined, fields, stamp);
+    if (applyChange(undefined, change).type !== 'applied') throw new Error('incomplete demo data');
+    made.push(change);
+    return record.id;
+  };
+  const orders = generateNKeysBetween(null, null, DEMO_SETS.length);
+  DEMO_SETS.forEach(({ name, icon, shortcuts }, index) => {
+    const setId = create('set', { name, icon, order: orders[index]! });
+    for (const [code, expansion, kind] of shortcuts) {
+      create('shortcut', {
+        code,
+        content: { expansion, template: false, format: 'plain' },
+        kind: kind ?? guessKind(expansion),
+        setId,
+      });
+    }
+  });
+  return made;
+}

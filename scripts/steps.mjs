@@ -1,0 +1,163 @@
+// The steps that the commands of package.json are made of. Plain Node: they run before anything
+// is installed.
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { delimiter, dirname, join, relative } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
+export const SITE = join(ROOT, 'packages/app/dist');
+export const SERVER = join(ROOT, 'packages/server/dist/server.mjs');
+
+const startedAt = Date.now();
+
+export function say(text) {
+  const seconds = Math.round((Date.now() - startedAt) / 1000);
+  const clock = `${String(Math.floor(seconds / 60)).padStart(2, '0')}:${String(seconds % 60).padStart(2, '0')}`;
+  console.log(`[${clock}] ${text}`);
+}
+
+/** Runs a program to its end with its output shown; resolves to its exit code. */
+export function run(program, args, options = {}) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(program, args, { cwd: ROOT, stdio: 'inherit', ...options });
+    child.once('error', reject);
+    child.once('exit', (code, signal) => resolve(code ?? (signal ? 1 : 0)));
+  });
+}
+
+/** Runs a program that must succeed. */
+export async function must(program, args, options) {
+  const code = await run(program, args, options);
+  if (code !== 0) throw new Error(`${program} ${args[0] ?? ''} ended with ${code}`);
+}
+
+/** A program of an installed package, by its name in node_modules/.bin. */
+export function bin(name) {
+  return join(ROOT, 'node_modules/.bin', name);
+}
+
+function hasProgram(name) {
+  return (process.env.PATH ?? '').split(delimiter).some((folder) => existsSync(join(folder, name)));
+}
+
+// ── packages ────────────────────────────────────────────────────────────────────────────────
+
+/** Installs the npm packages, unless those of the lock file are there already. */
+export async function installPackages() {
+  const lock = createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json')));
+  const wanted = lock.update(process.version).digest('hex');
+  const stamp = join(ROOT, 'node_modules/.installed');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  if (!hasProgram('make') || !hasProgram('g++')) await installFromDebian(['make', 'g++', 'python3']);
+  say('Installing npm packages: 3 to 5 minutes the first time');
+  await must('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error']);
+  writeFileSync(stamp, wanted);
+}
+
+/** What the journeys need of Debian: a browser, its driver, and faces for the world's scripts. */
+export async function installBrowser() {
+  const missing = [];
+  if (!hasProgram('chromium')) missing.push('chromium');
+  if (!hasProgram('chromedriver')) missing.push('chromium-driver');
+  if (!existsSync('/usr/share/fonts/truetype/noto/NotoColorEmoji.ttf')) {
+    missing.push('fonts-noto-color-emoji');
+  }
+  if (!existsSync('/usr/share/fonts/truetype/noto/NotoSansDevanagari-Regular.ttf')) {
+    missing.push('fonts-noto-core');
+  }
+  if (missing.length > 0) await installFromDebian(missing);
+}
+
+async function installFromDebian(packages) {
+  say(`Installing ${packages.join(', ')} from Debian`);
+  const isRoot = process.getuid?.() === 0;
+  const command = isRoot ? [] : ['sudo'];
+  if (!hasProgram('apt-get') || (!isRoot && !hasProgram('sudo'))) {
+    throw new Error(`Please install ${packages.join(', ')}, then run this again.`);
+  }
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  const apt = (...args) => {
+    const [program, ...rest] = [...command, 'apt-get', '-qq', ...args];
+    return must(program, rest, { env });
+  };
+  await apt('update');
+  await apt('install', '-y', '--no-install-recommends', ...packages);
+}
+
+// ── building ────────────────────────────────────────────────────────────────────────────────
+
+/** Builds the server and the app, each only if what it is made of has changed. */
+export async function build() {
+  await buildServer();
+  await buildApp();
+}
+
+export async function buildServer() {
+  const esbuild = await import('esbuild');
+  await esbuild.build({
+    absWorkingDir: ROOT,
+    entryPoints: ['packages/server/src/main.ts'],
+    outfile: SERVER,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    external: ['better-sqlite3'],
+    logLevel: 'warning',
+    // Bundled CommonJS packages still ask for Node's own modules.
+    banner: {
+      js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+    },
+  });
+}
+
+async function buildApp() {
+  const stamp = join(SITE, '.made-from');
+  const wanted = hashOf([
+    'package-lock.json',
+    'packages/core/src',
+    'packages/core/package.json',
+    'packages/app/src',
+    'packages/app/public',
+    'packages/app/app.json',
+    'packages/app/babel.config.js',
+    'packages/app/metro.config.js',
+  ]);
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  say('Building the app: 1 to 3 minutes the first time, seconds after');
+  const cache = join(ROOT, '.cache/metro');
+  mkdirSync(cache, { recursive: true });
+  const env = { ...process.env, EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1', TMPDIR: cache };
+  const args = ['export', '--platform', 'web'];
+  const expo = spawnSync(bin('expo'), args, {
+    cwd: join(ROOT, 'packages/app'),
+    env,
+    encoding: 'utf8',
+  });
+  if (expo.status !== 0) throw new Error(`The app did not build:\n${expo.stdout}\n${expo.stderr}`);
+  writeFileSync(stamp, wanted);
+}
+
+function hashOf(paths) {
+  const hash = createHash('sha256');
+  for (const path of paths.flatMap((start) => filesBelow(join(ROOT, start)))) {
+    if (/\.test\.tsx?$/.test(path)) continue;
+    hash.update(relative(ROOT, path)).update('\0').update(readFileSync(path)).update('\0');
+  }
+  return hash.digest('hex');
+}
+
+function filesBelow(path) {
+  if (!statSync(path).isDirectory()) return [path];
+  return readdirSync(path)
+    .sort()
+    .flatMap((name) => filesBelow(join(path, name)));
+}
+
+/** For a command's last line: what went wrong in one sentence, and an exit code. */
+export function fail(error) {
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+}

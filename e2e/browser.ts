@@ -1,10 +1,9 @@
 /** Chromium as a person's device: its own profile, a size, a touch screen or none. */
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { delimiter, join } from 'node:path';
-import { existsSync } from 'node:fs';
 
-import { Builder, type WebDriver } from 'selenium-webdriver';
+import { Builder } from 'selenium-webdriver';
 import * as chrome from 'selenium-webdriver/chrome';
 
 export type Device = 'phone' | 'computer';
@@ -56,7 +55,7 @@ export class Browser {
       .forBrowser('chrome')
       .setChromeOptions(options)
       .setChromeService(service)
-      .build()) as WebDriver as chrome.Driver;
+      .build()) as chrome.Driver;
     const browser = new Browser(driver, device, folder);
     if (device === 'computer') {
       await browser.command('Emulation.setDeviceMetricsOverride', {
@@ -94,13 +93,15 @@ export class Browser {
     return Buffer.from(await this.driver.takeScreenshot(), 'base64');
   }
 
-  /** Keeps picture and page of a failure in a folder that git ignores. */
+  /** Keeps picture, page and log of a failure in a folder that git ignores. */
   async keepFailure(name: string): Promise<void> {
     const folder = join(__dirname, 'failures');
     mkdirSync(folder, { recursive: true });
     const file = join(folder, `${name.replace(/[^a-z0-9]+/gi, '-')}-${this.device}`);
     writeFileSync(`${file}.png`, await this.picture());
     writeFileSync(`${file}.html`, await this.driver.getPageSource());
+    const log = await this.driver.manage().logs().get('browser');
+    writeFileSync(`${file}.log`, log.map(({ message }) => message).join('\n'));
   }
 
   /** Quits but leaves the profile; resolves to it. */

@@ -1,4 +1,4 @@
-import { NewDeviceSchema, PushSchema, type Push, type Welcome } from '@yellow-latch/core/sync';
+import { NewDeviceSchema, PushSchema, type Welcome } from '@yellow-latch/core/sync';
 import { parseCookie, stringifySetCookie } from 'cookie';
 import express, { Router, type Request } from 'express';
 import { z } from 'zod';
@@ -51,7 +51,7 @@ export function createApi({ db, streams, now }: ApiOptions): Router {
 
   api.post('/d/:device/changes', (request, response) => {
     const device = deviceOf(request);
-    const push = parse(PushSchema, bodyOf(request)) as Push;
+    const push = parse(PushSchema, bodyOf(request));
     const since = Number(parse(SinceSchema, request.query).since);
     const { changed } = takeChanges(db, device, push.changes, now());
     if (changed) streams.announce(device.listId);

@@ -12,6 +12,9 @@ import { paperSettings } from '@/look/icons';
 import { themeOf } from '@/look/theme';
 import { ReplicaProvider } from '@/replica/ReplicaProvider';
 
+/** What is shown where a screen has failed; the list itself is safe on this device. */
+export { Trouble as ErrorBoundary } from '@/frame/Trouble';
+
 export default function RootLayout() {
   useFonts(FONT_FILES);
   const scheme = useColorScheme() === 'dark' ? 'dark' : 'light';

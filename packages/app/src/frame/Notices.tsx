@@ -2,7 +2,7 @@ import { createContext, use, useCallback, useMemo, useState, type ReactNode } fr
 import { StyleSheet } from 'react-native';
 import { Snackbar } from 'react-native-paper';
 
-import { usePalette } from '@/look/useLook';
+import { useIsWide, usePalette } from '@/look/useLook';
 
 export interface Notice {
   text: string;
@@ -18,6 +18,7 @@ const LONG = 12_000;
 /** One line over the foot of the screen that says what was done and how to take it back. */
 export function NoticeProvider({ children }: { children: ReactNode }) {
   const palette = usePalette();
+  const isWide = useIsWide();
   const [notice, setNotice] = useState<Notice | null>(null);
   const [isVisible, setVisible] = useState(false);
   const show = useCallback((next: Notice) => {
@@ -43,7 +44,7 @@ export function NoticeProvider({ children }: { children: ReactNode }) {
         onDismiss={() => setVisible(false)}
         duration={notice?.action ? LONG : SHORT}
         action={action}
-        wrapperStyle={styles.place}
+        wrapperStyle={isWide ? styles.widePlace : styles.place}
         style={styles.bar}
       >
         {notice?.text ?? ''}
@@ -57,7 +58,9 @@ export function useNotice(): (notice: Notice) => void {
 }
 
 const styles = StyleSheet.create({
-  place: { bottom: 72, alignItems: 'center' },
+  // Over what is done least: above the bars at the foot, or above the foot of the detail.
+  place: { bottom: 138, alignItems: 'center' },
+  widePlace: { bottom: 76, left: undefined, right: 8, alignItems: 'flex-end' },
   bar: { maxWidth: 560, width: '100%', borderRadius: 6 },
   action: { textDecorationLine: 'underline' },
 });

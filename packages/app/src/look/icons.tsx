@@ -22,6 +22,7 @@ import Trash2 from 'lucide-react-native/icons/trash';
 import Truck from 'lucide-react-native/icons/truck';
 import Undo2 from 'lucide-react-native/icons/undo-2';
 import X from 'lucide-react-native/icons/x';
+import type { LucideIcon } from 'lucide-react-native';
 import type { Settings } from 'react-native-paper/lib/typescript/core/settings';
 
 /** The icons in use, each imported by itself so that only these are shipped. */
@@ -62,11 +63,11 @@ interface IconProps {
 
 /** An icon for the eye only: what it stands for is said by the control around it. */
 export function Icon({ name, size = 22, color }: IconProps) {
-  const Drawing = ICONS[name as IconName] ?? Folder;
+  const Drawing = (ICONS as Record<string, LucideIcon>)[name] ?? Folder;
   return <Drawing size={size} color={color} strokeWidth={2} aria-hidden focusable={false} />;
 }
 
 /** Hands our icons to Paper, which would otherwise ship an icon font. */
 export const paperSettings: Settings = {
-  icon: ({ name, color, size }) => <Icon name={name} color={color} size={size} />,
+  icon: ({ name, color, size }: IconProps) => <Icon name={name} color={color} size={size} />,
 };

@@ -1,5 +1,5 @@
-import { QueryClient, QueryClientProvider, useMutation, useQuery } from '@tanstack/react-query';
-import { createContext, use, useEffect, useState, type ReactNode } from 'react';
+import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { createContext, use, useCallback, useEffect, useState, type ReactNode } from 'react';
 
 import { openCurrentDevice } from './device';
 import { Replica, type ListView, type Write } from './replica';
@@ -15,9 +15,8 @@ const ReplicaContext = createContext<Opened | null>(null);
 
 const queryClient = new QueryClient({
   defaultOptions: {
-    // The replica is on this device: reading and writing it never waits for a network.
+    // The replica is on this device: reading it never waits for a network.
     queries: { networkMode: 'always', staleTime: Infinity, retry: false },
-    mutations: { networkMode: 'always', retry: false },
   },
 });
 
@@ -87,12 +86,12 @@ export function useSyncState(): SyncState {
 /** Writes to the list. Resolves, with the ids written, when the outbox holds the changes. */
 export function useWrite(): (...writes: Write[]) => Promise<string[]> {
   const { replica, sync } = useOpened();
-  const { mutateAsync } = useMutation({
-    mutationFn: async (writes: Write[]) => {
+  return useCallback(
+    async (...writes) => {
       const ids = await replica.write(writes);
       sync.wrote();
       return ids;
     },
-  });
-  return (...writes) => mutateAsync(writes);
+    [replica, sync],
+  );
 }

@@ -13,6 +13,7 @@ export interface SyncState {
 
 /** What the tabs of one browser tell each other. */
 type Message =
+  | { type: 'hello' }
   | { type: 'changed' }
   | { type: 'phase'; phase: SyncState['phase'] }
   | { type: 'moved' };
@@ -59,6 +60,7 @@ export class Sync {
 
   /** Begins; returns at once. */
   start(): void {
+    this.tell({ type: 'hello' });
     const lead = () => {
       this.leads = true;
       addEventListener('online', this.connect);
@@ -79,6 +81,7 @@ export class Sync {
 
   private async hear(message: Message): Promise<void> {
     if (message.type === 'moved') location.reload();
+    if (message.type === 'hello' && this.leads) this.tell({ type: 'phase', phase: this.phase });
     if (message.type === 'phase' && !this.leads) this.turn(message.phase);
     if (message.type === 'changed') {
       await this.replica.reload();
@@ -141,7 +144,7 @@ export class Sync {
     stream.addEventListener('still-here', listen);
     stream.addEventListener('page', (event: MessageEvent<string>) => {
       listen();
-      const page = PageSchema.parse(JSON.parse(event.data)) as Page;
+      const page = PageSchema.parse(JSON.parse(event.data));
       void this.receive(page).catch((error: unknown) => this.fail(error));
     });
     stream.onerror = () => this.fail(new Error('stream'));

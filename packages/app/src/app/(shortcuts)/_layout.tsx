@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 
 import { ListPane } from '@/features/shortcuts/ListPane';
 import { useIsWide, usePalette } from '@/look/useLook';
+import { webStyle } from '@/look/webStyle';
 
 /**
  * The list, and beside it (wide) or over it (phone) the shortcut that is open. The list stays
@@ -21,16 +22,16 @@ export default function ShortcutsLayout() {
       >
         <ListPane />
       </View>
-      {(isWide || !isListAlone) && (
-        <View
-          style={[
-            isWide ? styles.detail : styles.cover,
-            { backgroundColor: palette.ground, borderColor: palette.line },
-          ]}
-        >
-          <Slot />
-        </View>
-      )}
+      {/* The slot stays mounted, since it keeps the state of what is open. */}
+      <View
+        style={[
+          isWide ? styles.detail : styles.cover,
+          !isWide && isListAlone && styles.nothing,
+          { backgroundColor: palette.ground, borderColor: palette.line },
+        ]}
+      >
+        <Slot />
+      </View>
     </View>
   );
 }
@@ -39,8 +40,9 @@ const styles = StyleSheet.create({
   row: { flex: 1, flexDirection: 'row', minHeight: 0 },
   whole: { flex: 1, minWidth: 0 },
   // Hidden in place: out of sight and reach, with its scroll position.
-  covered: { visibility: 'hidden' } as object,
+  covered: webStyle({ visibility: 'hidden' }),
   side: { width: 440, minWidth: 0 },
   detail: { flex: 1, minWidth: 0, borderLeftWidth: 1 },
+  nothing: { display: 'none' },
   cover: { ...StyleSheet.absoluteFill },
 });

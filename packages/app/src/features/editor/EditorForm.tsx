@@ -25,7 +25,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
   const [code, kind, setId] = useWatch({ control, name: ['code', 'kind', 'setId'] });
   const setChoices = [
     { value: null, label: 'None' },
-    ...editor.sets.map(({ id, name }) => ({ value: id as string | null, label: name })),
+    ...editor.sets.map(({ id, name }) => ({ value: id, label: name })),
     { value: NEW_SET, label: 'New set…' },
   ];
   return (
@@ -66,7 +66,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
               }}
               onSubmit={editor.save}
               error={errors.expansion?.message}
-              autoFocus={!saved && !editor.startsWithText}
+              startsHere={!saved && !editor.startsWithText}
               placeholder="An address, a link, a sign, a whole message"
             />
           )}
@@ -91,7 +91,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
               onBlur={field.onBlur}
               onSubmit={editor.save}
               error={errors.code?.message}
-              autoFocus={editor.startsWithText}
+              startsHere={editor.startsWithText}
               placeholder="such as ;ws"
             />
           )}
@@ -134,7 +134,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
                 onBlur={field.onBlur}
                 onSubmit={editor.save}
                 error={errors.newSet?.message}
-                autoFocus
+                startsHere
               />
             )}
           />

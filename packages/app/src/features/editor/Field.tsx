@@ -1,4 +1,4 @@
-import { useId, type Ref } from 'react';
+import { useEffect, useId, useRef } from 'react';
 import { StyleSheet, TextInput, View, type NativeSyntheticEvent } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
@@ -14,17 +14,26 @@ interface FieldProps {
   onSubmit: () => void;
   error?: string;
   placeholder?: string;
-  autoFocus?: boolean;
+  /** Whether the caret stands here when the screen opens. */
+  startsHere?: boolean;
   multiline?: boolean;
   /** In the face of codes, left as typed by the keyboard's helpers. */
   isCode?: boolean;
-  inputRef?: Ref<TextInput>;
+  inputRef?: (input: TextInput | null) => void;
 }
 
 /** A labelled field that tells below it what is wrong, and is told so to a screen reader. */
-export function Field({ label, error, isCode, multiline, inputRef, onSubmit, ...field }: FieldProps) {
+export function Field(props: FieldProps) {
+  const { label, error, isCode, multiline, inputRef, onSubmit, startsHere, ...field } = props;
   const palette = usePalette();
   const id = useId();
+  const input = useRef<TextInput>(null);
+  useEffect(() => {
+    if (!startsHere) return;
+    // Only when the screen is laid out can it take the focus.
+    const frame = requestAnimationFrame(() => input.current?.focus());
+    return () => cancelAnimationFrame(frame);
+  }, [startsHere]);
   const asTyped = { autoCapitalize: 'none', autoCorrect: false, spellCheck: false } as const;
   const described = error
     ? { 'aria-invalid': true, 'aria-describedby': `${id}-error` }
@@ -38,7 +47,10 @@ export function Field({ label, error, isCode, multiline, inputRef, onSubmit, ...
         {...field}
         {...(isCode ? asTyped : {})}
         {...(described as object)}
-        ref={inputRef}
+        ref={(element) => {
+          input.current = element;
+          inputRef?.(element);
+        }}
         aria-labelledby={`${id}-label`}
         multiline={multiline}
         placeholderTextColor={palette.inkSoft}

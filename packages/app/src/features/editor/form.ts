@@ -25,6 +25,8 @@ export interface FormValues {
   setId: string | null;
   /** The name of the set that saving makes, where `setId` is NEW_SET. */
   newSet: string;
+  /** Whether blanks and newlines at the end were put back, and so are meant. */
+  keepsEnd: boolean;
 }
 
 export function formValuesOf(shortcut: Shortcut | null): FormValues {
@@ -34,6 +36,7 @@ export function formValuesOf(shortcut: Shortcut | null): FormValues {
     kind: shortcut?.kind ?? 'message',
     setId: shortcut?.setId ?? null,
     newSet: '',
+    keepsEnd: false,
   };
 }
 
@@ -42,11 +45,11 @@ export function newFormValues(expansion = ''): FormValues {
 }
 
 /** What is kept of the form: line breaks as LF, no white space around the code. */
-export function tidy(values: FormValues, keepEnd: boolean): FormValues {
+export function tidy(values: FormValues): FormValues {
   const expansion = withUnixNewlines(values.expansion);
   return {
     ...values,
-    expansion: keepEnd ? expansion : cleanEnd(expansion).text,
+    expansion: values.keepsEnd ? expansion : cleanEnd(expansion).text,
     code: trimCode(values.code),
     newSet: values.newSet.trim(),
   };
@@ -56,10 +59,9 @@ export function tidy(values: FormValues, keepEnd: boolean): FormValues {
 export function makeResolver(
   shortcuts: readonly Shortcut[],
   saved: Shortcut | null,
-  keepsEnd: () => boolean,
 ): Resolver<FormValues> {
   return (values) => {
-    const { expansion, code, setId, newSet } = tidy(values, keepsEnd());
+    const { expansion, code, setId, newSet } = tidy(values);
     const errors: FieldErrors<FormValues> = {};
     const inExpansion = checkExpansion(expansion);
     if (inExpansion) {

@@ -7,6 +7,7 @@ import { useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 
 import { useNotice } from '@/frame/Notices';
+import { useOnLeaving } from '@/look/useLatest';
 import { useIsWide } from '@/look/useLook';
 import type { Write } from '@/replica/replica';
 import { useList, useOpened, useWrite } from '@/replica/ReplicaProvider';
@@ -37,20 +38,18 @@ export function useEditor(saved: Shortcut | null) {
     const note = start.cleaned && tellCleaned(start.cleaned);
     return note ? { note, original: start.text! } : null;
   });
-  const keepsEnd = useRef(false);
+  const isKindChosen = useRef(false);
   // What of the list's record the person has seen: what comes in while they edit is kept beside.
   const seen = useRef(saved ? replica.recordOf('shortcut', saved.id) : undefined);
 
   const form = useForm<FormValues>({
     defaultValues: saved ? formValuesOf(saved) : newFormValues(),
-    resolver: makeResolver(shortcuts, saved, () => keepsEnd.current),
+    resolver: makeResolver(shortcuts, saved),
     reValidateMode: 'onChange',
   });
   const { getValues, setValue, reset, formState } = form;
-  const { isDirty, dirtyFields } = formState;
+  const { isDirty } = formState;
   const isDone = useRef(false);
-  const hasUnsaved = useRef(false);
-  hasUnsaved.current = isDirty;
 
   // Begin with what came along, or with what was left here before.
   useEffect(() => {
@@ -64,34 +63,33 @@ export function useEditor(saved: Shortcut | null) {
 
   // While nothing is typed here, the form follows what other devices write.
   const changed = saved?.changed;
+  const shownChange = useRef(changed);
   useEffect(() => {
-    if (!saved || hasUnsaved.current) return;
+    if (!saved || isDirty || shownChange.current === changed) return;
+    shownChange.current = changed;
     seen.current = replica.recordOf('shortcut', saved.id);
     reset(formValuesOf(saved));
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only when the record has changed
   }, [changed]);
 
   // Leaving loses nothing: the form can be opened again as it was.
-  useEffect(
-    () => () => {
-      if (!hasUnsaved.current || isDone.current) return;
-      left.set(place, getValues());
-      notify({
-        text: 'Not saved yet.',
-        action: {
-          label: 'Go on',
-          onPress: () =>
-            router.navigate(
-              place === 'new' ? '/new' : { pathname: '/shortcut/[id]', params: { id: place } },
-            ),
-        },
-      });
-    },
-    [place, getValues, notify, router],
-  );
+  useOnLeaving(() => {
+    if (!isDirty || isDone.current) return;
+    left.set(place, getValues());
+    notify({
+      text: 'Not saved yet.',
+      action: {
+        label: 'Go on',
+        onPress: () =>
+          router.navigate(
+            place === 'new' ? '/new' : { pathname: '/shortcut/[id]', params: { id: place } },
+          ),
+      },
+    });
+  });
 
   const cleanExpansion = () => {
-    if (keepsEnd.current) return;
+    if (getValues('keepsEnd')) return;
     const original = withUnixNewlines(getValues('expansion'));
     const cleaned = cleanEnd(original);
     const note = tellCleaned(cleaned);
@@ -102,7 +100,7 @@ export function useEditor(saved: Shortcut | null) {
 
   const putBack = () => {
     if (!cut) return;
-    keepsEnd.current = true;
+    setValue('keepsEnd', true);
     setValue('expansion', cut.original, { shouldDirty: true });
     setCut(null);
   };
@@ -110,21 +108,14 @@ export function useEditor(saved: Shortcut | null) {
   /** A first guess at the kind follows the text until the person chooses one. */
   const followExpansion = (expansion: string) => {
     setCut(null);
-    keepsEnd.current = false;
-    if (!saved && !dirtyFields.setId && !kindChosen.current) {
+    setValue('keepsEnd', false);
+    if (!saved && !isKindChosen.current) {
       setValue('kind', guessKind(expansion));
     }
   };
-  const kindChosen = useRef(false);
-
-  const leave = () => {
-    isDone.current = true;
-    if (!isWide) router.navigate('/');
-  };
-
-  const save = form.handleSubmit(async (typed) => {
-    const values = tidy(typed, keepsEnd.current);
-    const note = keepsEnd.current ? null : tellCleaned(cleanEnd(withUnixNewlines(typed.expansion)));
+  const saveValid = async (typed: FormValues) => {
+    const values = tidy(typed);
+    const note = typed.keepsEnd ? null : tellCleaned(cleanEnd(withUnixNewlines(typed.expansion)));
     const writes: Write[] = [];
     let { setId } = values;
     if (setId === NEW_SET) {
@@ -138,15 +129,15 @@ export function useEditor(saved: Shortcut | null) {
     }
     const ids = writes.length > 0 ? await write(...writes) : [];
     const id = saved?.id ?? ids.at(-1)!;
-    hasUnsaved.current = false;
-    reset(values);
-    leave();
-    if (isWide && !saved) router.replace({ pathname: '/shortcut/[id]', params: { id } });
+    isDone.current = true;
+    reset({ ...values, setId });
+    if (!isWide) router.navigate('/');
+    else if (!saved) router.replace({ pathname: '/shortcut/[id]', params: { id } });
     notify({
       text: note ? `${values.code} is saved, ${note}.` : `${values.code} is saved and works now.`,
       action: { label: 'Try it', onPress: () => router.navigate('/write') },
     });
-  });
+  };
 
   const remove = async () => {
     if (!saved) return;
@@ -172,10 +163,10 @@ export function useEditor(saved: Shortcut | null) {
     cleanExpansion,
     followExpansion,
     chooseKind: (kind: FormValues['kind']) => {
-      kindChosen.current = true;
+      isKindChosen.current = true;
       setValue('kind', kind, { shouldDirty: true });
     },
-    save: () => void save(),
+    save: () => void form.handleSubmit(saveValid)(),
     remove: () => void remove(),
   };
 }

@@ -1,7 +1,6 @@
-import { FlashList } from '@shopify/flash-list';
 import { useGlobalSearchParams } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { FlatList, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { SyncLine } from '@/frame/SyncLine';
@@ -44,10 +43,12 @@ export function ListPane() {
         ) : items.length === 0 ? (
           <NothingFound query={query} onClear={() => setQuery('')} />
         ) : (
-          <FlashList<ListItem>
+          <FlatList<ListItem>
             data={items}
             keyExtractor={({ key }) => key}
-            getItemType={({ type }) => type}
+            initialNumToRender={16}
+            windowSize={9}
+            keyboardShouldPersistTaps="handled"
             extraData={openId}
             renderItem={({ item }) =>
               item.type === 'set' ? (

@@ -6,6 +6,7 @@ import { Text } from 'react-native-paper';
 
 import { CodePlate } from '@/look/CodePlate';
 import { usePalette } from '@/look/useLook';
+import { webStyle } from '@/look/webStyle';
 
 import { CopyButton } from './CopyButton';
 
@@ -57,5 +58,5 @@ const styles = StyleSheet.create({
   },
   stacked: { flexDirection: 'column', alignItems: 'stretch', gap: 4 },
   code: { minWidth: 92 },
-  expansion: { flex: 1, fontSize: 15, lineHeight: 20, overflowWrap: 'anywhere' } as object,
+  expansion: { flex: 1, fontSize: 15, lineHeight: 20, ...webStyle({ overflowWrap: 'anywhere' }) },
 });

@@ -7,7 +7,10 @@ export type ListItem =
   | { type: 'set'; key: string; set: ShortcutSet | null; count: number }
   | { type: 'shortcut'; key: string; shortcut: Shortcut };
 
-/** The list by set, each with its count; `found` leaves only these, and no empty sets. */
+/**
+ * The list by set, each with its count, first what has no set yet; `found` leaves only these, and
+ * no empty sets.
+ */
 export function groupBySet({ shortcuts, sets }: ListView, found: Set<string> | null): ListItem[] {
   const bySet = new Map<string | null, Shortcut[]>(sets.map(({ id }) => [id, []]));
   bySet.set(null, []);
@@ -16,7 +19,7 @@ export function groupBySet({ shortcuts, sets }: ListView, found: Set<string> | n
     (bySet.get(shortcut.setId) ?? bySet.get(null)!).push(shortcut);
   }
   const items: ListItem[] = [];
-  for (const set of [...sets, null]) {
+  for (const set of [null, ...sets]) {
     const members = bySet.get(set?.id ?? null)!;
     if (members.length === 0) continue;
     items.push({ type: 'set', key: set?.id ?? 'none', set, count: members.length });

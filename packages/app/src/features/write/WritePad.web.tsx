@@ -2,6 +2,7 @@ import type { CompiledList, FiringEvent } from '@yellow-latch/core/fire';
 import { useEffect, useImperativeHandle, useRef, type Ref } from 'react';
 
 import { FACES } from '@/look/fonts';
+import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
 
 import { Pad } from './pad';
@@ -31,8 +32,7 @@ export function WritePad({ list, initialText, placeholder, ref, ...listener }: W
   const palette = usePalette();
   const area = useRef<HTMLTextAreaElement>(null);
   const pad = useRef<Pad | null>(null);
-  const latest = useRef({ listener, list });
-  latest.current = { listener, list };
+  const latest = useLatest({ listener, list });
 
   useEffect(() => {
     const attached = new Pad(area.current!, latest.current.list, {
@@ -43,7 +43,7 @@ export function WritePad({ list, initialText, placeholder, ref, ...listener }: W
     pad.current = attached;
     area.current!.focus();
     return () => attached.detach();
-  }, []);
+  }, [latest]);
 
   useEffect(() => pad.current?.useList(list), [list]);
 

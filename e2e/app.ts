@@ -1,0 +1,212 @@
+/** The app as a person uses it: what they see by its words, what they do by its controls. */
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+
+import { By, Key, until, type WebElement } from 'selenium-webdriver';
+
+import type { Browser } from './browser';
+
+const axeSource = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
+const PATIENCE = 15_000;
+
+export class App {
+  /** Taps and key presses so far, as a person would count them. */
+  taps = 0;
+
+  constructor(
+    readonly browser: Browser,
+    private readonly address: string,
+  ) {}
+
+  private get driver() {
+    return this.browser.driver;
+  }
+
+  async open(path = '/'): Promise<this> {
+    await this.driver.get(this.address + path);
+    await this.see(By.css('[role=heading], h1'));
+    return this;
+  }
+
+  async reload(): Promise<void> {
+    await this.driver.navigate().refresh();
+    await this.see(By.css('[role=heading], h1'));
+  }
+
+  // ── what is on the screen ─────────────────────────────────────────────────────────────────
+
+  /** Waits until something is shown, and returns it. */
+  async see(what: By): Promise<WebElement> {
+    return this.driver.wait(
+      async () => {
+        for (const element of await this.driver.findElements(what)) {
+          if (await element.isDisplayed().catch(() => false)) return element;
+        }
+        return null;
+      },
+      PATIENCE,
+      `did not see ${String(what)}`,
+    ) as Promise<WebElement>;
+  }
+
+  /** Waits until `condition` holds. */
+  async until(condition: () => Promise<boolean>, what: string): Promise<void> {
+    await this.driver.wait(condition, PATIENCE, `waited in vain: ${what}`);
+  }
+
+  /** A control by what a screen reader calls it. */
+  control(name: string): Promise<WebElement> {
+    const quoted = JSON.stringify(name);
+    return this.see(
+      By.xpath(
+        `//*[@role="button" or @role="link" or @role="radio" or self::button or self::a]` +
+          `[@aria-label=${quoted} or (not(@aria-label) and normalize-space(.)=${quoted})]`,
+      ),
+    );
+  }
+
+  field(label: string): Promise<WebElement> {
+    return this.see(
+      By.xpath(
+        `//*[self::input or self::textarea][@aria-label="${label}" or ` +
+          `@aria-labelledby=//*[normalize-space(.)="${label}"]/@id]`,
+      ),
+    );
+  }
+
+  /** Everything that is shown, as text. */
+  async text(): Promise<string> {
+    return this.driver.executeScript('return document.body.innerText');
+  }
+
+  async seeText(text: string): Promise<void> {
+    await this.until(async () => (await this.text()).includes(text), `the text “${text}”`);
+  }
+
+  async seeNoText(text: string): Promise<void> {
+    await this.until(async () => !(await this.text()).includes(text), `“${text}” to be gone`);
+  }
+
+  /** The codes in the list, in their order, read off the rows drawn. */
+  codes(): Promise<string[]> {
+    return this.driver.executeScript(
+      `return [...document.querySelectorAll('[role=img][aria-label^="Code "]')]
+        .filter((plate) => plate.closest('[role=link]'))
+        .map((plate) => ({ code: plate.getAttribute('aria-label').slice(5), at: plate.getBoundingClientRect().top }))
+        .sort((a, b) => a.at - b.at).map(({ code }) => code)`,
+    );
+  }
+
+  // ── what a person does ────────────────────────────────────────────────────────────────────
+
+  async tap(name: string): Promise<void> {
+    await this.press(await this.control(name));
+  }
+
+  async press(element: WebElement): Promise<void> {
+    this.taps += 1;
+    await element.click();
+  }
+
+  /** Taps the row of a shortcut. */
+  async openShortcut(code: string): Promise<void> {
+    await this.press(await this.see(By.css(`[role=link][aria-label^=${JSON.stringify(`${code}: `)}]`)));
+  }
+
+  /** Types on the keyboard into whatever has the focus. */
+  async type(text: string): Promise<void> {
+    this.taps += Array.from(text).length;
+    await this.driver.actions().sendKeys(text).perform();
+  }
+
+  /** A key pressed while Control is held. */
+  async withControl(key: string): Promise<void> {
+    this.taps += 2;
+    await this.driver.actions().keyDown(Key.CONTROL).sendKeys(key).keyUp(Key.CONTROL).perform();
+  }
+
+  async fill(label: string, text: string): Promise<void> {
+    const field = await this.field(label);
+    await field.click();
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE, text);
+  }
+
+  /** Makes a shortcut by hand, from the bar to Save. */
+  async make(code: string, expansion: string): Promise<void> {
+    await this.tap('Paste or write…');
+    await this.insert(await this.field('You get'), expansion);
+    await this.insert(await this.field('You type'), code);
+    await this.tap('Save');
+    await this.seeText(`${code.trim()} is saved`);
+  }
+
+  /** Puts text, of any script, into a field as an input method does when it commits. */
+  async insert(field: WebElement, text: string): Promise<void> {
+    await field.click();
+    await this.browser.command('Input.insertText', { text });
+  }
+
+  async copyToClipboard(text: string): Promise<void> {
+    await this.driver.executeAsyncScript(
+      'const done = arguments[1]; navigator.clipboard.writeText(arguments[0]).then(() => done(), done)',
+      text,
+    );
+  }
+
+  clipboard(): Promise<string> {
+    return this.driver.executeAsyncScript(
+      'const done = arguments[0]; navigator.clipboard.readText().then(done, String)',
+    );
+  }
+
+  // ── Write ─────────────────────────────────────────────────────────────────────────────────
+
+  async goTo(place: 'Shortcuts' | 'Write'): Promise<void> {
+    await this.press(
+      await this.see(By.xpath(`//*[@role="navigation" or self::nav]//*[@role="link" or self::a][normalize-space(.)="${place}"]`)),
+    );
+    await this.driver.wait(until.elementLocated(By.css('[role=heading], h1')), PATIENCE);
+    if (place === 'Write') await this.see(By.css('textarea.write-pad'));
+  }
+
+  /** The page in Write and where its caret stands. */
+  pad(): Promise<{ text: string; caret: number }> {
+    return this.driver.executeScript(
+      `const pad = document.querySelector('textarea.write-pad');
+       return { text: pad.value, caret: pad.selectionStart }`,
+    );
+  }
+
+  async padHolds(text: string): Promise<void> {
+    let seen = '';
+    await this.until(async () => {
+      seen = (await this.pad()).text;
+      return seen === text;
+    }, `the page to hold ${JSON.stringify(text)}`).catch((error: Error) => {
+      throw new Error(`${error.message}; it holds ${JSON.stringify(seen)}`);
+    });
+  }
+
+  // ── rules for every screen ────────────────────────────────────────────────────────────────
+
+  /** Accessibility by axe-core's rules for WCAG 2.2 A and AA and best practices; none may fail. */
+  async expectAccessible(): Promise<void> {
+    await this.driver.executeScript(axeSource);
+    const violations: unknown[] = await this.driver.executeAsyncScript(
+      `const done = arguments[0];
+       axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'] })
+         .then(({ violations }) => done(violations.map(({ id, nodes }) =>
+           id + ': ' + nodes.slice(0, 3).map(({ html, any }) => html.slice(0, 200) + ' ' + any.map((a) => a.message).join()).join(' | '))))`,
+    );
+    expect(violations).toEqual([]);
+  }
+
+  /** Errors that the page has logged. */
+  async loggedErrors(): Promise<string[]> {
+    const entries = await this.driver.manage().logs().get('browser');
+    return entries
+      .filter(({ level }) => level.name === 'SEVERE')
+      .map(({ message }) => message)
+      .filter((message) => !/ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_INCOMPLETE_CHUNKED|ERR_CONNECTION_RESET/.test(message));
+  }
+}

@@ -1,0 +1,41 @@
+/** What every journey begins and ends with. */
+import { App } from './app';
+import { Browser, type Device } from './browser';
+import { Stand } from './stand';
+
+export interface Journey {
+  stand: Stand;
+  /** Opens the app in a browser of its own. */
+  open(device: Device, path?: string): Promise<App>;
+}
+
+/** A test on a fresh server; at its end all that it started is ended, failures are kept. */
+export function journey(
+  name: string,
+  list: 'demo' | 'empty',
+  walk: (journey: Journey) => Promise<void>,
+): void {
+  test(name, async () => {
+    const stand = await Stand.start(list);
+    const apps: App[] = [];
+    try {
+      await walk({
+        stand,
+        async open(device, path) {
+          const browser = await Browser.start(device);
+          const app = new App(browser, stand.address);
+          apps.push(app);
+          await browser.clipboard('granted');
+          return app.open(path);
+        },
+      });
+      for (const app of apps) expect(await app.loggedErrors()).toEqual([]);
+    } catch (error) {
+      for (const { browser } of apps) await browser.keepFailure(name).catch(() => {});
+      throw error;
+    } finally {
+      for (const { browser } of apps) await browser.end().catch(() => {});
+      await stand.end();
+    }
+  });
+}

@@ -1,0 +1,108 @@
+import { By } from 'selenium-webdriver';
+
+import { App } from '../app';
+import { Browser } from '../browser';
+import { journey } from '../journey';
+
+journey('two devices: what is done on one shows and fires on the other', 'demo', async ({ open }) => {
+  const [phone, computer] = [await open('phone'), await open('computer', '/write')];
+  await phone.seeText('In step');
+  await computer.seeText('In step');
+
+  const begun = Date.now();
+  await phone.make(';van', 'The van is blue, with a piano lid on the roof.');
+  const saved = Date.now();
+  await computer.press(await computer.see(By.css('textarea.write-pad')));
+  await computer.type(';van ');
+  await computer.padHolds('The van is blue, with a piano lid on the roof. ');
+
+  // Changed there, without a reload.
+  await computer.goTo('Shortcuts');
+  await phone.openShortcut(';van');
+  await phone.fill('You get', 'The van is green.');
+  await phone.tap('Save');
+  const changed = Date.now();
+  await computer.seeText('The van is green.');
+  console.log(
+    `an edit showed in the second browser ${Date.now() - changed} ms after the tap on Save was done` +
+      ` (making one took ${saved - begun} ms of tapping)`,
+  );
+  // And deleted the other way round.
+  await computer.openShortcut(';van');
+  await computer.tap('Delete');
+  await phone.seeNoText('The van is green.');
+  await computer.tap('Undo');
+  await phone.seeText('The van is green.');
+});
+
+journey('with the server stopped the page goes on, and what waits arrives', 'demo', async ({ stand, open }) => {
+  const [phone, computer] = [await open('phone'), await open('computer')];
+  await phone.seeText('In step');
+  await computer.seeText('In step');
+
+  await stand.stop();
+  await phone.seeText('No server; kept on this device');
+  await phone.make(';sh2', 'Made while the server was away.');
+  await phone.seeText('1 change waiting');
+  await phone.openShortcut(';bye');
+  await phone.tap('Delete');
+  await phone.seeText('2 changes waiting');
+  await phone.expectAccessible();
+  await phone.goTo('Write');
+  await phone.press(await phone.see(By.css('textarea.write-pad')));
+  await phone.type(';sh2 ');
+  await phone.padHolds('Made while the server was away. ');
+  // Meanwhile the other device, cut off as well, edits what is deleted here.
+  await computer.openShortcut(';bye');
+  await computer.fill('You get', 'Until soon, Ansel');
+  await computer.tap('Save');
+  await computer.seeText('1 change waiting');
+
+  await stand.start();
+  await phone.seeText('In step');
+  await computer.seeText('In step');
+  await computer.seeText('Made while the server was away.');
+  // An edit outlives a delete that had not seen it.
+  await phone.goTo('Shortcuts');
+  await phone.seeText('Until soon, Ansel');
+});
+
+journey('all is there after a restart of the server and of the browser', 'demo', async ({ stand }) => {
+  const first = await Browser.start('phone');
+  const app = await new App(first, stand.address).open();
+  await app.seeText('In step');
+  await stand.stop();
+  await app.make(';kept', 'Written with the server stopped, the browser closed before it was sent.');
+  await app.seeText('1 change waiting');
+  const profile = await first.restartable();
+  await stand.start();
+
+  const second = await Browser.start('phone', profile);
+  try {
+    const again = await new App(second, stand.address).open();
+    await again.seeText('Written with the server stopped');
+    await again.seeText('In step');
+    const other = await Browser.start('computer');
+    try {
+      await (await new App(other, stand.address).open()).seeText('Written with the server stopped');
+    } finally {
+      await other.end();
+    }
+  } finally {
+    await second.end();
+  }
+});
+
+journey('two tabs of one browser are one device', 'demo', async ({ open }) => {
+  const app = await open('phone');
+  const { driver } = app.browser;
+  await app.seeText('In step');
+  const first = await driver.getWindowHandle();
+  await driver.switchTo().newWindow('tab');
+  await app.open();
+  await app.seeText('In step');
+  await app.make(';tab', 'Made in the second tab.');
+  await driver.switchTo().window(first);
+  await app.seeText('Made in the second tab.');
+  await app.seeText('In step');
+});

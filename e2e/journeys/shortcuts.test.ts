@@ -1,0 +1,136 @@
+import { By, Key } from 'selenium-webdriver';
+
+import { journey } from '../journey';
+
+const LINK = 'https://corrieandvale.example/book/tarnby';
+
+journey('from a copied link to a working shortcut in at most eight taps', 'empty', async ({ open }) => {
+  const app = await open('phone');
+  await app.seeText('What do you type again and again?');
+  await app.expectAccessible();
+  await app.copyToClipboard(`${LINK} \n`);
+
+  app.taps = 0;
+  await app.tap('Paste');
+  await app.field('You type');
+  await app.seeText('1 blank and 1 new line cut from the end');
+  await app.type(';bk');
+  await app.tap('Save');
+  await app.seeText(';bk is saved and works now');
+  const taps = app.taps;
+  console.log(`from a copied link to a working shortcut: ${taps} taps`);
+  expect(taps).toBeLessThanOrEqual(8);
+
+  await app.tap('Try it');
+  await app.press(await app.see(By.css('textarea.write-pad')));
+  await app.type(';bk ');
+  await app.padHolds(`${LINK} `);
+});
+
+journey('where the clipboard is refused, the caret stands in the field', 'empty', async ({ open }) => {
+  const app = await open('phone');
+  await app.browser.clipboard('denied');
+  await app.tap('Paste');
+  const field = await app.field('You get');
+  await app.seeText('paste here by hand');
+  await app.until(
+    async () => (await app.browser.driver.switchTo().activeElement().getId()) === (await field.getId()),
+    'the caret to stand in “You get”',
+  );
+  await app.expectAccessible();
+});
+
+journey('looking, finding, copying, editing, deleting and taking it back', 'demo', async ({ open }) => {
+  const app = await open('phone');
+  await app.seeText('Corrie & Vale, travelling piano care');
+  expect((await app.codes()).slice(0, 4)).toEqual([';bye', ';cv', ';diary', ';mail']);
+  await app.expectAccessible();
+
+  // Found by either side, as one types.
+  await app.fill('Find by code or text', 'humidif');
+  await app.until(async () => (await app.codes()).join() === ';hum', 'only ;hum');
+  await app.fill('Find by code or text', ';ten');
+  await app.until(async () => (await app.codes()).join() === ';ten,;tenp', 'both that hold ;ten');
+  await app.fill('Find by code or text', 'xylophone');
+  await app.seeText('No code and no text holds “xylophone”');
+  await app.tap('Show all');
+
+  await app.tap('Copy what ;cv gives');
+  await app.seeText('Copied: Corrie & Vale');
+  expect(await app.clipboard()).toBe('Corrie & Vale, travelling piano care');
+
+  // A new suburb in an address: edit, and it works at once.
+  await app.openShortcut(';ws');
+  expect(await (await app.field('You get')).getAttribute('value')).toContain('The Ropewalk');
+  await app.expectAccessible();
+  await app.fill('You get', 'Corrie & Vale\n7 Dock Street\nTarnby ZZ4 7XA');
+  await app.tap('Save');
+  await app.seeText('7 Dock Street');
+
+  // Left without saving: nothing is lost.
+  await app.openShortcut(';cv');
+  await app.fill('You get', 'half a thought');
+  await app.tap('Back to the list');
+  await app.tap('Go on');
+  expect(await (await app.field('You get')).getAttribute('value')).toBe('half a thought');
+  await app.fill('You get', 'Corrie & Vale, piano care');
+  await app.tap('Save');
+  await app.seeText('Corrie & Vale, piano care');
+
+  await app.openShortcut(';diary');
+  await app.tap('Delete');
+  await app.seeText(';diary is deleted');
+  await app.until(async () => !(await app.codes()).includes(';diary'), ';diary to be gone');
+  await app.tap('Undo');
+  await app.until(async () => (await app.codes()).includes(';diary'), ';diary to be back');
+});
+
+journey('what cannot be kept is told, and all that was typed stays', 'demo', async ({ open }) => {
+  const app = await open('phone', '/new');
+  await app.tap('Save');
+  await app.seeText('Paste or write what you want to get.');
+  await app.seeText('Give it a code');
+  await app.expectAccessible();
+
+  const refuse = async (code: string, told: string) => {
+    await app.fill('You type', '');
+    await app.insert(await app.field('You type'), code);
+    await app.tap('Save');
+    await app.seeText(told);
+    expect(await (await app.field('You type')).getAttribute('value')).toBe(code);
+    expect(await (await app.field('You get')).getAttribute('value')).toBe('kept all along');
+  };
+  await app.insert(await app.field('You get'), 'kept all along');
+  await refuse('x'.repeat(41), '41 characters; at most 40');
+  await refuse('a\u0007b', 'a control character (U+0007) at character 2');
+  await refuse(';WS', ';ws is taken: it gives “Corrie & Vale Unit 3');
+
+  // White space around a code goes, inside it is shown.
+  await app.fill('You type', '  big hall ');
+  await app.seeText('␣ is a blank inside the code');
+  await app.press(await app.control('Set: None'));
+  await app.tap('New set…');
+  await app.insert(await app.field('Name of the new set'), 'Autumn round');
+  await app.tap('Save');
+  await app.seeText('big hall is saved');
+  await app.fill('Find by code or text', 'kept all along');
+  await app.until(async () => (await app.codes()).join() === 'big hall', 'the code without blanks around');
+  await app.seeText('Autumn round');
+});
+
+journey('wide: list and detail side by side, all of it with the keyboard', 'demo', async ({ open }) => {
+  const app = await open('computer');
+  await app.seeText('Open a shortcut on the left');
+  await app.expectAccessible();
+  await app.openShortcut(';bye');
+  expect(await app.codes()).toContain(';cv');
+  await app.fill('You get', 'Kind regards,\nAnsel Corrie');
+  await app.withControl(Key.ENTER);
+  await app.seeText(';bye is saved');
+  await app.seeText('Kind regards, ↵ Ansel Corrie');
+  await app.expectAccessible();
+  await app.goTo('Write');
+  await app.type(';bye\n');
+  await app.padHolds('Kind regards,\nAnsel Corrie\n');
+  await app.expectAccessible();
+});

@@ -1,0 +1,39 @@
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['**/dist/', 'e2e/.shots.cjs', '**/node_modules/', '.cache/', 'data/', 'packages/server/migrations/'] },
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    extends: [...tseslint.configs.recommendedTypeChecked],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-require-imports': ['error', { allow: ['\\.woff2$'] }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/unbound-method': 'off',
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['packages/app/src/**/*.{ts,tsx}'],
+    extends: [reactHooks.configs.flat['recommended-latest'] ?? reactHooks.configs['recommended-latest']],
+  },
+  {
+    // The core knows nothing of pages, React or Node.
+    files: ['packages/core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: ['node:*', 'react', 'react-*', 'expo*', '@yellow-latch/*', '**/app/**', '**/server/**'] },
+      ],
+      'no-restricted-globals': ['error', ...Object.keys(globals.browser).filter((name) => !(name in globals.es2025)), 'process', 'Buffer'],
+    },
+  },
+  {
+    files: ['**/*.mjs', '**/*.cjs'],
+    languageOptions: { globals: globals.node },
+  },
+);

@@ -1,0 +1,57 @@
+// What `npm run check` and `npm test` have in common: types, lint, tests, and their tally.
+import { readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+
+import { bin, ROOT, run, say } from './steps.mjs';
+
+const WORKSPACES = ['packages/core', 'packages/server', 'packages/app', 'e2e'];
+
+/** Counts what passed and failed; a failed type check or lint counts as one. */
+export class Tally {
+  passed = 0;
+  failed = 0;
+
+  async check(name, program, args) {
+    say(name);
+    if ((await run(program, args)) === 0) this.passed += 1;
+    else this.failed += 1;
+  }
+
+  /** Runs Jest with `args`, its report as people read it, its counts into this tally. */
+  async jest(name, args) {
+    say(name);
+    const report = join(ROOT, `.cache/report-${process.pid}.json`);
+    const code = await run(bin('jest'), [...args, '--json', `--outputFile=${report}`], {
+      // The report goes to the file; what people read comes over standard error.
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
+    try {
+      const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+        readFileSync(report, 'utf8'),
+      );
+      this.passed += numPassedTests;
+      this.failed += numFailedTests + numRuntimeErrorTestSuites;
+    } catch {
+      this.failed += 1;
+    }
+    rmSync(report, { force: true });
+    if (code !== 0 && this.failed === 0) this.failed += 1;
+  }
+
+  /** The last line of a run, and its exit code. */
+  end() {
+    console.log(`${this.passed} passed, ${this.failed} failed`);
+    process.exitCode = this.failed === 0 ? 0 : 1;
+  }
+}
+
+export async function checkTypesAndLint(tally) {
+  for (const workspace of WORKSPACES) {
+    await tally.check(`Types of ${workspace}`, bin('tsc'), ['-p', workspace]);
+  }
+  await tally.check('Lint', bin('eslint'), ['.']);
+}
+
+export async function unitTests(tally) {
+  await tally.jest('Unit tests', []);
+}

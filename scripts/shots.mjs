@@ -1,0 +1,24 @@
+// `npm run shots`: takes docs/screenshots/ anew from the demo list.
+import { join } from 'node:path';
+
+import { build, fail, installBrowser, installPackages, must, ROOT } from './steps.mjs';
+
+try {
+  await installPackages();
+  await installBrowser();
+  await build();
+  const esbuild = await import('esbuild');
+  // Beside its source, so that it finds the packages and folders the source would.
+  const program = join(ROOT, 'e2e/.shots.cjs');
+  await esbuild.build({
+    entryPoints: [join(ROOT, 'e2e/shots.ts')],
+    outfile: program,
+    bundle: true,
+    platform: 'node',
+    packages: 'external',
+    logLevel: 'warning',
+  });
+  await must(process.execPath, [program]);
+} catch (error) {
+  fail(error);
+}

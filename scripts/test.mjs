@@ -1,0 +1,17 @@
+// `npm test`: installs what is missing, then runs every check there is. The last line it prints is
+// `N passed, N failed`.
+import { checkTypesAndLint, Tally, unitTests } from './checks.mjs';
+import { build, fail, installBrowser, installPackages } from './steps.mjs';
+
+try {
+  await installPackages();
+  await installBrowser();
+  const tally = new Tally();
+  await checkTypesAndLint(tally);
+  await unitTests(tally);
+  await build();
+  await tally.jest('Journeys in a browser', ['--config', 'e2e/jest.config.cjs']);
+  tally.end();
+} catch (error) {
+  fail(error);
+}

@@ -8,6 +8,9 @@ import type { Browser } from './browser';
 
 const axeSource = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
 const PATIENCE = 15_000;
+/** What a browser logs when the server is gone, or does not know the device any more. */
+const EXPECTED_ERRORS =
+  /ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_INCOMPLETE_CHUNKED|ERR_CONNECTION_RESET|status of 401/;
 
 export class App {
   /** Taps and key presses so far, as a person would count them. */
@@ -187,6 +190,15 @@ export class App {
     });
   }
 
+  /** What the first screen has fetched, in bytes as they came over the wire, and of it JavaScript. */
+  async fetchedBytes(): Promise<{ all: number; script: number }> {
+    return this.driver.executeScript(
+      `const entries = [...performance.getEntriesByType('navigation'), ...performance.getEntriesByType('resource')];
+       const sum = (some) => some.reduce((total, { encodedBodySize }) => total + encodedBodySize, 0);
+       return { all: sum(entries), script: sum(entries.filter(({ name }) => name.endsWith('.js'))) }`,
+    );
+  }
+
   // ── rules for every screen ────────────────────────────────────────────────────────────────
 
   /** Accessibility by axe-core's rules for WCAG 2.2 A and AA and best practices; none may fail. */
@@ -207,6 +219,6 @@ export class App {
     return entries
       .filter(({ level }) => level.name === 'SEVERE')
       .map(({ message }) => message)
-      .filter((message) => !/ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_INCOMPLETE_CHUNKED|ERR_CONNECTION_RESET/.test(message));
+      .filter((message) => !EXPECTED_ERRORS.test(message));
   }
 }

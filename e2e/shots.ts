@@ -28,7 +28,7 @@ const editor: Pose = async (app) => {
 const write: Pose = async (app) => {
   await app.goTo('Write');
   await app.press(await app.see(By.css('textarea.write-pad')));
-  await app.type('Dear Rowena,\n\n;pitch \n\n;ten Please have A4 ready: ;440 ;bye\n');
+  await app.type('Dear Rowena,\n\n;pitch \n\n;sun ;six \n\n;bye\n');
   await app.seeText(';bye fired');
 };
 

@@ -63,6 +63,13 @@ export class Stand {
     });
   }
 
+  /** Stops the server, empties its folder and starts it again: a server that knows nobody. */
+  async startAfresh(): Promise<void> {
+    await this.stop();
+    rmSync(this.data, { recursive: true, force: true });
+    await this.start();
+  }
+
   async end(): Promise<void> {
     await this.stop();
     rmSync(this.data, { recursive: true, force: true });

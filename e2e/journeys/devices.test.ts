@@ -93,6 +93,21 @@ journey('all is there after a restart of the server and of the browser', 'demo',
   }
 });
 
+journey('a server that has lost its data takes the device in again, and what waited', 'empty', async ({ stand, open }) => {
+  const app = await open('phone');
+  await app.make(';old', 'Sent to the server before it lost its data.');
+  await app.seeText('In step');
+  await stand.stop();
+  await app.make(';new', 'Waiting when the server lost its data.');
+  await app.seeText('1 change waiting');
+  await stand.startAfresh();
+  await app.seeText('In step');
+  const other = await open('computer');
+  await other.seeText('Waiting when the server lost its data.');
+  await other.seeText('Sent to the server before it lost its data.');
+  await app.seeText('Waiting when the server lost its data.');
+});
+
 journey('two tabs of one browser are one device', 'demo', async ({ open }) => {
   const app = await open('phone');
   const { driver } = app.browser;

@@ -13,7 +13,7 @@ journey('from a copied link to a working shortcut in at most eight taps', 'empty
   app.taps = 0;
   await app.tap('Paste');
   await app.field('You type');
-  await app.seeText('1 blank and 1 new line cut from the end');
+  await app.seeText('Cut from the end: 1 blank, 1 new line');
   await app.type(';bk');
   await app.tap('Save');
   await app.seeText(';bk is saved and works now');
@@ -44,6 +44,12 @@ journey('looking, finding, copying, editing, deleting and taking it back', 'demo
   const app = await open('phone');
   await app.seeText('Corrie & Vale, travelling piano care');
   expect((await app.codes()).slice(0, 4)).toEqual([';bye', ';cv', ';diary', ';mail']);
+  const { all, script } = await app.fetchedBytes();
+  console.log(
+    `first screen: ${Math.round(all / 1000)} kB fetched (bar 750), ${Math.round(script / 1000)} kB JavaScript (bar 600)`,
+  );
+  expect(all).toBeLessThanOrEqual(750_000);
+  expect(script).toBeLessThanOrEqual(600_000);
   await app.expectAccessible();
 
   // Found by either side, as one types.

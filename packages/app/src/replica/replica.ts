@@ -189,9 +189,12 @@ export class Replica {
     await tx.done;
   }
 
-  /** The whole of each record with a change still waiting: what another device would need of it. */
-  waitingRecords(): Write[] {
-    const keys = new Set(this.outbox.map(({ change }) => recordKey(change.record)));
+  /**
+   * Records whole, as another device would write them: those with a change still waiting, or all.
+   */
+  wholeRecords(which: 'waiting' | 'all'): Write[] {
+    const waiting = this.outbox.map(({ change }) => recordKey(change.record));
+    const keys = new Set(which === 'all' ? this.shown.keys() : waiting);
     return [...keys].flatMap((key) => {
       const record = this.shown.get(key);
       if (!record) return [];

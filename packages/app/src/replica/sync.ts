@@ -215,24 +215,23 @@ export class Sync {
 
   /**
    * The server does not know this device any more, or not by these numbers: this browser goes on
-   * as a new device. What was never sent goes along; the old database stays as it is.
+   * as a new device. What was never sent goes along; to a server that has nothing, for it has lost
+   * its data, the whole list does. The old database stays as it is.
    */
   private async moveOn(): Promise<void> {
     const state = newDeviceState();
     const welcome = await this.server.join(introduceDevice(state.id));
-    const isSameList = welcome.list.id === this.replica.state.listId;
     const { db } = await makeCurrentDevice({ ...state, listId: welcome.list.id });
     const successor = await Replica.open(db, { ...state, listId: welcome.list.id });
     const draft = await this.replica.db.get('drafts', 'write');
     if (draft !== undefined) await db.put('drafts', draft, 'write');
-    if (isSameList) {
-      for (let more = true; more; ) {
-        const page = await this.server.pull(state.id, successor.state.through);
-        await successor.receive(page);
-        more = page.more;
-      }
+    for (let more = true; more; ) {
+      const page = await this.server.pull(state.id, successor.state.through);
+      await successor.receive(page);
+      more = page.more;
     }
-    await successor.write(this.replica.waitingRecords());
+    const isEmpty = successor.state.through === 0;
+    await successor.write(this.replica.wholeRecords(isEmpty ? 'all' : 'waiting'));
     this.tell({ type: 'moved' });
     location.reload();
   }

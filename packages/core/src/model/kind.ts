@@ -19,7 +19,7 @@ const LINK = /^(https?:\/\/|www\.)\S+$/iu;
 const MAIL = /^[^\s@]+@[^\s@]+\.[^\s@]+$/u;
 const PHONE = /^\+?[\d\s().-]{7,20}$/u;
 const TAGS = /^(#[\p{L}\p{N}_]+\s*)+$/u;
-const NO_WORD = /^[^\p{L}\p{N}]+$/u;
+const NO_WORD = /^[^\p{L}\p{Nd}]+$/u;
 const CODE_BLOCK = /^```|^\s*(const|function|def|SELECT|<[a-z]+[ >])/u;
 
 /**

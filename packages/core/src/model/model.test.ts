@@ -138,6 +138,8 @@ test.each([
   ['01632 960147', 'contact'],
   ['#pianos #restoration', 'tags'],
   ['♯', 'symbol'],
+  ['½', 'symbol'],
+  ['42', 'message'],
   ['->', 'symbol'],
   ['const a = 1;', 'code block'],
   ['On my way, ten minutes.', 'message'],

@@ -72,7 +72,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
           )}
         />
         {editor.note && (
-          <FieldNote text={`${editor.note}.`} action="Put back" onPress={editor.putBack} />
+          <FieldNote text={`${capitalise(editor.note)}.`} action="Put back" onPress={editor.putBack} />
         )}
         {editor.wasRefused && (
           <FieldNote text="The browser kept the clipboard to itself: paste here by hand." />
@@ -158,6 +158,10 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
       </View>
     </View>
   );
+}
+
+function capitalise(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 const styles = StyleSheet.create({

@@ -134,7 +134,7 @@ export function useEditor(saved: Shortcut | null) {
     if (!isWide) router.navigate('/');
     else if (!saved) router.replace({ pathname: '/shortcut/[id]', params: { id } });
     notify({
-      text: note ? `${values.code} is saved, ${note}.` : `${values.code} is saved and works now.`,
+      text: note ? `${values.code} is saved; ${note}.` : `${values.code} is saved and works now.`,
       action: { label: 'Try it', onPress: () => router.navigate('/write') },
     });
   };

@@ -30,7 +30,7 @@ export function tellCleaned({ blanks, newlines }: CleanedEnd): string | null {
   const parts: string[] = [];
   if (blanks > 0) parts.push(blanks === 1 ? '1 blank' : `${blanks} blanks`);
   if (newlines > 0) parts.push(newlines === 1 ? '1 new line' : `${newlines} new lines`);
-  return parts.length === 0 ? null : `${parts.join(' and ')} cut from the end`;
+  return parts.length === 0 ? null : `cut from the end: ${parts.join(', ')}`;
 }
 
 export function tellTaken(code: string, expansion: string): string {

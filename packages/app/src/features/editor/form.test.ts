@@ -1,0 +1,68 @@
+import type { Shortcut } from '@yellow-latch/core/model';
+
+import { makeResolver, NEW_SET, newFormValues, tidy, type FormValues } from './form';
+import { tellCleaned, tellProblem } from './words';
+
+const taken: Shortcut = {
+  id: 'taken',
+  code: ';ws',
+  content: { expansion: 'Corrie & Vale\nUnit 3', template: false, format: 'plain' },
+  kind: 'address',
+  setId: null,
+  changed: 0,
+};
+const twin: Shortcut = { ...taken, id: 'twin', code: ';WS' };
+
+async function errorsOf(values: Partial<FormValues>, saved: Shortcut | null = null) {
+  const resolver = makeResolver([taken, twin], saved);
+  const form = { ...newFormValues('text'), code: ';x', ...values };
+  const { errors } = await resolver(form, undefined, {} as never);
+  return Object.fromEntries(Object.entries(errors).map(([name, error]) => [name, error?.message]));
+}
+
+describe('the form refuses, naming the rule', () => {
+  test.each<[string, Partial<FormValues>, string, string]>([
+    ['no text', { expansion: ' \n' }, 'expansion', 'Paste or write'],
+    ['no code', { code: '  ' }, 'code', 'Give it a code'],
+    ['a long code', { code: 'x'.repeat(41) }, 'code', '41 characters; at most 40'],
+    ['a control character', { expansion: 'a\nb\u0000' }, 'expansion', 'U+0000) at line 2, character 2'],
+    ['half a pair', { code: ';\ud83d' }, 'code', 'half a character (U+D83D) at character 2'],
+    ['a code that exists', { code: ' ;Ws ' }, 'code', ';ws is taken: it gives “Corrie & Vale Unit 3”'],
+    ['a set without a name', { setId: NEW_SET, newSet: ' ' }, 'newSet', 'Give the new set a name'],
+    ['a set with a long name', { setId: NEW_SET, newSet: 'x'.repeat(61) }, 'newSet', '60 characters'],
+  ])('%s', async (_name, values, field, told) => {
+    expect((await errorsOf(values))[field]).toContain(told);
+  });
+});
+
+test('the form takes what the model takes', async () => {
+  expect(await errorsOf({ code: 'big hall', expansion: 'a\n\tb' })).toEqual({});
+  expect(await errorsOf({ expansion: '  ', keepsEnd: true })).toEqual({});
+});
+
+test('a shortcut keeps the code it has, even beside a twin', async () => {
+  expect(await errorsOf({ code: ';WS' }, twin)).toEqual({});
+  expect(await errorsOf({ code: ';ws' }, twin)).toHaveProperty('code');
+});
+
+test('the end is cleaned unless it was put back; only line breaks change otherwise', () => {
+  const values = { ...newFormValues('a\r\nb \n'), code: ' ;x ' };
+  expect(tidy(values)).toMatchObject({ expansion: 'a\nb', code: ';x' });
+  expect(tidy({ ...values, keepsEnd: true }).expansion).toBe('a\nb \n');
+});
+
+test('the kind is guessed from what was pasted', () => {
+  expect(newFormValues('https://corrieandvale.example').kind).toBe('link');
+  expect(newFormValues('½').kind).toBe('symbol');
+});
+
+test('what was cut is counted in words', () => {
+  expect(tellCleaned({ text: '', blanks: 1, newlines: 0 })).toBe('cut from the end: 1 blank');
+  expect(tellCleaned({ text: '', blanks: 2, newlines: 3 })).toBe('cut from the end: 2 blanks, 3 new lines');
+  expect(tellCleaned({ text: '', blanks: 0, newlines: 0 })).toBeNull();
+});
+
+test('every rule has its words', () => {
+  expect(tellProblem('expansion', { type: 'too-many-bytes', limit: 100_000, found: 100_002 })).toContain('100002 bytes');
+  expect(tellProblem('code', { type: 'too-many-code-points', limit: 160, found: 175 })).toContain('175 code points');
+});

@@ -1,0 +1,98 @@
+/** A server in memory, by the rules of docs/formats.md, whose line can be cut. */
+import { applyChange, recordKey, type Change, type Page, type StoredRecord } from '@yellow-latch/core/sync';
+
+import { RefusedError, type Server } from '@/replica/server';
+
+type PageListener = (event: { data: string }) => void;
+
+class FakeStream {
+  onopen: (() => void) | null = null;
+  onerror: (() => void) | null = null;
+  readonly listeners: PageListener[] = [];
+
+  addEventListener(name: string, listener: PageListener): void {
+    if (name === 'page') this.listeners.push(listener);
+  }
+
+  close(): void {
+    this.listeners.length = 0;
+    this.onerror = null;
+  }
+}
+
+export class FakeServer implements Server {
+  isThere = true;
+  readonly log: Change[] = [];
+  readonly pushes: number[] = [];
+  /** Codes it will not take, as if the list were full. */
+  readonly refusedCodes = new Set<string>();
+  private readonly records = new Map<string, { record: StoredRecord; number: number }>();
+  private readonly taken = new Map<string, number>();
+  private readonly streams: FakeStream[] = [];
+
+  join = (device: { id: string }) =>
+    this.answer(() => ({ device: device.id, list: { id: 'list', name: 'List' } }));
+
+  pull = (device: string, since: number) => this.answer(() => this.page(device, since));
+
+  push = (device: string, since: number, changes: Change[]) =>
+    this.answer(() => this.takeAll(device, since, changes));
+
+  private takeAll(device: string, since: number, changes: Change[]): Page {
+    this.pushes.push(changes.length);
+    changes.forEach((change, index) => {
+      if (this.refusedCodes.has(change.fields.code as string)) {
+        throw new RefusedError({
+          type: '/problems/invalid',
+          title: 'A change cannot be taken',
+          status: 422,
+          errors: [{ pointer: `/changes/${index}`, detail: 'the list is full', index }],
+        });
+      }
+    });
+    for (const change of changes) this.take(device, change);
+    for (const stream of this.streams) {
+      const data = JSON.stringify(this.page(device, 0));
+      stream.listeners.forEach((listener) => listener({ data }));
+    }
+    return this.page(device, since);
+  }
+
+  follow = (): EventSource => {
+    const stream = new FakeStream();
+    this.streams.push(stream);
+    queueMicrotask(() => (this.isThere ? stream.onopen?.() : stream.onerror?.()));
+    return stream as unknown as EventSource;
+  };
+
+  /** Cuts or mends the line to every device. */
+  be(there: boolean): void {
+    this.isThere = there;
+    if (!there) for (const stream of this.streams) stream.onerror?.();
+  }
+
+  private answer<T>(answer: () => T): Promise<T> {
+    return new Promise((resolve, reject) => {
+      if (this.isThere) resolve(answer());
+      else reject(new TypeError('Failed to fetch'));
+    });
+  }
+
+  private take(device: string, change: Change): void {
+    const taken = this.taken.get(device) ?? 0;
+    if (change.n <= taken) return;
+    if (change.n !== taken + 1) throw new Error(`a gap: ${change.n} after ${taken}`);
+    this.taken.set(device, change.n);
+    this.log.push(change);
+    const key = recordKey(change.record);
+    const result = applyChange(this.records.get(key)?.record, change);
+    if (result.type === 'applied') this.records.set(key, { record: result.record, number: this.log.length });
+  }
+
+  private page(device: string, since: number): Page {
+    const records = [...this.records.values()]
+      .filter(({ number }) => number > since)
+      .map(({ record }) => record);
+    return { records, through: this.log.length, taken: this.taken.get(device) ?? 0, more: false };
+  }
+}

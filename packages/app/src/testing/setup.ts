@@ -1,0 +1,16 @@
+/** What a browser has and jsdom lacks. */
+import 'fake-indexeddb/auto';
+import { webcrypto } from 'node:crypto';
+
+Object.defineProperty(globalThis, 'crypto', { value: webcrypto, configurable: true });
+globalThis.structuredClone ??= (value: unknown) => JSON.parse(JSON.stringify(value)) as never;
+
+globalThis.matchMedia ??= (() => ({ matches: false })) as never;
+
+/** A channel without other tabs. */
+class LoneChannel {
+  onmessage = null;
+  postMessage(): void {}
+  close(): void {}
+}
+globalThis.BroadcastChannel ??= LoneChannel as never;

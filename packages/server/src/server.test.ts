@@ -1,0 +1,161 @@
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { get, type IncomingMessage } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+import { asShortcut, type Page } from '@yellow-latch/core/sync';
+import { v7 as uuid } from 'uuid';
+
+import { seedDemo } from './demo/seed';
+import { DEMO_SETS } from './demo/scenario';
+import { startServer, type RunningServer } from './server';
+import { TestDevice, testServer, WHOLE } from './testing';
+
+/** Reads server-sent events (WHATWG HTML, section 9.2.6: fields by line, an empty line ends one). */
+class EventReader {
+  private buffer = '';
+  private readonly events: { id?: string; event?: string; data: string }[] = [];
+  private wake: () => void = () => {};
+
+  constructor(private readonly response: IncomingMessage) {
+    response.setEncoding('utf8');
+    response.on('data', (chunk: string) => {
+      this.buffer += chunk;
+      for (let end = this.buffer.indexOf('\n\n'); end >= 0; end = this.buffer.indexOf('\n\n')) {
+        const fields = this.buffer.slice(0, end).split('\n').map((line) => line.split(/: (.*)/s));
+        this.buffer = this.buffer.slice(end + 2);
+        this.events.push(Object.fromEntries(fields.map(([name, value]) => [name, value])) as never);
+      }
+      this.wake();
+    });
+  }
+
+  async next(): Promise<{ id?: string; event?: string; page: Page }> {
+    while (this.events.length === 0) await new Promise<void>((resolve) => (this.wake = resolve));
+    const { data, ...rest } = this.events.shift()!;
+    return { ...rest, page: JSON.parse(data) as Page };
+  }
+
+  close(): void {
+    this.response.destroy();
+  }
+}
+
+let data: string;
+let server: RunningServer;
+
+beforeEach(async () => {
+  data = mkdtempSync(join(tmpdir(), 'yellow-latch-server-'));
+  const site = join(data, 'site');
+  mkdirSync(join(site, '_expo/static'), { recursive: true });
+  writeFileSync(join(site, 'index.html'), '<title>Yellow Latch</title>');
+  writeFileSync(join(site, '_expo/static/entry-abc.js'), '1');
+  server = await startServer({ data: join(data, 'db'), site, host: '127.0.0.1', port: 0 });
+});
+afterEach(async () => {
+  await server.close();
+  rmSync(data, { recursive: true, force: true });
+});
+
+async function join_(id = uuid()): Promise<{ id: string; Cookie: string }> {
+  const response = await fetch(`${server.address}/api/devices`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ id, name: 'Phone', kind: 'phone' }),
+  });
+  return { id, Cookie: response.headers.get('set-cookie')!.split(';')[0]! };
+}
+
+function follow(id: string, headers: Record<string, string>): Promise<EventReader> {
+  return new Promise((resolve, reject) => {
+    get(`${server.address}/api/d/${id}/stream`, { headers }, (response) =>
+      resolve(new EventReader(response)),
+    ).once('error', reject);
+  });
+}
+
+test('the stream sends what is there, then what comes, and resumes at Last-Event-ID', async () => {
+  const { id, Cookie } = await join_();
+  const push = async (n: number, code: string) => {
+    const other = testChange(id, n, code);
+    await fetch(`${server.address}/api/d/${id}/changes`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', Cookie },
+      body: JSON.stringify({ changes: [other] }),
+    });
+  };
+  const stream = await follow(id, { Cookie });
+  expect(await stream.next()).toMatchObject({ event: 'page', id: '0', page: { records: [] } });
+  await push(1, ';a');
+  const first = await stream.next();
+  expect(first).toMatchObject({ event: 'page', id: '1', page: { through: 1, taken: 1 } });
+  expect(asShortcut(first.page.records[0]!).code).toBe(';a');
+  stream.close();
+
+  await push(2, ';b');
+  const resumed = await follow(id, { Cookie, 'Last-Event-ID': '1' });
+  const missed = await resumed.next();
+  expect(missed.page.records.map((record) => asShortcut(record).code)).toEqual([';b']);
+  resumed.close();
+});
+
+test('the stream wants a token as everything does', async () => {
+  const { id } = await join_();
+  const response = await fetch(`${server.address}/api/d/${id}/stream`);
+  expect(response.status).toBe(401);
+});
+
+test('the app is served: pages fresh, hashed files for ever, missing files as 404', async () => {
+  const page = await fetch(`${server.address}/shortcut/anything`);
+  expect(await page.text()).toContain('Yellow Latch');
+  expect(page.headers.get('cache-control')).toBe('no-cache');
+  const script = await fetch(`${server.address}/_expo/static/entry-abc.js`);
+  expect(script.headers.get('cache-control')).toContain('immutable');
+  expect((await fetch(`${server.address}/missing.js`)).status).toBe(404);
+});
+
+test('a port that is in use is an error, not a crash', async () => {
+  const port = Number(new URL(server.address).port);
+  await expect(
+    startServer({ data: join(data, 'other'), host: '127.0.0.1', port }),
+  ).rejects.toMatchObject({ code: 'EADDRINUSE' });
+});
+
+function testChange(device: string, n: number, code: string) {
+  const time = Date.now().toString(16).padStart(12, '0');
+  return {
+    id: uuid(),
+    record: { type: 'shortcut', id: uuid() },
+    fields: { ...WHOLE, code },
+    base: {},
+    clock: `${time}.0000.${device}`,
+    device,
+    n,
+  };
+}
+
+describe('the demo list', () => {
+  const all = DEMO_SETS.flatMap(({ shortcuts }) => shortcuts);
+
+  test('is about sixty shortcuts in seven sets, taken in once', async () => {
+    const demo = testServer();
+    seedDemo(demo.db, demo.listId, Date.now());
+    seedDemo(demo.db, demo.listId, Date.now());
+    const device = await TestDevice.join(demo.app);
+    const { records } = await device.pages();
+    expect(records.filter(({ type }) => type === 'set')).toHaveLength(7);
+    expect(records.filter(({ type }) => type === 'shortcut')).toHaveLength(all.length);
+    expect(all.length).toBeGreaterThanOrEqual(55);
+    demo.end();
+  });
+
+  test('holds nothing of a real place: domains and numbers kept for fiction', () => {
+    for (const [, expansion] of all) {
+      // RFC 2606 keeps .example; Ofcom keeps 01632 960000-960999 and 07700 900000-900999.
+      for (const [host] of expansion.matchAll(/(?<=:\/\/|@)[\w.-]+/g)) expect(host).toMatch(/\.example$/);
+      for (const [number] of expansion.matchAll(/\b0\d{4} \d{6}\b/g)) {
+        expect(number).toMatch(/^(01632 960|07700 900)\d{3}$/);
+      }
+    }
+  });
+});

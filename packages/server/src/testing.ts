@@ -1,0 +1,107 @@
+/** For tests: a server without a port, on a database of its own, and devices that talk to it. */
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+import {
+  draftChange,
+  makeClock,
+  type Change,
+  type FieldChanges,
+  type Page,
+  type StoredRecord,
+} from '@yellow-latch/core/sync';
+import type { Express } from 'express';
+import request, { type Response } from 'supertest';
+import { v7 as uuid } from 'uuid';
+
+import { createApp } from './app';
+import { openDatabase, type Database } from './database';
+import { lists } from './schema';
+import { Streams } from './stream';
+
+export const NOW = Date.UTC(2026, 10, 24, 9);
+
+export interface TestServer {
+  app: Express;
+  db: Database;
+  data: string;
+  listId: string;
+  end(): void;
+}
+
+export function testServer(data = mkdtempSync(join(tmpdir(), 'yellow-latch-test-'))): TestServer {
+  const db = openDatabase(data);
+  let listId = db.select().from(lists).get()?.id;
+  if (!listId) {
+    listId = uuid();
+    db.insert(lists).values({ id: listId, name: 'Test list', createdAt: NOW }).run();
+  }
+  const streams = new Streams(db);
+  const app = createApp({ db, streams, now: () => NOW, hosts: ['127.0.0.1'] });
+  return {
+    app,
+    db,
+    data,
+    listId,
+    end() {
+      db.$client.close();
+      rmSync(data, { recursive: true, force: true });
+    },
+  };
+}
+
+export const WHOLE = {
+  code: ';ws',
+  content: { expansion: 'Workshop', template: false, format: 'plain' as const },
+  kind: 'address' as const,
+  setId: null,
+};
+
+/** A device that has joined, with its cookie and its numbers. */
+export class TestDevice {
+  n = 0;
+
+  private constructor(
+    private readonly app: Express,
+    readonly id: string,
+    readonly cookie: string,
+  ) {}
+
+  static async join(app: Express, id = uuid()): Promise<TestDevice> {
+    const answer = await request(app)
+      .post('/api/devices')
+      .send({ id, name: 'Phone', kind: 'phone' })
+      .expect(201);
+    return new TestDevice(app, id, answer.headers['set-cookie']![0]!.split(';')[0]!);
+  }
+
+  /** A change of its own, numbered on from its last. */
+  change(
+    fields: FieldChanges<'shortcut'> = WHOLE,
+    recordId = uuid(),
+    known?: StoredRecord,
+    time = NOW,
+  ): Change {
+    this.n += 1;
+    const stamp = { id: uuid(), clock: makeClock(time, this.n, this.id), device: this.id, n: this.n };
+    return draftChange({ type: 'shortcut', id: recordId }, known, fields, stamp);
+  }
+
+  push(changes: unknown[], since = 0): Promise<Response> {
+    return this.post(`/api/d/${this.id}/changes?since=${since}`, { changes });
+  }
+
+  async post(path: string, body: object): Promise<Response> {
+    return request(this.app).post(path).set('Cookie', this.cookie).send(body);
+  }
+
+  async get(path: string): Promise<Response> {
+    return request(this.app).get(path).set('Cookie', this.cookie);
+  }
+
+  async pages(since = 0, limit = 1_000): Promise<Page> {
+    const answer = await this.get(`/api/d/${this.id}/pages?since=${since}&limit=${limit}`);
+    return answer.body as Page;
+  }
+}

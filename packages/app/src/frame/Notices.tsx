@@ -59,8 +59,8 @@ export function useNotice(): (notice: Notice) => void {
 
 const styles = StyleSheet.create({
   // Over what is done least: above the bars at the foot, or above the foot of the detail.
-  place: { bottom: 138, alignItems: 'center' },
+  place: { bottom: 138 },
   widePlace: { bottom: 76, left: undefined, right: 8, alignItems: 'flex-end' },
-  bar: { maxWidth: 560, width: '100%', borderRadius: 6 },
+  bar: { maxWidth: 560, borderRadius: 6 },
   action: { textDecorationLine: 'underline' },
 });

@@ -1,8 +1,8 @@
 /**
- * The characters that end a code: white space, closing and ending punctuation of any script
- * (Unicode properties White_Space, Terminal_Punctuation, Close and Final punctuation), straight
- * double quote, ellipsis, en and em dash. Not among them: apostrophe, hyphen, underscore, slash,
- * at and number sign, which join words, addresses and tags.
+ * The characters that end a code by our standard: white space, closing and ending punctuation of any
+ * script (Unicode properties White_Space, Terminal_Punctuation, Close and Final punctuation),
+ * straight double quote, ellipsis, en and em dash. Not among them: apostrophe, hyphen, underscore,
+ * slash, at and number sign, which join words, addresses and tags.
  */
 const DELIMITER =
   /^[\p{White_Space}\p{Terminal_Punctuation}\p{Close_Punctuation}\p{Final_Punctuation}"\u2026\u2013\u2014]$/u;
@@ -10,4 +10,11 @@ const DELIMITER =
 /** Whether `character` (one code point) ends a code. A typographic apostrophe does not. */
 export function isDelimiter(character: string): boolean {
   return character !== '\u2019' && DELIMITER.test(character);
+}
+
+/** Tells delimiters, of our standard or of a device's own choice. An empty choice has none. */
+export function delimiterTest(chosen: 'standard' | readonly string[]): (character: string) => boolean {
+  if (chosen === 'standard') return isDelimiter;
+  const set = new Set(chosen);
+  return (character) => set.has(character);
 }

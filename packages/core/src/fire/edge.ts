@@ -7,19 +7,43 @@ const WORD_CHARACTER = /^[\p{L}\p{N}\p{M}_]$/u;
 // Scripts written without spaces: a word boundary cannot be told from the letters around it.
 const UNSPACED =
   /^[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]$/u;
-const OPENS =
-  /^[\p{White_Space}\p{Open_Punctuation}\p{Initial_Punctuation}"'\u201c\u2018]$/u;
+const OPENS = /^[\p{White_Space}\p{Open_Punctuation}\p{Initial_Punctuation}"'\u201c\u2018]$/u;
 
-function isWordCharacter(character: string): boolean {
-  return WORD_CHARACTER.test(character) && !UNSPACED.test(character);
+/** What a character is to the edge beside it; a number, since scans ask for every character. */
+export type Side = 0 | 1 | 2 | 3;
+const OTHER = 0;
+const WORD = 1;
+const OPENING = 2;
+const UNSPACED_LETTER = 3;
+
+const OF_ASCII = Uint8Array.from({ length: 128 }, (_, unit) => judge(String.fromCharCode(unit)));
+
+function judge(character: string): Side {
+  if (OPENS.test(character)) return OPENING;
+  if (UNSPACED.test(character)) return UNSPACED_LETTER;
+  return WORD_CHARACTER.test(character) ? WORD : OTHER;
 }
 
-/** The code point that ends at offset `index`, or '' at the start of the text. */
-function codePointBefore(text: string, index: number): string {
-  if (index <= 0) return '';
-  const low = text.charCodeAt(index - 1);
-  const isPair = low >= 0xdc00 && low <= 0xdfff && index >= 2;
-  return isPair ? String.fromCodePoint(text.codePointAt(index - 2)!) : text[index - 1]!;
+/** What the code point that begins at `index` is. */
+export function sideAt(text: string, index: number): Side {
+  const unit = text.charCodeAt(index);
+  if (unit < 128) return OF_ASCII[unit]! as Side;
+  return judge(String.fromCodePoint(text.codePointAt(index)!));
+}
+
+/** What the code point that ends at `index` is; the start of a text opens. */
+export function sideBefore(text: string, index: number): Side {
+  if (index <= 0) return OPENING;
+  const unit = text.charCodeAt(index - 1);
+  if (unit < 128) return OF_ASCII[unit]! as Side;
+  const isPair = unit >= 0xdc00 && unit <= 0xdfff && index >= 2;
+  return sideAt(text, isPair ? index - 2 : index - 1);
+}
+
+/** Whether a code that begins with a `first` may follow a `before`. */
+export function isEdge(before: Side, first: Side): boolean {
+  if (first === UNSPACED_LETTER) return true;
+  return first === WORD ? before !== WORD : before === OPENING;
 }
 
 /**
@@ -28,9 +52,5 @@ function codePointBefore(text: string, index: number): string {
  * the start of the text, white space or opening punctuation.
  */
 export function hasEdgeBefore(text: string, start: number, edge: Edge): boolean {
-  if (edge === 'anywhere' || start === 0) return true;
-  const first = String.fromCodePoint(text.codePointAt(start)!);
-  const before = codePointBefore(text, start);
-  if (UNSPACED.test(first)) return true;
-  return WORD_CHARACTER.test(first) ? !isWordCharacter(before) : OPENS.test(before);
+  return edge === 'anywhere' || isEdge(sideBefore(text, start), sideAt(text, start));
 }

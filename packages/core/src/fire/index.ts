@@ -1,16 +1,37 @@
 /**
  * Firing: what becomes of a text when a person types into it with a list of shortcuts at hand.
+ * The rules are told in docs/firing.md.
  *
- * A `TypingSession` is a value. `type(session, input, list)` gives the next session and, where a
- * shortcut fires or a firing is taken back, the one `Edit` to apply to the field. There is no
- * hidden state, so the same functions run in a page, a worker and a test.
+ * `compile(list, profile)` makes a list ready for one kind of device. A `TypingSession` is a value:
+ * `type(session, input, list)` gives the next session and, where a shortcut fires or a firing is
+ * taken back, the one `Edit` to apply to the field. There is no hidden state, so the same functions
+ * run in a page, a worker and a test. `simulate` types a whole sequence of keys as on a device.
  */
+export { expansionFor, fitsCapitals } from './capitals';
 export { isDelimiter } from './delimiter';
 export { hasEdgeBefore, type Edge } from './edge';
 export { difference, differenceAt, TextHistory } from './history';
-export { compileList, type CompiledList, type FiringEntry, type Match } from './list';
+export {
+  compile,
+  CompiledList,
+  LARGEST_OVERLAY,
+  type ListChange,
+  type Match,
+  type Offer,
+} from './list';
 export { applyEdit, type Edit, type Range } from './range';
 export {
+  settleRules,
+  type AskedRules,
+  type Capitals,
+  type FiringEntry,
+  type FiringRules,
+  type RuledList,
+  type Way,
+} from './rules';
+export {
+  MOST_PASSES,
+  offersOf,
   startSession,
   type,
   type FiringEvent,

@@ -1,123 +1,324 @@
-import { clustersOf, LIMITS, matchKey } from '../model';
-import { hasEdgeBefore, type Edge } from './edge';
+import type { DeviceProfile } from '../fit';
+import { LIMITS, matchKey } from '../model';
+import { isEdge, sideAt, sideBefore, type Edge } from './edge';
+import { foldBefore, foldedBuffer, splitsCluster, type Folded } from './fold';
 import type { Range } from './range';
-
-/** What firing needs to know of a shortcut. */
-export interface FiringEntry {
-  readonly id: string;
-  readonly code: string;
-  readonly expansion: string;
-  readonly edge: Edge;
-}
+import { settleRules, type FiringEntry, type RuledList } from './rules';
+import { scanText } from './scan';
+import { byKeyAndAge, byOffer, compare, hashStep, SortedIndex, type Keyed } from './sortedIndex';
 
 /** A code found in a text. */
 export interface Match extends Range {
   readonly entry: FiringEntry;
 }
 
-/** A list made ready for typing: the face behind which the search structure hides. */
-export interface CompiledList {
-  /** Codes that end at `caret` and have an edge before them, longest first. */
-  matchesEndingAt(text: string, caret: number): Match[];
-  /**
-   * The earliest place from which `text`, up to `end`, is the beginning of a code (or a whole
-   * one) and at which a code may stand; -1 if there is none.
-   */
-  liveStart(text: string, end: number): number;
+/** An expansion that could be had by a tap: the stretch it would replace, and whether it is all of a code. */
+export interface Offer extends Range {
+  readonly entry: FiringEntry;
+  readonly isExact: boolean;
 }
 
-// A cluster may be long (an emoji family has 11 units); a window must hold a code's worth of them.
-const WINDOW = LIMITS.codeCodePoints * 2;
-const LONGEST_WALK = 4_096;
+/** What becomes of a list: entries put in or changed, and ids taken out. */
+export interface ListChange {
+  readonly put?: readonly FiringEntry[];
+  readonly remove?: readonly string[];
+}
+
+/** At most this many changes lie over a base before the list should be compiled anew. */
+export const LARGEST_OVERLAY = 1_000;
+
+const NONE = new SortedIndex([]);
 
 /**
- * Compiles a list. Codes are compared cluster by cluster under their match key, so a match never
- * splits a grapheme cluster and a decomposed accent equals a composed one. Of several shortcuts
- * with one match key the oldest fires (ids are UUIDv7 and sort by age).
+ * A list made ready for typing as on one device: an immutable base and a small overlay of changes.
+ * The face behind which the search structures hide; every method is pure.
  *
- * Compiling costs O(n log n) in the number of codes; a look-up costs one map access, and a
- * beginning one binary search, for each cluster before the caret up to the longest code.
+ * A look-up walks back from the caret to the nearest place where no code could go on (white space, if
+ * no code holds any; else the longest code's length) and asks the tables only at places where a code
+ * may begin. Its cost does not depend on the length of the text and hardly on that of the list.
  */
-export function compileList(entries: Iterable<FiringEntry>): CompiledList {
-  const byKey = new Map<string, FiringEntry>();
-  let longest = 0;
-  for (const entry of entries) {
-    const key = matchKey(entry.code);
-    const rival = byKey.get(key);
-    if (!rival || entry.id < rival.id) byKey.set(key, entry);
-    longest = Math.max(longest, clustersOf(entry.code).length);
-  }
-  const keysOf = (edge: Edge) =>
-    [...byKey].flatMap(([key, entry]) => (entry.edge === edge ? [key] : [])).sort();
-  const wordKeys = keysOf('word');
-  const anywhereKeys = keysOf('anywhere');
+export class CompiledList {
+  private constructor(
+    readonly profile: DeviceProfile,
+    /** By edge: entries that need a word's edge, and those that may stand anywhere. */
+    private readonly base: Readonly<Record<Edge, SortedIndex>>,
+    private readonly baseIds: ReadonlyMap<string, Edge>,
+    private readonly hidden: ReadonlySet<string>,
+    private readonly overlay: Readonly<Record<Edge, readonly Keyed[]>>,
+    private readonly longest: number,
+    private readonly hasSpaces: boolean,
+  ) {}
 
-  /** The stretches that end at `end`, shortest first, each with the match key of its text. */
-  function* stretchesEndingAt(text: string, end: number): Generator<{ start: number; key: string }> {
-    if (end === 0 || longest === 0) return;
-    const from = safeWindowStart(text, end);
-    const clusters = clustersOf(text.slice(from, end));
-    let key = '';
-    for (let i = clusters.length - 1; i >= 0 && i >= clusters.length - longest; i -= 1) {
-      const cluster = clusters[i]!;
-      key = matchKey(cluster.text) + key;
-      yield { start: from + cluster.index, key };
+  /** O(n log n) in the number of entries. */
+  static compile(entries: readonly FiringEntry[], profile: DeviceProfile): CompiledList {
+    const held = [...entries, ...builtInOf(profile)].flatMap((entry) => hold(entry, profile));
+    const indexOf = (edge: Edge) => {
+      const items = held.filter(({ entry }) => entry.edge === edge).sort(byKeyAndAge);
+      return items.length > 0 ? new SortedIndex(items) : NONE;
+    };
+    return new CompiledList(
+      profile,
+      { word: indexOf('word'), anywhere: indexOf('anywhere') },
+      new Map(held.map(({ entry }) => [entry.id, entry.edge])),
+      new Set(),
+      { word: [], anywhere: [] },
+      held.reduce((longest, { key }) => Math.max(longest, key.length), 0),
+      held.some(({ key }) => /\s/u.test(key)),
+    );
+  }
+
+  /** How many changes lie over the base; beyond LARGEST_OVERLAY compile anew, in the background. */
+  get overlaySize(): number {
+    return this.hidden.size + this.overlay.word.length + this.overlay.anywhere.length;
+  }
+
+  /** The list after a change. O(overlay), whatever the size of the base. */
+  with({ put = [], remove = [] }: ListChange): CompiledList {
+    const gone = new Set([...remove, ...put.map(({ id }) => id)]);
+    const hidden = new Set(this.hidden);
+    for (const id of gone) if (this.baseIds.has(id)) hidden.add(id);
+    const held = put.flatMap((entry) => hold(entry, this.profile));
+    const layer = (edge: Edge) =>
+      insertSorted(
+        this.overlay[edge].filter(({ entry }) => !gone.has(entry.id)),
+        held.filter(({ entry }) => entry.edge === edge),
+      );
+    return new CompiledList(
+      this.profile,
+      this.base,
+      this.baseIds,
+      hidden,
+      { word: layer('word'), anywhere: layer('anywhere') },
+      held.reduce((longest, { key }) => Math.max(longest, key.length), this.longest),
+      this.hasSpaces || held.some(({ key }) => /\s/u.test(key)),
+    );
+  }
+
+  /** Codes that end at `caret` and have an edge before them: longest first, of equal ones the oldest. */
+  matchesEndingAt(text: string, caret: number): Match[] {
+    const matches: Match[] = [];
+    if (this.longest === 0 || splitsCluster(text, caret)) return matches;
+    const folded = this.foldBefore(text, caret);
+    let hash = 0;
+    for (let from = folded.length - 1; from >= 0; from -= 1) {
+      hash = hashStep(hash, folded.units[from]!);
+      const start = folded.offsets[from]!;
+      if (start < 0) continue;
+      this.gatherEqual('anywhere', folded, from, hash, matches);
+      if (this.isEdgeAt(text, start)) this.gatherEqual('word', folded, from, hash, matches);
+    }
+    return matches.reverse().sort((a, b) => a.start - b.start || compareIds(a, b));
+  }
+
+  /**
+   * The earliest place, at which a code may stand, from which `text` up to `end` is live: the
+   * beginning of a longer code, or the whole of one that still waits for its delimiter. -1: none.
+   */
+  liveStart(text: string, end: number): number {
+    if (this.longest === 0) return -1;
+    const folded = this.foldBefore(text, end);
+    for (let from = 0; from < folded.length; from += 1) {
+      const start = folded.offsets[from]!;
+      if (start < 0) continue;
+      if (this.isLive('anywhere', folded, from)) return start;
+      if (this.isEdgeAt(text, start) && this.isLive('word', folded, from)) return start;
+    }
+    return -1;
+  }
+
+  /**
+   * The best `limit` of the codes that begin with, or equal, what stands before `caret`: whole codes
+   * first, then by use, then the shortest.
+   */
+  offersFor(text: string, caret: number, limit = 8): Offer[] {
+    if (this.longest === 0 || limit <= 0) return [];
+    const folded = this.foldBefore(text, caret);
+    const found: (Keyed & { start: number; isExact: boolean })[] = [];
+    for (let from = 0; from < folded.length; from += 1) {
+      const start = folded.offsets[from]!;
+      if (start < 0) continue;
+      this.gatherOffers('anywhere', folded, from, start, limit, found);
+      if (this.isEdgeAt(text, start)) this.gatherOffers('word', folded, from, start, limit, found);
+    }
+    if (found.length === 0) return [];
+    return found
+      .sort((a, b) => Number(b.isExact) - Number(a.isExact) || byOffer(a, b))
+      .slice(0, limit)
+      .map(({ entry, start, isExact }) => ({ entry, start, end: caret, isExact }));
+  }
+
+  /**
+   * Every place of a whole text at which a code would fire as it is typed: at its end, and where it
+   * fires at a delimiter, followed by one or by the end of the text. Of codes that end at one place
+   * the longest. Offers do not fire. In the order of their ends' starts; linear in the text.
+   */
+  scan(text: string): Match[] {
+    return scanText(text, this.profile, this.entriesByEdge());
+  }
+
+  private foldBefore(text: string, end: number): Folded {
+    foldBefore(text, end, this.longest, !this.hasSpaces, scratch);
+    return scratch;
+  }
+
+  private isEdgeAt(text: string, start: number): boolean {
+    return isEdge(sideBefore(text, start), sideAt(text, start));
+  }
+
+  private gatherEqual(edge: Edge, folded: Folded, from: number, hash: number, into: Match[]): void {
+    const index = this.base[edge];
+    const start = folded.offsets[from]!;
+    const found = index.longest < folded.length - from ? -1 : index.findEqual(folded, from, hash);
+    if (found >= 0) {
+      const { key } = index.items[found]!;
+      for (let at = found; at < index.items.length && index.items[at]!.key === key; at += 1) {
+        const { entry } = index.items[at]!;
+        if (!this.hidden.has(entry.id)) into.push({ start, end: folded.end, entry });
+        // Twins of one key: the first few are enough to settle by capitals which of them fires.
+        if (at - found >= this.hidden.size + MOST_TWINS) break;
+      }
+    }
+    const layer = this.overlay[edge];
+    for (let at = firstFrom(layer, folded, from); at < layer.length; at += 1) {
+      const { key, entry } = layer[at]!;
+      if (key.length !== folded.length - from || compare(key, folded, from) !== 0) break;
+      into.push({ start, end: folded.end, entry });
     }
   }
 
-  return {
-    matchesEndingAt(text, caret) {
-      const matches: Match[] = [];
-      if (splitsCluster(text, caret)) return matches;
-      for (const { start, key } of stretchesEndingAt(text, caret)) {
-        const entry = byKey.get(key);
-        if (entry && hasEdgeBefore(text, start, entry.edge)) {
-          matches.unshift({ start, end: caret, entry });
-        }
-      }
-      return matches;
-    },
-    liveStart(text, end) {
-      let earliest = -1;
-      for (const { start, key } of stretchesEndingAt(text, end)) {
-        const live =
-          isBeginning(anywhereKeys, key) ||
-          (isBeginning(wordKeys, key) && hasEdgeBefore(text, start, 'word'));
-        if (live) earliest = start;
-      }
-      return earliest;
-    },
-  };
+  private isLive(edge: Edge, folded: Folded, from: number): boolean {
+    const length = folded.length - from;
+    const goesOn = ({ key, entry }: Keyed) => key.length > length || entry.fires === 'delimiter';
+    const layer = this.overlay[edge];
+    for (let at = firstFrom(layer, folded, from); at < layer.length; at += 1) {
+      if (compare(layer[at]!.key, folded, from) !== 0) break;
+      if (goesOn(layer[at]!)) return true;
+    }
+    const { items } = this.base[edge];
+    if (!this.base[edge].hasBeginning(folded, from)) return false;
+    const { low, longer, high } = this.base[edge].rangeOf(folded, from);
+    if (this.hidden.size === 0 && high > longer) return true;
+    for (let at = high - 1; at >= low; at -= 1) {
+      if (goesOn(items[at]!) && !this.hidden.has(items[at]!.entry.id)) return true;
+    }
+    return false;
+  }
+
+  private gatherOffers(
+    edge: Edge,
+    folded: Folded,
+    from: number,
+    start: number,
+    limit: number,
+    into: (Keyed & { start: number; isExact: boolean })[],
+  ): void {
+    const length = folded.length - from;
+    const take = ({ key, entry }: Keyed) => {
+      into.push({ key, entry, start, isExact: key.length === length });
+    };
+    const layer = this.overlay[edge];
+    for (let at = firstFrom(layer, folded, from); at < layer.length; at += 1) {
+      if (compare(layer[at]!.key, folded, from) !== 0) break;
+      take(layer[at]!);
+    }
+    const index = this.base[edge];
+    if (!index.hasBeginning(folded, from)) return;
+    const { low, longer, high } = index.rangeOf(folded, from);
+    // Whole codes go before all others, whatever their rank: the best of both.
+    for (const [first, past] of [
+      [low, longer],
+      [longer, high],
+    ] as const) {
+      let more = limit;
+      index.best(first, past, (item) => {
+        if (this.hidden.has(item.entry.id)) return true;
+        take(item);
+        more -= 1;
+        return more > 0;
+      });
+    }
+  }
+
+  private entriesByEdge(): Record<Edge, Keyed[]> {
+    const all = (edge: Edge) =>
+      [
+        ...this.base[edge].items.filter(({ entry }) => !this.hidden.has(entry.id)),
+        ...this.overlay[edge],
+      ].sort(byKeyAndAge);
+    return { word: all('word'), anywhere: all('anywhere') };
+  }
 }
 
-/** Whether one of `sortedKeys` begins with `beginning`. */
-function isBeginning(sortedKeys: readonly string[], beginning: string): boolean {
-  return sortedKeys[lowerBound(sortedKeys, beginning)]?.startsWith(beginning) ?? false;
+const MOST_TWINS = 64;
+// Long enough for the longest code: 160 code points, each at most three folded units.
+const scratch = foldedBuffer(LIMITS.codeCodePoints * 6);
+
+/** The list of one owner, its rules settled, as typed on a device of this profile. */
+export function compile(list: RuledList, profile: DeviceProfile): CompiledList {
+  return CompiledList.compile(settleRules(list), profile);
 }
 
-/** The first index whose key is not less than `key`. */
-function lowerBound(sortedKeys: readonly string[], key: string): number {
+/** An entry as the device holds it, under its match key; nothing if it cannot hold such a code. */
+function hold(entry: FiringEntry, profile: DeviceProfile): Keyed[] {
+  if (!profile.spacesInCodes && /\s/u.test(entry.code)) return [];
+  const key = matchKey(entry.code);
+  if (key === '') return [];
+  return [
+    {
+      key,
+      entry: {
+        ...entry,
+        fires: profile.ways.includes(entry.fires) ? entry.fires : profile.otherwise,
+        edge: profile.edge === 'own' ? entry.edge : profile.edge,
+        capitals: profile.capitals === 'own' ? entry.capitals : profile.capitals,
+        delimiter: profile.keepsDelimiter === 'own' ? entry.delimiter : profile.keepsDelimiter,
+      },
+    },
+  ];
+}
+
+/** The device's own entries. Their ids sort after every UUID: a person's own entry goes first. */
+function builtInOf(profile: DeviceProfile): FiringEntry[] {
+  return profile.builtIn.map(({ code, expansion }, index) => ({
+    id: `~built-in:${index}`,
+    code,
+    expansion,
+    uses: 0,
+    language: 'und',
+    fires: profile.otherwise,
+    edge: 'word',
+    capitals: 'ignore',
+    delimiter: 'keep',
+  }));
+}
+
+function insertSorted(into: Keyed[], added: readonly Keyed[]): Keyed[] {
+  for (const item of added) {
+    let low = 0;
+    let high = into.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (byKeyAndAge(into[middle]!, item) < 0) low = middle + 1;
+      else high = middle;
+    }
+    into.splice(low, 0, item);
+  }
+  return into;
+}
+
+/** The first position of `layer` whose key does not lie before the stretch. */
+function firstFrom(layer: readonly Keyed[], folded: Folded, from: number): number {
   let low = 0;
-  let high = sortedKeys.length;
+  let high = layer.length;
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (sortedKeys[middle]! < key) low = middle + 1;
+    if (compare(layer[middle]!.key, folded, from) < 0) low = middle + 1;
     else high = middle;
   }
   return low;
 }
 
-/** A place at or before the window's far end from which clusters are cut as in the whole text. */
-function safeWindowStart(text: string, end: number): number {
-  let from = Math.max(0, end - WINDOW);
-  const limit = Math.max(0, from - LONGEST_WALK);
-  while (from > limit && text.charCodeAt(from) > 0x7e) from -= 1;
-  return from;
+function compareIds(a: Match, b: Match): number {
+  return a.entry.id < b.entry.id ? -1 : a.entry.id > b.entry.id ? 1 : 0;
 }
 
-const combinesWithPrevious = /^[\p{M}\u200d\ufe0f\u{1f3fb}-\u{1f3ff}]/u;
-
-/** Whether `caret` stands before a character that belongs to the cluster to its left. */
-function splitsCluster(text: string, caret: number): boolean {
-  return caret < text.length && combinesWithPrevious.test(text.slice(caret, caret + 2));
-}

@@ -1,27 +1,37 @@
 import fc from 'fast-check';
 
+import { THIS_APP } from '../fit';
 import {
   applyEdit,
-  compileList,
+  CompiledList,
   isDelimiter,
   startSession,
   TextHistory,
   type,
-  type CompiledList,
+  type FiringEntry,
   type FiringEvent,
   type Input,
   type TypingSession,
 } from '.';
 
+const entryOf = (id: string, code: string, expansion: string, more: Partial<FiringEntry> = {}) => ({
+  id,
+  code,
+  expansion,
+  fires: 'delimiter' as const,
+  edge: 'word' as const,
+  capitals: 'ignore' as const,
+  delimiter: 'keep' as const,
+  uses: 0,
+  language: 'und',
+  ...more,
+});
+
 function listOf(codes: Record<string, string>, anywhere: string[] = []): CompiledList {
-  return compileList(
-    Object.entries(codes).map(([code, expansion], index) => ({
-      id: String(index),
-      code,
-      expansion,
-      edge: anywhere.includes(code) ? 'anywhere' : 'word',
-    })),
+  const entries = Object.entries(codes).map(([code, expansion], index) =>
+    entryOf(String(index), code, expansion, { edge: anywhere.includes(code) ? 'anywhere' : 'word' }),
   );
+  return CompiledList.compile(entries, THIS_APP);
 }
 
 /** A field under test: it shows inputs as a browser would, then applies the edits it is told. */
@@ -152,10 +162,7 @@ describe('of several codes', () => {
     expect(
       typed(
         'W ',
-        compileList([
-          { id: 'b', code: 'w', expansion: 'newer', edge: 'word' },
-          { id: 'a', code: 'W', expansion: 'older', edge: 'word' },
-        ]),
+        CompiledList.compile([entryOf('b', 'w', 'newer'), entryOf('a', 'W', 'older')], THIS_APP),
       ),
     ).toBe('older ');
   });

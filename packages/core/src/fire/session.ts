@@ -1,23 +1,33 @@
-import { isDelimiter } from './delimiter';
-import type { CompiledList, Match } from './list';
+import { expansionFor, fitsCapitals } from './capitals';
+import { delimiterTest } from './delimiter';
+import type { CompiledList, Match, Offer } from './list';
 import { addRange, applyEdit, isWithin, shiftRanges, type Edit, type Range } from './range';
 
 /**
- * A text being typed, as a value. Every function here returns a new one.
+ * A text being typed, as a value. Every function here returns a new one. The rules are told in
+ * docs/firing.md, by the numbers that stand beside them here.
  *
- * `quiet` are the stretches that were not typed (pasted, put in by a firing) or were given back by
- * Backspace: a code inside one does not fire until one of its characters changes.
+ * `quiet` are the stretches that were not typed (pasted, put in by a firing), were given back by
+ * Backspace, or were kept as typed: a code inside one does not fire until one of its characters
+ * changes.
  */
 export interface TypingSession {
   readonly text: string;
   readonly caret: Range;
   readonly quiet: readonly Range[];
-  /** A match whose delimiter may still turn out to be part of a longer code. */
-  readonly waiting: Match | null;
+  /** A match that may still turn out to be the beginning of a longer code. */
+  readonly waiting: Candidate | null;
   /** What one Backspace straight after takes back. */
   readonly lastFiring: Firing | null;
   /** The session as it was before the composition in progress, and the range that it replaces. */
   readonly composition: { before: TypingSession; replaced: Range } | null;
+  /** In a password field nothing fires and nothing is offered. */
+  readonly isSecret: boolean;
+}
+
+/** A match that would fire, and how many characters after it are its delimiter. */
+interface Candidate extends Match {
+  readonly delimiter: number;
 }
 
 interface Firing {
@@ -42,7 +52,11 @@ export type Input =
       caret?: number;
     }
   | { type: 'composition-end' }
-  | { type: 'caret'; caret: Range };
+  | { type: 'caret'; caret: Range }
+  /** An offer was tapped. */
+  | { type: 'take'; offer: Offer }
+  /** Offers were rejected: what stands before the caret stays as typed. */
+  | { type: 'keep'; range: Range };
 
 /** What came of an input, for a line under the page and for use counts. */
 export type FiringEvent =
@@ -56,8 +70,11 @@ export interface Outcome {
   events: FiringEvent[];
 }
 
+/** How often a device that rescans looks again at what it has just put in (rule 8.2). */
+export const MOST_PASSES = 8;
+
 /** A session over `text` with the caret at its end. Text that was there before is not quiet. */
-export function startSession(text = ''): TypingSession {
+export function startSession(text = '', isSecret = false): TypingSession {
   return {
     text,
     caret: { start: text.length, end: text.length },
@@ -65,6 +82,7 @@ export function startSession(text = ''): TypingSession {
     waiting: null,
     lastFiring: null,
     composition: null,
+    isSecret,
   };
 }
 
@@ -78,12 +96,25 @@ export function type(session: TypingSession, input: Input, list: CompiledList): 
       return unchanged(withCaret(session, input.caret));
     case 'composition-end':
       return endComposition(session, list);
+    case 'take':
+      return takeOffer(session, input.offer);
+    case 'keep':
+      return unchanged({ ...session, waiting: null, quiet: addRange(session.quiet, input.range) });
     case 'edit':
       if (input.how === 'composing') return compose(session, input.range, input.text);
       if (input.how === 'typing') return typeText(session, input.range, input.text, list);
       if (input.how === 'backspace') return backspace(session, input.range);
       return replaceQuietly(session, input.range, input.text, input.caret);
   }
+}
+
+/** The best offers for what stands before the caret, but for what is to stay as typed (rules 6). */
+export function offersOf(session: TypingSession, list: CompiledList, limit = 8): Offer[] {
+  if (session.isSecret || session.composition || !list.profile.ways.includes('offer')) return [];
+  if (session.caret.start !== session.caret.end) return [];
+  return list
+    .offersFor(session.text, session.caret.start, limit)
+    .filter((offer) => !isWithin(session.quiet, offer));
 }
 
 function unchanged(session: TypingSession): Outcome {
@@ -100,6 +131,7 @@ function withReplaced(session: TypingSession, range: Range, text: string): Typin
     waiting: null,
     lastFiring: null,
     composition: null,
+    isSecret: session.isSecret,
   };
 }
 
@@ -163,66 +195,127 @@ function typeCharacter(
   list: CompiledList,
 ): TypedCharacter {
   const typed = withReplaced(session, range, character);
+  if (session.isSecret) return { session: typed, firedFrom: null, events: [] };
   const waited = range.start === range.end ? session.waiting : null;
-  const ended = isDelimiter(character) ? longestTyped(typed, range.start, list) : null;
-  const match = longer(ended, waited);
+  const match = longer(candidate(typed, range.start, character, list), waited);
   if (!match) return { session: typed, firedFrom: null, events: [] };
 
-  const live = list.liveStart(typed.text, typed.caret.start);
-  if (live !== -1 && live <= match.start) {
-    return { session: { ...typed, waiting: match }, firedFrom: null, events: [] };
+  // Rule 4: what may go on to a longer code waits for it, if the device does.
+  if (list.profile.prefix === 'wait') {
+    const live = list.liveStart(typed.text, typed.caret.start);
+    if (live !== -1 && live <= match.start) {
+      return { session: { ...typed, waiting: match }, firedFrom: null, events: [] };
+    }
   }
-  return {
-    session: fire(typed, match),
-    firedFrom: match.start,
-    events: [
-      {
-        type: 'fired',
-        id: match.entry.id,
-        typed: typed.text.slice(match.start, match.end),
-        expansion: match.entry.expansion,
-      },
-    ],
-  };
+  const events: FiringEvent[] = [];
+  let fired = fire(typed, match, events);
+  for (let pass = 1; list.profile.rescans && pass < MOST_PASSES; pass += 1) {
+    const again = rescan(fired, match.start, list);
+    if (!again) break;
+    const next = fire(fired, again, events);
+    // One Backspace still takes back everything since the typing.
+    fired = { ...next, lastFiring: { ...fired.lastFiring!, end: next.caret.start } };
+  }
+  return { session: fired, firedFrom: match.start, events };
 }
 
-/** The longest code that ends at `end` and is not quiet. */
-function longestTyped(session: TypingSession, end: number, list: CompiledList): Match | null {
-  const matches = list.matchesEndingAt(session.text, end);
-  return matches.find((match) => !isWithin(session.quiet, match)) ?? null;
+/** What the character just typed, which begins at `at`, would fire: by rules 1 to 3. */
+function candidate(
+  session: TypingSession,
+  at: number,
+  character: string,
+  list: CompiledList,
+): Candidate | null {
+  const instant = firing(session, session.caret.start, 'instant', 0, list);
+  const isEnd = delimiterTest(list.profile.delimiters)(character);
+  const ended = isEnd ? firing(session, at, 'delimiter', character.length, list) : null;
+  return longer(instant, ended);
 }
 
-/** Of a match that just ended and one that has waited, the one that took in more. */
-function longer(ended: Match | null, waited: Match | null): Match | null {
-  if (!ended || !waited) return ended ?? waited;
-  return ended.start <= waited.start ? ended : waited;
+/** The longest code of this way that ends at `end`, is typed as its capitals ask, and is not quiet. */
+function firing(
+  session: TypingSession,
+  end: number,
+  way: 'instant' | 'delimiter',
+  delimiter: number,
+  list: CompiledList,
+): Candidate | null {
+  const match = list
+    .matchesEndingAt(session.text, end)
+    .find(
+      (found) =>
+        found.entry.fires === way &&
+        fitsCapitals(found.entry, session.text.slice(found.start, found.end)) &&
+        !isWithin(session.quiet, found),
+    );
+  return match ? { ...match, delimiter } : null;
 }
 
-/** Puts the expansion of `match` in its place and keeps what was typed after it. */
-function fire(session: TypingSession, match: Match): TypingSession {
-  const { expansion, id } = match.entry;
+/** Of two matches the one that took in more; of equal beginnings the one that ended later. */
+function longer(a: Candidate | null, b: Candidate | null): Candidate | null {
+  if (!a || !b) return a ?? b;
+  if (a.start !== b.start) return a.start < b.start ? a : b;
+  return a.end >= b.end ? a : b;
+}
+
+/** Puts the expansion of `match` in its place and keeps what was typed after it (rules 5, 7). */
+function fire(session: TypingSession, match: Candidate, events: FiringEvent[]): TypingSession {
+  const { entry, start } = match;
   const caret = session.caret.start;
-  const next = withReplaced(session, match, expansion);
-  const after = caret + expansion.length - (match.end - match.start);
+  const code = session.text.slice(start, match.end);
+  const expansion = expansionFor(entry, code);
+  const dropped = entry.delimiter === 'drop' ? match.delimiter : 0;
+  const replaced = { start, end: match.end + dropped };
+  const next = withReplaced(session, replaced, expansion);
+  const after = caret + expansion.length - (replaced.end - start);
+  events.push({ type: 'fired', id: entry.id, typed: code, expansion });
   return {
     ...next,
     caret: { start: after, end: after },
-    quiet: addRange(next.quiet, { start: match.start, end: match.start + expansion.length }),
+    quiet: addRange(next.quiet, { start, end: start + expansion.length }),
     lastFiring: {
-      id,
-      typed: session.text.slice(match.start, caret),
-      codeLength: match.end - match.start,
-      start: match.start,
+      id: entry.id,
+      typed: session.text.slice(start, caret),
+      codeLength: match.end - start,
+      start,
       end: after,
     },
   };
+}
+
+/** A code at the end of what was just put in, on a device that looks there again (rule 8.2). */
+function rescan(session: TypingSession, start: number, list: CompiledList): Candidate | null {
+  const inserted = session.quiet.find((range) => range.start <= start && range.end > start);
+  if (!inserted) return null;
+  const loud = { ...session, quiet: session.quiet.filter((range) => range !== inserted) };
+  const end = inserted.end;
+  const next = session.text.slice(end, session.caret.start);
+  const isEnd = next !== '' && delimiterTest(list.profile.delimiters)(Array.from(next)[0]!);
+  const delimiter = isEnd ? Array.from(next)[0]!.length : 0;
+  const ended = isEnd ? firing(loud, end, 'delimiter', delimiter, list) : null;
+  const match = longer(firing(loud, end, 'instant', 0, list), ended);
+  return match && match.start >= start ? match : null;
+}
+
+// ── offers ──────────────────────────────────────────────────────────────────────────────────
+
+/** The offer takes the place of what it was offered for; one Backspace gives that back. */
+function takeOffer(session: TypingSession, offer: Offer): Outcome {
+  const events: FiringEvent[] = [];
+  const next = fire(session, { ...offer, delimiter: 0 }, events);
+  const edit: Edit = {
+    range: { start: offer.start, end: offer.end },
+    replacement: next.text.slice(offer.start, next.caret.start),
+    caret: next.caret.start,
+  };
+  return { session: next, edit, events };
 }
 
 // ── taking back ─────────────────────────────────────────────────────────────────────────────
 
 /**
  * Backspace has deleted `range`. Straight after a firing it means "not that": the stretch from
- * the code to the caret comes back as it was typed, and the code in it stays quiet.
+ * the code to the caret comes back as it was typed, and the code in it stays quiet (rule 7).
  */
 function backspace(session: TypingSession, range: Range): Outcome {
   const firing = session.lastFiring;

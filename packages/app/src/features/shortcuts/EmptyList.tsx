@@ -45,7 +45,7 @@ export function NothingFound({ query, onClear }: { query: string; onClear: () =>
 }
 
 const styles = StyleSheet.create({
-  page: { padding: 24, gap: 16, maxWidth: 520 },
+  page: { padding: 16, gap: 16, maxWidth: 520 },
   text: { fontSize: 17, lineHeight: 25 },
   sample: { borderTopWidth: 1, borderBottomWidth: 1, paddingVertical: 16, gap: 8 },
   button: { alignSelf: 'flex-start' },

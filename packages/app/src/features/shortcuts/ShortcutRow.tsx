@@ -22,7 +22,7 @@ interface ShortcutRowProps {
 export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen }: ShortcutRowProps) {
   const palette = usePalette();
   const router = useRouter();
-  const { id, code, content } = shortcut;
+  const { id, code, content, kind } = shortcut;
   const isLong = countClusters(code) > LONGEST_BESIDE;
   return (
     <View style={[styles.row, isOpen && { backgroundColor: palette.surface }]}>
@@ -36,7 +36,11 @@ export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen }: Short
         <View style={isLong ? null : styles.code}>
           <CodePlate code={code} />
         </View>
-        <Text variant="bodyMedium" numberOfLines={2} style={styles.expansion}>
+        <Text
+          variant="bodyMedium"
+          numberOfLines={2}
+          style={[styles.expansion, kind === 'symbol' && styles.symbol]}
+        >
           {content.expansion.trim().replace(/\s*\n\s*/g, ' ↵ ')}
         </Text>
       </Pressable>
@@ -46,6 +50,7 @@ export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen }: Short
 });
 
 const styles = StyleSheet.create({
+  symbol: { fontSize: 21, lineHeight: 26 },
   row: { flexDirection: 'row', alignItems: 'center', paddingLeft: 16, paddingRight: 6 },
   pair: {
     flex: 1,

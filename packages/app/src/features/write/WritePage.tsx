@@ -1,4 +1,5 @@
-import { compileList, type FiringEvent } from '@yellow-latch/core/fire';
+import { compile, type FiringEvent } from '@yellow-latch/core/fire';
+import { THIS_APP } from '@yellow-latch/core/fit';
 import { countClusters } from '@yellow-latch/core/model';
 import { useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -18,25 +19,14 @@ export function WritePage() {
   const palette = usePalette();
   const isWide = useIsWide();
   const notify = useNotice();
-  const { shortcuts } = useList();
+  const { shortcuts, sets } = useList();
   const draft = useDraft();
   const pad = useRef<WritePadHandle>(null);
   const text = useRef('');
   const [length, setLength] = useState<number | null>(null);
   const [event, setEvent] = useState<FiringEvent | null>(null);
   const [can, setCan] = useState({ undo: false, redo: false });
-  const list = useMemo(
-    () =>
-      compileList(
-        shortcuts.map(({ id, code, content, kind }) => ({
-          id,
-          code,
-          expansion: content.expansion,
-          edge: kind === 'symbol' ? 'anywhere' : 'word',
-        })),
-      ),
-    [shortcuts],
-  );
+  const list = useMemo(() => compile({ shortcuts, sets }, THIS_APP), [shortcuts, sets]);
   const sample = shortcuts.find(({ kind }) => kind === 'message')?.code ?? shortcuts[0]?.code;
 
   if (draft.text === null) return null;

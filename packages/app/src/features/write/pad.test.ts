@@ -1,11 +1,20 @@
-import { compileList, type FiringEvent } from '@yellow-latch/core/fire';
+import { compile, type FiringEvent } from '@yellow-latch/core/fire';
+import { THIS_APP } from '@yellow-latch/core/fit';
 
 import { Pad } from './pad';
 
-const list = compileList([
-  { id: '1', code: ';ten', expansion: 'I am ten minutes away.', edge: 'word' },
-  { id: '2', code: 'fam', expansion: '👩‍👩‍👧', edge: 'word' },
-]);
+const shortcut = (code: string, expansion: string, index: number) => ({
+  id: String(index + 1),
+  code,
+  content: { expansion, template: false, format: 'plain' as const },
+  kind: 'message' as const,
+  setId: null,
+});
+const shortcuts = [
+  [';ten', 'I am ten minutes away.'],
+  ['fam', '👩‍👩‍👧'],
+].map(([code, expansion], index) => shortcut(code!, expansion!, index));
+const list = compile({ shortcuts, sets: [] }, THIS_APP);
 
 /** A text area in which a browser types: it changes the value, then tells what it did. */
 function field(text = '') {

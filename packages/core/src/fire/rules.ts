@@ -1,0 +1,69 @@
+import type { Shortcut, ShortcutSet } from '../model';
+import type { Edge } from './edge';
+
+/** How a code becomes its expansion. */
+export type Way = 'delimiter' | 'instant' | 'offer';
+
+/** What the typed capitals mean: nothing, must be as in the code, or go over to the expansion. */
+export type Capitals = 'ignore' | 'match' | 'follow';
+
+/** The rules by which one shortcut fires. */
+export interface FiringRules {
+  readonly fires: Way;
+  readonly edge: Edge;
+  readonly capitals: Capitals;
+  /** What becomes of the delimiter that ended the code. */
+  readonly delimiter: 'keep' | 'drop';
+}
+
+/** What firing needs to know of a shortcut, its rules settled. */
+export interface FiringEntry extends FiringRules {
+  readonly id: string;
+  readonly code: string;
+  readonly expansion: string;
+  /** How often it was used, as of the day the list was compiled; offers go by it. */
+  readonly uses: number;
+  /** BCP 47; how letters are raised where capitals follow. */
+  readonly language: string;
+}
+
+/** The rules asked for somewhere: what is missing is inherited. */
+export type AskedRules = Partial<FiringRules>;
+
+/** What rules are settled from: the list's own, each set's, and each shortcut's. */
+export interface RuledList {
+  readonly rules?: AskedRules;
+  readonly language?: string;
+  readonly sets: readonly (Pick<ShortcutSet, 'id'> & { rules?: AskedRules })[];
+  readonly shortcuts: readonly (Pick<Shortcut, 'id' | 'code' | 'content' | 'kind' | 'setId'> & {
+    rules?: AskedRules;
+    uses?: number;
+  })[];
+}
+
+const DEFAULTS: FiringRules = {
+  fires: 'delimiter',
+  edge: 'word',
+  capitals: 'ignore',
+  delimiter: 'keep',
+};
+
+/**
+ * Every shortcut with its rules settled: of shortcut, set and list the nearest that asks for
+ * something decides; a symbol may stand anywhere unless someone asks otherwise.
+ */
+export function settleRules(list: RuledList): FiringEntry[] {
+  const ofSet = new Map(list.sets.map(({ id, rules }) => [id, rules]));
+  const language = list.language ?? 'und';
+  return list.shortcuts.map(({ id, code, content, kind, setId, rules, uses = 0 }) => {
+    const ofKind: AskedRules = kind === 'symbol' ? { edge: 'anywhere' } : {};
+    const settled = {
+      ...DEFAULTS,
+      ...ofKind,
+      ...list.rules,
+      ...(setId === null ? undefined : ofSet.get(setId)),
+      ...rules,
+    };
+    return { id, code, expansion: content.expansion, uses, language, ...settled };
+  });
+}

@@ -29,11 +29,13 @@ export {
   type RuledList,
   type Way,
 } from './rules';
+export { keysOf, simulate, type Keystroke, type Simulation, type TraceLine } from './simulate';
 export {
   MOST_PASSES,
   offersOf,
   startSession,
   type,
+  type FiredBy,
   type FiringEvent,
   type Input,
   type Outcome,

@@ -1,6 +1,6 @@
 import type { DeviceProfile } from '../fit';
 import { LIMITS, matchKey } from '../model';
-import { isEdge, sideAt, sideBefore, type Edge } from './edge';
+import { hasEdgeBefore, type Edge } from './edge';
 import { foldBefore, foldedBuffer, splitsCluster, type Folded } from './fold';
 import type { Range } from './range';
 import { settleRules, type FiringEntry, type RuledList } from './rules';
@@ -96,6 +96,11 @@ export class CompiledList {
 
   /** Codes that end at `caret` and have an edge before them: longest first, of equal ones the oldest. */
   matchesEndingAt(text: string, caret: number): Match[] {
+    return this.codesEndingAt(text, caret, false);
+  }
+
+  /** As `matchesEndingAt`; with `edgeless` also those that fail for want of an edge, to explain it. */
+  codesEndingAt(text: string, caret: number, edgeless: boolean): Match[] {
     const matches: Match[] = [];
     if (this.longest === 0 || splitsCluster(text, caret)) return matches;
     const folded = this.foldBefore(text, caret);
@@ -105,7 +110,9 @@ export class CompiledList {
       const start = folded.offsets[from]!;
       if (start < 0) continue;
       this.gatherEqual('anywhere', folded, from, hash, matches);
-      if (this.isEdgeAt(text, start)) this.gatherEqual('word', folded, from, hash, matches);
+      if (edgeless || hasEdgeBefore(text, start, 'word')) {
+        this.gatherEqual('word', folded, from, hash, matches);
+      }
     }
     return matches.reverse().sort((a, b) => a.start - b.start || compareIds(a, b));
   }
@@ -121,7 +128,7 @@ export class CompiledList {
       const start = folded.offsets[from]!;
       if (start < 0) continue;
       if (this.isLive('anywhere', folded, from)) return start;
-      if (this.isEdgeAt(text, start) && this.isLive('word', folded, from)) return start;
+      if (hasEdgeBefore(text, start, 'word') && this.isLive('word', folded, from)) return start;
     }
     return -1;
   }
@@ -138,7 +145,7 @@ export class CompiledList {
       const start = folded.offsets[from]!;
       if (start < 0) continue;
       this.gatherOffers('anywhere', folded, from, start, limit, found);
-      if (this.isEdgeAt(text, start)) this.gatherOffers('word', folded, from, start, limit, found);
+      if (hasEdgeBefore(text, start, 'word')) this.gatherOffers('word', folded, from, start, limit, found);
     }
     if (found.length === 0) return [];
     return found
@@ -159,10 +166,6 @@ export class CompiledList {
   private foldBefore(text: string, end: number): Folded {
     foldBefore(text, end, this.longest, !this.hasSpaces, scratch);
     return scratch;
-  }
-
-  private isEdgeAt(text: string, start: number): boolean {
-    return isEdge(sideBefore(text, start), sideAt(text, start));
   }
 
   private gatherEqual(edge: Edge, folded: Folded, from: number, hash: number, into: Match[]): void {

@@ -1,7 +1,7 @@
 import type { DeviceProfile } from '../fit';
 import { fitsCapitals } from './capitals';
 import { delimiterTest } from './delimiter';
-import { isEdge, sideAt, sideBefore, type Edge } from './edge';
+import { hasEdgeBefore, type Edge } from './edge';
 import { foldAll, type Folded } from './fold';
 import type { Match } from './list';
 import type { Keyed } from './sortedIndex';
@@ -130,10 +130,10 @@ function walk(
   for (let from = 0; from < length; from += 1) {
     const start = offsets[from]!;
     if (start < 0) continue;
-    if (edge === 'word' && !isEdge(sideBefore(text, start), sideAt(text, start))) continue;
     const first = units[from]!;
     const second = from + 1 < length ? units[from + 1]! : 0;
     if (first < 128 && second < 128 && !tree.mayBegin(first, second)) continue;
+    if (!hasEdgeBefore(text, start, edge)) continue;
     let node = 0;
     for (let at = from; at < length; at += 1) {
       node = tree.step(node, units[at]!);

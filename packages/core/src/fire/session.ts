@@ -38,6 +38,8 @@ interface Firing {
   /** The same stretch after the firing. */
   readonly start: number;
   readonly end: number;
+  /** Where what was put in ends: at `end`, or before the delimiter and what came after. */
+  readonly insertedEnd: number;
 }
 
 /** Something a person did, told after the field has shown it. */
@@ -58,9 +60,12 @@ export type Input =
   /** Offers were rejected: what stands before the caret stays as typed. */
   | { type: 'keep'; range: Range };
 
+/** What made a shortcut fire. */
+export type FiredBy = 'delimiter' | 'instant' | 'waiting' | 'rescan' | 'offer';
+
 /** What came of an input, for a line under the page and for use counts. */
 export type FiringEvent =
-  | { type: 'fired'; id: string; typed: string; expansion: string }
+  | { type: 'fired'; by: FiredBy; id: string; typed: string; expansion: string }
   | { type: 'taken-back'; id: string; typed: string };
 
 export interface Outcome {
@@ -208,13 +213,15 @@ function typeCharacter(
     }
   }
   const events: FiringEvent[] = [];
-  let fired = fire(typed, match, events);
+  const by = match === waited ? 'waiting' : match.delimiter > 0 ? 'delimiter' : 'instant';
+  let fired = fire(typed, match, by, events);
   for (let pass = 1; list.profile.rescans && pass < MOST_PASSES; pass += 1) {
     const again = rescan(fired, match.start, list);
     if (!again) break;
-    const next = fire(fired, again, events);
+    const next = fire(fired, again, 'rescan', events);
     // One Backspace still takes back everything since the typing.
-    fired = { ...next, lastFiring: { ...fired.lastFiring!, end: next.caret.start } };
+    const { start, typed: keys, codeLength } = fired.lastFiring!;
+    fired = { ...next, lastFiring: { ...next.lastFiring!, start, typed: keys, codeLength } };
   }
   return { session: fired, firedFrom: match.start, events };
 }
@@ -232,13 +239,17 @@ function candidate(
   return longer(instant, ended);
 }
 
-/** The longest code of this way that ends at `end`, is typed as its capitals ask, and is not quiet. */
+/**
+ * The longest code of this way that ends at `end`, is typed as its capitals ask, and is not quiet
+ * (from `loudFrom` on nothing is).
+ */
 function firing(
   session: TypingSession,
   end: number,
   way: 'instant' | 'delimiter',
   delimiter: number,
   list: CompiledList,
+  loudFrom = Infinity,
 ): Candidate | null {
   const match = list
     .matchesEndingAt(session.text, end)
@@ -246,7 +257,7 @@ function firing(
       (found) =>
         found.entry.fires === way &&
         fitsCapitals(found.entry, session.text.slice(found.start, found.end)) &&
-        !isWithin(session.quiet, found),
+        (found.start >= loudFrom || !isWithin(session.quiet, found)),
     );
   return match ? { ...match, delimiter } : null;
 }
@@ -259,7 +270,12 @@ function longer(a: Candidate | null, b: Candidate | null): Candidate | null {
 }
 
 /** Puts the expansion of `match` in its place and keeps what was typed after it (rules 5, 7). */
-function fire(session: TypingSession, match: Candidate, events: FiringEvent[]): TypingSession {
+function fire(
+  session: TypingSession,
+  match: Candidate,
+  by: FiredBy,
+  events: FiringEvent[],
+): TypingSession {
   const { entry, start } = match;
   const caret = session.caret.start;
   const code = session.text.slice(start, match.end);
@@ -268,7 +284,7 @@ function fire(session: TypingSession, match: Candidate, events: FiringEvent[]): 
   const replaced = { start, end: match.end + dropped };
   const next = withReplaced(session, replaced, expansion);
   const after = caret + expansion.length - (replaced.end - start);
-  events.push({ type: 'fired', id: entry.id, typed: code, expansion });
+  events.push({ type: 'fired', by, id: entry.id, typed: code, expansion });
   return {
     ...next,
     caret: { start: after, end: after },
@@ -279,21 +295,18 @@ function fire(session: TypingSession, match: Candidate, events: FiringEvent[]): 
       codeLength: match.end - start,
       start,
       end: after,
+      insertedEnd: start + expansion.length,
     },
   };
 }
 
 /** A code at the end of what was just put in, on a device that looks there again (rule 8.2). */
 function rescan(session: TypingSession, start: number, list: CompiledList): Candidate | null {
-  const inserted = session.quiet.find((range) => range.start <= start && range.end > start);
-  if (!inserted) return null;
-  const loud = { ...session, quiet: session.quiet.filter((range) => range !== inserted) };
-  const end = inserted.end;
-  const next = session.text.slice(end, session.caret.start);
-  const isEnd = next !== '' && delimiterTest(list.profile.delimiters)(Array.from(next)[0]!);
-  const delimiter = isEnd ? Array.from(next)[0]!.length : 0;
-  const ended = isEnd ? firing(loud, end, 'delimiter', delimiter, list) : null;
-  const match = longer(firing(loud, end, 'instant', 0, list), ended);
+  const end = session.lastFiring!.insertedEnd;
+  const next = Array.from(session.text.slice(end, session.caret.start))[0] ?? '';
+  const isEnd = next !== '' && delimiterTest(list.profile.delimiters)(next);
+  const ended = isEnd ? firing(session, end, 'delimiter', next.length, list, start) : null;
+  const match = longer(firing(session, end, 'instant', 0, list, start), ended);
   return match && match.start >= start ? match : null;
 }
 
@@ -302,7 +315,7 @@ function rescan(session: TypingSession, start: number, list: CompiledList): Cand
 /** The offer takes the place of what it was offered for; one Backspace gives that back. */
 function takeOffer(session: TypingSession, offer: Offer): Outcome {
   const events: FiringEvent[] = [];
-  const next = fire(session, { ...offer, delimiter: 0 }, events);
+  const next = fire(session, { ...offer, delimiter: 0 }, 'offer', events);
   const edit: Edit = {
     range: { start: offer.start, end: offer.end },
     replacement: next.text.slice(offer.start, next.caret.start),

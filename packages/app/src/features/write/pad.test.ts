@@ -69,7 +69,7 @@ test('fires in place and puts the caret after the delimiter', () => {
   type('so ;ten.');
   expect(area.value).toBe('so I am ten minutes away..');
   expect(area.selectionStart).toBe(area.value.length);
-  expect(events).toEqual([{ type: 'fired', id: '1', typed: ';ten', expansion: 'I am ten minutes away.' }]);
+  expect(events).toEqual([{ type: 'fired', by: 'delimiter', id: '1', typed: ';ten', expansion: 'I am ten minutes away.' }]);
 });
 
 test('fires in the middle of a text, beside equal characters', () => {

@@ -1,0 +1,46 @@
+/** What a device changes in what is typed, before it looks for codes. Common practice, no source. */
+import type { DeviceProfile } from '../fit';
+
+export type DeviceRule =
+  | 'device-capital'
+  | 'device-quote'
+  | 'device-dash'
+  | 'device-dots'
+  | 'device-stop';
+
+/** Instead of the character typed: so many characters before the caret go, and this is typed. */
+export interface DeviceText {
+  readonly rule: DeviceRule;
+  readonly replaces: number;
+  readonly text: string;
+}
+
+const SENTENCE_START = /(^|\n|[.!?]["')\]\u201d\u2019]*\s+)$/u;
+const OPENS_QUOTE = /(^|[\s([{\u201c\u2018])$/u;
+const AFTER_WORD = /[\p{L}\p{N}\p{M})\]"'\u201d\u2019]$/u;
+
+/** What the device makes of `character` typed after `before`; null: it leaves it as it is. */
+export function deviceText(
+  before: string,
+  character: string,
+  profile: DeviceProfile,
+): DeviceText | null {
+  if (profile.sentenceCapitals && /^\p{Ll}$/u.test(character) && SENTENCE_START.test(before)) {
+    return { rule: 'device-capital', replaces: 0, text: character.toLocaleUpperCase('en') };
+  }
+  if (profile.smartQuotes && (character === '"' || character === "'")) {
+    const opens = OPENS_QUOTE.test(before);
+    const text = character === '"' ? (opens ? '\u201c' : '\u201d') : opens ? '\u2018' : '\u2019';
+    return { rule: 'device-quote', replaces: 0, text };
+  }
+  if (profile.smartDashes && character === '-' && /(^|[^-])-$/u.test(before)) {
+    return { rule: 'device-dash', replaces: 1, text: '\u2014' };
+  }
+  if (profile.smartDots && character === '.' && /(^|[^.])\.\.$/u.test(before)) {
+    return { rule: 'device-dots', replaces: 2, text: '\u2026' };
+  }
+  if (profile.doubleSpaceStop && character === ' ' && before.endsWith(' ')) {
+    if (AFTER_WORD.test(before.slice(0, -1))) return { rule: 'device-stop', replaces: 1, text: '. ' };
+  }
+  return null;
+}

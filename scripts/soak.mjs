@@ -1,0 +1,13 @@
+// `npm run soak`: the long runs of which the tests take a seeded tenth.
+import { Tally } from './checks.mjs';
+import { fail, installPackages } from './steps.mjs';
+
+try {
+  await installPackages();
+  process.env.YELLOW_LATCH_SOAK = '1';
+  const tally = new Tally();
+  await tally.jest('Firing against a plain reading of its rules', ['--selectProjects', 'core', '--', 'naive']);
+  tally.end();
+} catch (error) {
+  fail(error);
+}

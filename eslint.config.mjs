@@ -3,7 +3,7 @@ import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/dist/', 'e2e/.shots.cjs', '**/node_modules/', '.cache/', 'data/', 'packages/server/migrations/'] },
+  { ignores: ['**/dist/', 'e2e/.shots.cjs', 'bench/.bench.cjs', '**/node_modules/', '.cache/', 'data/', 'packages/server/migrations/'] },
   {
     files: ['**/*.ts', '**/*.tsx'],
     extends: [...tseslint.configs.recommendedTypeChecked],

@@ -67,6 +67,8 @@ export async function installBrowser() {
   if (!existsSync('/usr/share/fonts/truetype/noto/NotoSansDevanagari-Regular.ttf')) {
     missing.push('fonts-noto-core');
   }
+  // The Unicode Consortium's own test data, which the unit tests run.
+  if (!existsSync('/usr/share/unicode/CaseFolding.txt')) missing.push('unicode-data');
   if (missing.length > 0) await installFromDebian(missing);
 }
 

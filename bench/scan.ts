@@ -1,7 +1,6 @@
 import { AhoCorasick as Monyone } from '@monyone/aho-corasick';
 import Classic from 'ahocorasick';
 import Modern from 'modern-ahocorasick';
-import Fast from 'modern-ahocorasick/fast';
 
 import { CompiledList, hasEdgeBefore, isDelimiter, type FiringEntry } from '../packages/core/src/fire';
 import { THIS_APP } from '../packages/core/src/fit';
@@ -43,14 +42,14 @@ function tally(text: string) {
 }
 
 export function scan(): Figure[] {
-  const text = brownText(500_000, __filename);
+  const text = brownText(2_000_000, __filename);
   const entries = listFor(text);
   const keys = entries.map(({ code }) => code.toLowerCase());
   const list = CompiledList.compile(entries, THIS_APP);
   const results: string[] = [];
   const peers: [string, () => string][] = [
     ['modern-ahocorasick', peerOf(new Modern(keys), text)],
-    ['modern-ahocorasick/fast', peerOf(new Fast(keys), text)],
+    // Its double-array backend needs 1.6 s for the first 50,000 characters alone: left out.
     [
       '@monyone/aho-corasick',
       (() => {
@@ -103,7 +102,7 @@ export function scan(): Figure[] {
 function peerOf(automaton: Modern, text: string): () => string {
   return () => {
     const found = tally(text);
-    for (const { start, end } of automaton.iterate(text.toLowerCase(), { strategy: 'all' })) found.meet(start, end);
+    for (const { start, end } of automaton.search(text.toLowerCase(), { strategy: 'all' })) found.meet(start, end);
     return found.result();
   };
 }

@@ -7,8 +7,14 @@
 const DELIMITER =
   /^[\p{White_Space}\p{Terminal_Punctuation}\p{Close_Punctuation}\p{Final_Punctuation}"\u2026\u2013\u2014]$/u;
 
+const OF_ASCII = Uint8Array.from({ length: 128 }, (_, unit) =>
+  DELIMITER.test(String.fromCharCode(unit)) ? 1 : 0,
+);
+
 /** Whether `character` (one code point) ends a code. A typographic apostrophe does not. */
 export function isDelimiter(character: string): boolean {
+  const unit = character.charCodeAt(0);
+  if (unit < 128) return OF_ASCII[unit] === 1;
   return character !== '\u2019' && DELIMITER.test(character);
 }
 

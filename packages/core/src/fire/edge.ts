@@ -24,6 +24,13 @@ function judge(character: string): Side {
   return WORD_CHARACTER.test(character) ? WORD : OTHER;
 }
 
+/** Whether the ASCII characters around `index` are both of a word: the quick no of a whole scan. */
+export function isInsideAsciiWord(text: string, index: number): boolean {
+  const before = text.charCodeAt(index - 1);
+  const first = text.charCodeAt(index);
+  return before < 128 && first < 128 && OF_ASCII[before] === WORD && OF_ASCII[first] === WORD;
+}
+
 /** What the code point that begins at `index` is. */
 function sideAt(text: string, index: number): Side {
   const unit = text.charCodeAt(index);

@@ -4,7 +4,7 @@ import { hasEdgeBefore, type Edge } from './edge';
 import { foldBefore, foldedBuffer, splitsCluster, type Folded } from './fold';
 import type { Range } from './range';
 import { settleRules, type FiringEntry, type RuledList } from './rules';
-import { scanText } from './scan';
+import { makeScanner, scanText, type Scanner } from './scan';
 import { byKeyAndAge, byOffer, compare, hashStep, SortedIndex, type Keyed } from './sortedIndex';
 
 /** A code found in a text. */
@@ -29,6 +29,19 @@ export const LARGEST_OVERLAY = 1_000;
 
 const NONE = new SortedIndex([]);
 
+/** A code that goes on from what stands before the caret. */
+interface Found extends Keyed {
+  start: number;
+  isExact: boolean;
+}
+
+/** The ids of a base, gathered when a first change asks for them. */
+function idsOf(base: Readonly<Record<Edge, SortedIndex>>): () => ReadonlySet<string> {
+  let ids: Set<string> | null = null;
+  return () =>
+    (ids ??= new Set([...base.word.entries, ...base.anywhere.entries].map(({ id }) => id)));
+}
+
 /**
  * A list made ready for typing as on one device: an immutable base and a small overlay of changes.
  * The face behind which the search structures hide; every method is pure.
@@ -38,11 +51,14 @@ const NONE = new SortedIndex([]);
  * may begin. Its cost does not depend on the length of the text and hardly on that of the list.
  */
 export class CompiledList {
+  /** Made when a first text is scanned; the list itself never changes. */
+  private scanner: Scanner | null = null;
+
   private constructor(
     readonly profile: DeviceProfile,
     /** By edge: entries that need a word's edge, and those that may stand anywhere. */
     private readonly base: Readonly<Record<Edge, SortedIndex>>,
-    private readonly baseIds: ReadonlyMap<string, Edge>,
+    private readonly baseIds: () => ReadonlySet<string>,
     private readonly hidden: ReadonlySet<string>,
     private readonly overlay: Readonly<Record<Edge, readonly Keyed[]>>,
     private readonly longest: number,
@@ -56,10 +72,11 @@ export class CompiledList {
       const items = held.filter(({ entry }) => entry.edge === edge).sort(byKeyAndAge);
       return items.length > 0 ? new SortedIndex(items) : NONE;
     };
+    const base = { word: indexOf('word'), anywhere: indexOf('anywhere') };
     return new CompiledList(
       profile,
-      { word: indexOf('word'), anywhere: indexOf('anywhere') },
-      new Map(held.map(({ entry }) => [entry.id, entry.edge])),
+      base,
+      idsOf(base),
       new Set(),
       { word: [], anywhere: [] },
       held.reduce((longest, { key }) => Math.max(longest, key.length), 0),
@@ -76,7 +93,7 @@ export class CompiledList {
   with({ put = [], remove = [] }: ListChange): CompiledList {
     const gone = new Set([...remove, ...put.map(({ id }) => id)]);
     const hidden = new Set(this.hidden);
-    for (const id of gone) if (this.baseIds.has(id)) hidden.add(id);
+    for (const id of gone) if (this.baseIds().has(id)) hidden.add(id);
     const held = put.flatMap((entry) => hold(entry, this.profile));
     const layer = (edge: Edge) =>
       insertSorted(
@@ -140,11 +157,11 @@ export class CompiledList {
   offersFor(text: string, caret: number, limit = 8): Offer[] {
     if (this.longest === 0 || limit <= 0) return [];
     const folded = this.foldBefore(text, caret);
-    const found: (Keyed & { start: number; isExact: boolean })[] = [];
+    const found: Found[] = [];
     for (let from = 0; from < folded.length; from += 1) {
       const start = folded.offsets[from]!;
       if (start < 0) continue;
-      this.gatherOffers('anywhere', folded, from, start, limit, found);
+      if (this.hasAnywhere) this.gatherOffers('anywhere', folded, from, start, limit, found);
       if (hasEdgeBefore(text, start, 'word')) this.gatherOffers('word', folded, from, start, limit, found);
     }
     if (found.length === 0) return [];
@@ -160,7 +177,12 @@ export class CompiledList {
    * the longest. Offers do not fire. In the order of their ends' starts; linear in the text.
    */
   scan(text: string): Match[] {
-    return scanText(text, this.profile, this.entriesByEdge());
+    this.scanner ??= makeScanner(this.entriesByEdge());
+    return scanText(text, this.profile, this.scanner);
+  }
+
+  private get hasAnywhere(): boolean {
+    return this.base.anywhere.size > 0 || this.overlay.anywhere.length > 0;
   }
 
   private foldBefore(text: string, end: number): Folded {
@@ -171,11 +193,12 @@ export class CompiledList {
   private gatherEqual(edge: Edge, folded: Folded, from: number, hash: number, into: Match[]): void {
     const index = this.base[edge];
     const start = folded.offsets[from]!;
-    const found = index.longest < folded.length - from ? -1 : index.findEqual(folded, from, hash);
+    const length = folded.length - from;
+    const found = index.longest < length ? -1 : index.findEqual(folded, from, hash);
     if (found >= 0) {
-      const { key } = index.items[found]!;
-      for (let at = found; at < index.items.length && index.items[at]!.key === key; at += 1) {
-        const { entry } = index.items[at]!;
+      const key = index.keys[found]!;
+      for (let at = found; at < index.size && index.keys[at] === key; at += 1) {
+        const entry = index.entries[at]!;
         if (!this.hidden.has(entry.id)) into.push({ start, end: folded.end, entry });
         // Twins of one key: the first few are enough to settle by capitals which of them fires.
         if (at - found >= this.hidden.size + MOST_TWINS) break;
@@ -197,12 +220,12 @@ export class CompiledList {
       if (compare(layer[at]!.key, folded, from) !== 0) break;
       if (goesOn(layer[at]!)) return true;
     }
-    const { items } = this.base[edge];
-    if (!this.base[edge].hasBeginning(folded, from)) return false;
-    const { low, longer, high } = this.base[edge].rangeOf(folded, from);
+    const index = this.base[edge];
+    const { low, longer, high } = index.rangeOf(folded, from);
     if (this.hidden.size === 0 && high > longer) return true;
     for (let at = high - 1; at >= low; at -= 1) {
-      if (goesOn(items[at]!) && !this.hidden.has(items[at]!.entry.id)) return true;
+      const entry = index.entries[at]!;
+      if ((at >= longer || entry.fires === 'delimiter') && !this.hidden.has(entry.id)) return true;
     }
     return false;
   }
@@ -213,39 +236,47 @@ export class CompiledList {
     from: number,
     start: number,
     limit: number,
-    into: (Keyed & { start: number; isExact: boolean })[],
+    into: Found[],
   ): void {
     const length = folded.length - from;
-    const take = ({ key, entry }: Keyed) => {
-      into.push({ key, entry, start, isExact: key.length === length });
-    };
     const layer = this.overlay[edge];
     for (let at = firstFrom(layer, folded, from); at < layer.length; at += 1) {
-      if (compare(layer[at]!.key, folded, from) !== 0) break;
-      take(layer[at]!);
+      const { key, entry } = layer[at]!;
+      if (compare(key, folded, from) !== 0) break;
+      into.push({ key, entry, start, isExact: key.length === length });
     }
     const index = this.base[edge];
-    if (!index.hasBeginning(folded, from)) return;
+    if (length > index.longest) return;
     const { low, longer, high } = index.rangeOf(folded, from);
     // Whole codes go before all others, whatever their rank: the best of both.
-    for (const [first, past] of [
-      [low, longer],
-      [longer, high],
-    ] as const) {
-      let more = limit;
-      index.best(first, past, (item) => {
-        if (this.hidden.has(item.entry.id)) return true;
-        take(item);
-        more -= 1;
-        return more > 0;
-      });
+    this.gatherBest(index, low, longer, limit, start, true, into);
+    this.gatherBest(index, longer, high, limit, start, false, into);
+  }
+
+  private gatherBest(
+    index: SortedIndex,
+    from: number,
+    to: number,
+    limit: number,
+    start: number,
+    isExact: boolean,
+    into: Found[],
+  ): void {
+    if (from === to) return;
+    let more = limit;
+    for (const at of index.bestOf(from, to, limit + this.hidden.size)) {
+      const entry = index.entries[at]!;
+      if (this.hidden.has(entry.id)) continue;
+      into.push({ key: index.keys[at]!, entry, start, isExact });
+      more -= 1;
+      if (more === 0) return;
     }
   }
 
   private entriesByEdge(): Record<Edge, Keyed[]> {
     const all = (edge: Edge) =>
       [
-        ...this.base[edge].items.filter(({ entry }) => !this.hidden.has(entry.id)),
+        ...this.base[edge].items().filter(({ entry }) => !this.hidden.has(entry.id)),
         ...this.overlay[edge],
       ].sort(byKeyAndAge);
     return { word: all('word'), anywhere: all('anywhere') };
@@ -264,20 +295,22 @@ export function compile(list: RuledList, profile: DeviceProfile): CompiledList {
 /** An entry as the device holds it, under its match key; nothing if it cannot hold such a code. */
 function hold(entry: FiringEntry, profile: DeviceProfile): Keyed[] {
   if (!profile.spacesInCodes && /\s/u.test(entry.code)) return [];
-  const key = matchKey(entry.code);
-  if (key === '') return [];
-  return [
-    {
-      key,
-      entry: {
-        ...entry,
-        fires: profile.ways.includes(entry.fires) ? entry.fires : profile.otherwise,
-        edge: profile.edge === 'own' ? entry.edge : profile.edge,
-        capitals: profile.capitals === 'own' ? entry.capitals : profile.capitals,
-        delimiter: profile.keepsDelimiter === 'own' ? entry.delimiter : profile.keepsDelimiter,
-      },
-    },
-  ];
+  const folded = matchKey(entry.code);
+  if (folded === '') return [];
+  const settled = {
+    fires: profile.ways.includes(entry.fires) ? entry.fires : profile.otherwise,
+    edge: profile.edge === 'own' ? entry.edge : profile.edge,
+    capitals: profile.capitals === 'own' ? entry.capitals : profile.capitals,
+    delimiter: profile.keepsDelimiter === 'own' ? entry.delimiter : profile.keepsDelimiter,
+  };
+  const isAsAsked =
+    settled.fires === entry.fires &&
+    settled.edge === entry.edge &&
+    settled.capitals === entry.capitals &&
+    settled.delimiter === entry.delimiter;
+  // What is as it was is not kept twice.
+  const key = folded === entry.code ? entry.code : folded;
+  return [{ key, entry: isAsAsked ? entry : { ...entry, ...settled } }];
 }
 
 /** The device's own entries. Their ids sort after every UUID: a person's own entry goes first. */

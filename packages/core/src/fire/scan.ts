@@ -1,9 +1,10 @@
 import type { DeviceProfile } from '../fit';
 import { fitsCapitals } from './capitals';
 import { delimiterTest } from './delimiter';
-import { hasEdgeBefore, type Edge } from './edge';
+import { hasEdgeBefore, isInsideAsciiWord, type Edge } from './edge';
 import { foldAll, type Folded } from './fold';
 import type { Match } from './list';
+import type { FiringEntry } from './rules';
 import type { Keyed } from './sortedIndex';
 
 /**
@@ -82,39 +83,55 @@ class Tree {
   }
 }
 
-/** See `CompiledList.scan`. Building the automaton is part of it: linear in the codes' length. */
-export function scanText(
-  text: string,
-  profile: DeviceProfile,
-  byEdge: Record<Edge, readonly Keyed[]>,
-): Match[] {
+/** What a scan runs on: the codes of each edge, and their automaton. */
+export interface Scanner {
+  readonly parts: readonly { edge: Edge; items: readonly Keyed[]; tree: Tree }[];
+}
+
+/** Makes the automata of a list: linear in the length of its codes. */
+export function makeScanner(byEdge: Record<Edge, readonly Keyed[]>): Scanner {
+  const edges = (['word', 'anywhere'] as const).filter((edge) => byEdge[edge].length > 0);
+  return {
+    parts: edges.map((edge) => ({ edge, items: byEdge[edge], tree: new Tree(byEdge[edge]) })),
+  };
+}
+
+/** See `CompiledList.scan`. 8 bytes for each unit of the text, and what folding it takes. */
+export function scanText(text: string, profile: DeviceProfile, { parts }: Scanner): Match[] {
   const folded = foldAll(text);
-  const matches: Match[] = [];
   const isEnd = delimiterTest(profile.delimiters);
   // For each end in the text, one more than the earliest start found: the longest code wins.
   const startOf = new Int32Array(text.length + 1);
-  const found = new Map<number, Match>();
-  for (const edge of ['word', 'anywhere'] as const) {
-    const items = byEdge[edge];
-    if (items.length === 0) continue;
-    walk(text, folded, new Tree(items), edge, (start, end, at) => {
+  const entryOf = new Int32Array(text.length + 1);
+  const fired: FiringEntry[] = [];
+  for (const { edge, items, tree } of parts) {
+    // Each entry is noted once, by its position.
+    const numberOf = new Int32Array(items.length).fill(-1);
+    walk(text, folded, tree, edge, (start, end, at) => {
       if (startOf[end] !== 0 && startOf[end]! - 1 <= start) return;
       const { key } = items[at]!;
-      for (let i = at; i < items.length && items[i]!.key === key; i += 1) {
+      for (let i = at; i < items.length && (i === at || items[i]!.key === key); i += 1) {
         const { entry } = items[i]!;
-        if (entry.fires === 'offer' || !fitsCapitals(entry, text.slice(start, end))) continue;
+        if (entry.fires === 'offer') continue;
+        if (entry.capitals === 'match' && !fitsCapitals(entry, text.slice(start, end))) continue;
         if (entry.fires === 'delimiter' && end < text.length && !isEnd(characterAt(text, end))) continue;
+        if (numberOf[i] === -1) numberOf[i] = fired.push(entry) - 1;
         startOf[end] = start + 1;
-        found.set(end, { start, end, entry });
+        entryOf[end] = numberOf[i]!;
         return;
       }
     });
   }
-  for (const match of found.values()) matches.push(match);
-  return matches.sort((a, b) => a.end - b.end);
+  const matches: Match[] = [];
+  for (let end = 1; end <= text.length; end += 1) {
+    if (startOf[end] === 0) continue;
+    matches.push({ start: startOf[end]! - 1, end, entry: fired[entryOf[end]!]! });
+  }
+  return matches;
 }
 
 function characterAt(text: string, index: number): string {
+  if (text.charCodeAt(index) < 0xd800) return text[index]!;
   return String.fromCodePoint(text.codePointAt(index)!);
 }
 
@@ -130,6 +147,7 @@ function walk(
   for (let from = 0; from < length; from += 1) {
     const start = offsets[from]!;
     if (start < 0) continue;
+    if (edge === 'word' && start > 0 && isInsideAsciiWord(text, start)) continue;
     const first = units[from]!;
     const second = from + 1 < length ? units[from + 1]! : 0;
     if (first < 128 && second < 128 && !tree.mayBegin(first, second)) continue;

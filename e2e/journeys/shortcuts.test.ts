@@ -135,6 +135,8 @@ journey('wide: list and detail side by side, all of it with the keyboard', 'demo
   await app.seeText(';bye is saved');
   await app.seeText('Kind regards, ↵ Ansel Corrie');
   await app.expectAccessible();
+  await app.browser.scheme('dark');
+  await app.expectAccessible();
   await app.goTo('Write');
   await app.type(';bye\n');
   await app.padHolds('Kind regards,\nAnsel Corrie\n');

@@ -1,8 +1,9 @@
 import { createContext, use, useCallback, useMemo, useState, type ReactNode } from 'react';
 import { StyleSheet } from 'react-native';
-import { Snackbar } from 'react-native-paper';
+import { Snackbar, useTheme } from 'react-native-paper';
 
-import { useIsWide, usePalette } from '@/look/useLook';
+import type { Theme } from '@/look/theme';
+import { useIsWide } from '@/look/useLook';
 
 export interface Notice {
   text: string;
@@ -17,7 +18,7 @@ const LONG = 12_000;
 
 /** One line over the foot of the screen that says what was done and how to take it back. */
 export function NoticeProvider({ children }: { children: ReactNode }) {
-  const palette = usePalette();
+  const { colors } = useTheme<Theme>();
   const isWide = useIsWide();
   const [notice, setNotice] = useState<Notice | null>(null);
   const [isVisible, setVisible] = useState(false);
@@ -30,10 +31,10 @@ export function NoticeProvider({ children }: { children: ReactNode }) {
       notice?.action && {
         label: notice.action.label,
         onPress: notice.action.onPress,
-        textColor: palette.latch,
+        textColor: colors.inverseOnSurface,
         labelStyle: styles.action,
       },
-    [notice, palette],
+    [notice, colors],
   );
   return (
     <NoticeContext value={show}>

@@ -57,7 +57,7 @@ afterEach(async () => {
   rmSync(data, { recursive: true, force: true });
 });
 
-async function join_(id = uuid()): Promise<{ id: string; Cookie: string }> {
+async function joinServer(id = uuid()): Promise<{ id: string; Cookie: string }> {
   const response = await fetch(`${server.address}/api/devices`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
@@ -75,7 +75,7 @@ function follow(id: string, headers: Record<string, string>): Promise<EventReade
 }
 
 test('the stream sends what is there, then what comes, and resumes at Last-Event-ID', async () => {
-  const { id, Cookie } = await join_();
+  const { id, Cookie } = await joinServer();
   const push = async (n: number, code: string) => {
     const other = testChange(id, n, code);
     await fetch(`${server.address}/api/d/${id}/changes`, {
@@ -100,7 +100,7 @@ test('the stream sends what is there, then what comes, and resumes at Last-Event
 });
 
 test('the stream wants a token as everything does', async () => {
-  const { id } = await join_();
+  const { id } = await joinServer();
   const response = await fetch(`${server.address}/api/d/${id}/stream`);
   expect(response.status).toBe(401);
 });

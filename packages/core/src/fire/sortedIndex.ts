@@ -131,9 +131,9 @@ export class SortedIndex {
       const equal = length < HEAD ? this.headBound(head + 1, low, high) : high;
       return { low, longer: length < HEAD ? equal : this.pastEqual(length, low, high), high };
     }
-    const from_ = this.bound(folded, from, Past.Nothing, low, high);
-    const longer = this.bound(folded, from, Past.Equal, from_, high);
-    return { low: from_, longer, high: this.bound(folded, from, Past.Beginning, longer, high) };
+    const first = this.bound(folded, from, Past.Nothing, low, high);
+    const longer = this.bound(folded, from, Past.Equal, first, high);
+    return { low: first, longer, high: this.bound(folded, from, Past.Beginning, longer, high) };
   }
 
   /** The positions in `[from, to)` of the best offers, best first: at most `limit` of them. */

@@ -3,34 +3,54 @@
  * it came from: what every search in a text runs on.
  */
 import { clustersOf, matchKey } from '../model';
+import { classAt, classBefore, ENDS, FOLDED, JOINED, unitOf } from './character';
+import { hasEdgeBefore, isEdge } from './edge';
+
+/** Set where a word's edge lies before a unit. */
+export const EDGE = 1;
+/** Set where a unit begins a character that ends codes by our standard. */
+export const END = 2;
 
 /** Folded units of a stretch of text. Buffers may be larger than `length`. */
 export interface Folded {
   readonly units: Uint16Array;
   /** For each unit that begins a cluster, the cluster's offset in the text; -1 inside one. */
   readonly offsets: Int32Array;
+  /** For each unit EDGE and END, where they apply. */
+  readonly marks: Uint8Array;
   length: number;
   /** Where the stretch ends in the text. */
   end: number;
 }
 
-const LOWER = Uint16Array.from({ length: 128 }, (_, unit) =>
-  String.fromCharCode(unit).toLowerCase().charCodeAt(0),
-);
+/**
+ * A whole text ready to be searched; behind its last unit stands a 0. `alone`: every unit of the text is a cluster by itself, and
+ * stands here as it is, to be folded in passing; else the clusters' foldings, with their places.
+ */
+export type FoldedText =
+  | { readonly text: string; readonly alone: true; readonly units: Uint16Array; readonly length: number }
+  | ({ readonly text: string; readonly alone: false } & Readonly<Folded>);
 
 export function foldedBuffer(size: number): Folded {
-  return { units: new Uint16Array(size), offsets: new Int32Array(size), length: 0, end: 0 };
+  return {
+    units: new Uint16Array(size),
+    offsets: new Int32Array(size),
+    marks: new Uint8Array(size),
+    length: 0,
+    end: 0,
+  };
 }
+
+// ── clusters ────────────────────────────────────────────────────────────────────────────────
 
 /** Units before a window from which clusters are sure to be cut as in the whole text. */
 const RUN_UP = 4_096;
 const COMBINES = /^[\p{M}\u200d\ufe0e\ufe0f\u{1f3fb}-\u{1f3ff}\u{e0020}-\u{e007f}]/u;
 
-/** Whether `index` lies inside a grapheme cluster of `text`. Cheap beside ASCII. */
+/** Whether `index` lies inside a grapheme cluster of `text`. Cheap beside units that stand alone. */
 export function splitsCluster(text: string, index: number): boolean {
   if (index <= 0 || index >= text.length) return false;
-  const after = text.charCodeAt(index);
-  if (after < 0x300) return after === 0x0a && text.charCodeAt(index - 1) === 0x0d;
+  if (((unitOf(text.charCodeAt(index)) | unitOf(text.charCodeAt(index - 1))) & JOINED) === 0) return false;
   if (COMBINES.test(text.slice(index, index + 2))) return true;
   const from = safeStart(text, index);
   return !clustersOf(text.slice(from, index + RUN_UP)).some((cluster) => from + cluster.index === index);
@@ -46,6 +66,22 @@ function safeStart(text: string, index: number): number {
   return from;
 }
 
+/** Puts a folded cluster behind what `into` holds. */
+function append(into: Folded, key: string, text: string, offset: number): void {
+  const edge = hasEdgeBefore(text, offset, 'word') ? EDGE : 0;
+  const end = (classAt(text, offset) & ENDS) !== 0 ? END : 0;
+  for (let i = 0; i < key.length; i += 1) {
+    const unit = key.charCodeAt(i);
+    unitOf(unit);
+    into.units[into.length] = unit;
+    into.offsets[into.length] = i === 0 ? offset : -1;
+    into.marks[into.length] = i === 0 ? edge | end : 0;
+    into.length += 1;
+  }
+}
+
+// ── before a caret ──────────────────────────────────────────────────────────────────────────
+
 /**
  * Folds what stands before `end`, into `into`: at most `longest` units of it, and nothing before
  * the last white space if `staysInToken`. Cost: linear in what it folds.
@@ -58,26 +94,27 @@ export function foldBefore(
   into: Folded,
 ): void {
   into.end = end;
-  let from = end;
   const limit = Math.max(0, end - longest);
-  while (from > limit) {
-    const unit = text.charCodeAt(from - 1);
-    if (unit > 0x7e) {
-      foldBeforeSlowly(text, end, longest, staysInToken, into);
-      return;
-    }
-    if (staysInToken && (unit === 0x20 || (unit >= 0x09 && unit <= 0x0d))) break;
-    from -= 1;
+  let from = end;
+  for (; from > limit; from -= 1) {
+    const unit = unitOf(text.charCodeAt(from - 1));
+    if (staysInToken && (unit & FOLDED) === 0x20) break;
+    if ((unit & JOINED) !== 0) return foldBeforeByCluster(text, end, longest, staysInToken, into);
   }
+  let before = classBefore(text, from);
+  if ((before & JOINED) !== 0) return foldBeforeByCluster(text, end, longest, staysInToken, into);
   const length = end - from;
   for (let i = 0; i < length; i += 1) {
-    into.units[i] = LOWER[text.charCodeAt(from + i)]!;
+    const unit = unitOf(text.charCodeAt(from + i));
+    into.units[i] = unit;
     into.offsets[i] = from + i;
+    into.marks[i] = isEdge(before, unit, text, from + i) ? EDGE : 0;
+    before = unit;
   }
   into.length = length;
 }
 
-function foldBeforeSlowly(
+function foldBeforeByCluster(
   text: string,
   end: number,
   longest: number,
@@ -97,43 +134,66 @@ function foldBeforeSlowly(
     kept.push({ key, offset: from + cluster.index });
   }
   into.length = 0;
-  for (let i = kept.length - 1; i >= 0; i -= 1) append(into, kept[i]!.key, kept[i]!.offset);
+  for (let i = kept.length - 1; i >= 0; i -= 1) append(into, kept[i]!.key, text, kept[i]!.offset);
 }
 
-function append(into: Folded, key: string, offset: number): void {
-  for (let i = 0; i < key.length; i += 1) {
-    into.units[into.length] = key.charCodeAt(i);
-    into.offsets[into.length] = i === 0 ? offset : -1;
-    into.length += 1;
+// ── a whole text ────────────────────────────────────────────────────────────────────────────
+
+const encoder = new TextEncoder();
+const bytes = new Uint8Array(0x8000);
+
+/**
+ * Makes a whole text ready. 2 bytes a unit where all stand alone, which is most text in alphabets;
+ * else 7 for each unit of the foldings, and a look at clusters around each unit that is joined.
+ * Linear. ASCII is read piece by piece, many times faster than unit by unit.
+ */
+export function foldAll(text: string): FoldedText {
+  const { length } = text;
+  // One more, 0, that ends every word.
+  const units = new Uint16Array(length + 1);
+  for (let from = 0; from < length; from += bytes.length) {
+    const piece = text.slice(from, from + bytes.length);
+    const { read, written } = encoder.encodeInto(piece, bytes);
+    // Beyond ASCII a unit takes more than a byte.
+    if (read === piece.length && written === piece.length) {
+      units.set(bytes.subarray(0, written), from);
+      continue;
+    }
+    for (let i = from; i < from + piece.length; i += 1) {
+      const unit = text.charCodeAt(i);
+      if ((unitOf(unit) & JOINED) !== 0) return foldByCluster(text, i);
+      units[i] = unit;
+    }
   }
+  return { text, alone: true, units, length };
 }
 
-const NOT_ASCII = /[^\x00-\x7e]/;
-
-/** Folds a whole text. Linear; where it is not ASCII, cluster by cluster. */
-export function foldAll(text: string): Folded {
-  const isAscii = !NOT_ASCII.test(text);
+/** `joined`: where the first unit stands that does not stand alone. */
+function foldByCluster(text: string, joined: number): FoldedText {
   // A folded cluster is at most three times as long (ﬃ, ΐ) as what it came from.
-  const into = foldedBuffer(isAscii ? text.length : text.length * 3);
-  into.end = text.length;
+  const into = foldedBuffer(joined + (text.length - joined) * 3 + 1);
+  const isJoined = (index: number) => (unitOf(text.charCodeAt(index)) & JOINED) !== 0;
+  let before = classBefore(text, 0);
   let i = 0;
   while (i < text.length) {
-    const unit = text.charCodeAt(i);
-    // An ASCII character is a cluster by itself if nothing that could join it follows.
-    const next = i + 1 < text.length ? text.charCodeAt(i + 1) : 0;
-    if (unit < 0x7f && next < 0x7f) {
-      into.units[into.length] = LOWER[unit]!;
+    if (!isJoined(i) && (i + 1 === text.length || !isJoined(i + 1))) {
+      const unit = unitOf(text.charCodeAt(i));
+      into.units[into.length] = unit & FOLDED;
       into.offsets[into.length] = i;
+      into.marks[into.length] = (isEdge(before, unit, text, i) ? EDGE : 0) | ((unit & ENDS) !== 0 ? END : 0);
       into.length += 1;
+      before = unit;
       i += 1;
       continue;
     }
     let end = i + 1;
-    while (end < text.length && !(text.charCodeAt(end) < 0x7f && text.charCodeAt(end - 1) < 0x7f)) end += 1;
+    while (end < text.length && (isJoined(end) || isJoined(end - 1))) end += 1;
     for (const cluster of clustersOf(text.slice(i, end))) {
-      append(into, matchKey(cluster.text), i + cluster.index);
+      append(into, matchKey(cluster.text), text, i + cluster.index);
     }
+    before = classBefore(text, end);
     i = end;
   }
-  return into;
+  into.end = text.length;
+  return { text, alone: false, ...into };
 }

@@ -1,11 +1,19 @@
 import type { DeviceProfile } from '../fit';
 import { LIMITS, matchKey } from '../model';
-import { hasEdgeBefore, type Edge } from './edge';
-import { foldBefore, foldedBuffer, splitsCluster, type Folded } from './fold';
+import type { Edge } from './edge';
+import {
+  byKeyAndAge,
+  byOffer,
+  CodeTree,
+  compare,
+  NOWHERE,
+  REMEMBERED,
+  type Keyed,
+} from './codeTree';
+import { EDGE, foldAll, foldBefore, foldedBuffer, splitsCluster, type Folded, type FoldedText } from './fold';
 import type { Range } from './range';
 import { settleRules, type FiringEntry, type RuledList } from './rules';
-import { makeScanner, scanText, type Scanner } from './scan';
-import { byKeyAndAge, byOffer, compare, hashStep, SortedIndex, type Keyed } from './sortedIndex';
+import { scanText, type Scanned } from './scan';
 
 /** A code found in a text. */
 export interface Match extends Range {
@@ -27,16 +35,11 @@ export interface ListChange {
 /** At most this many changes lie over a base before the list should be compiled anew. */
 export const LARGEST_OVERLAY = 1_000;
 
-const NONE = new SortedIndex([]);
+const NONE = new CodeTree([]);
 
-/** A code that goes on from what stands before the caret. */
-interface Found extends Keyed {
-  start: number;
-  isExact: boolean;
-}
 
 /** The ids of a base, gathered when a first change asks for them. */
-function idsOf(base: Readonly<Record<Edge, SortedIndex>>): () => ReadonlySet<string> {
+function idsOf(base: Readonly<Record<Edge, CodeTree>>): () => ReadonlySet<string> {
   let ids: Set<string> | null = null;
   return () =>
     (ids ??= new Set([...base.word.entries, ...base.anywhere.entries].map(({ id }) => id)));
@@ -46,18 +49,18 @@ function idsOf(base: Readonly<Record<Edge, SortedIndex>>): () => ReadonlySet<str
  * A list made ready for typing as on one device: an immutable base and a small overlay of changes.
  * The face behind which the search structures hide; every method is pure.
  *
- * A look-up walks back from the caret to the nearest place where no code could go on (white space, if
- * no code holds any; else the longest code's length) and asks the tables only at places where a code
- * may begin. Its cost does not depend on the length of the text and hardly on that of the list.
+ * A look-up folds what stands before the caret, back to the nearest place where no code could go on
+ * (white space, if no code holds any; else the longest code's length), and walks the tree of codes
+ * only from places where one may begin. Its cost does not depend on the length of the text and hardly on that of the list.
  */
 export class CompiledList {
-  /** Made when a first text is scanned; the list itself never changes. */
-  private scanner: Scanner | null = null;
+  /** Base and overlay in one, made when a first text is scanned; the list itself never changes. */
+  private whole: Readonly<Record<Edge, CodeTree>> | null = null;
 
   private constructor(
     readonly profile: DeviceProfile,
     /** By edge: entries that need a word's edge, and those that may stand anywhere. */
-    private readonly base: Readonly<Record<Edge, SortedIndex>>,
+    private readonly base: Readonly<Record<Edge, CodeTree>>,
     private readonly baseIds: () => ReadonlySet<string>,
     private readonly hidden: ReadonlySet<string>,
     private readonly overlay: Readonly<Record<Edge, readonly Keyed[]>>,
@@ -70,7 +73,7 @@ export class CompiledList {
     const held = [...entries, ...builtInOf(profile)].flatMap((entry) => hold(entry, profile));
     const indexOf = (edge: Edge) => {
       const items = held.filter(({ entry }) => entry.edge === edge).sort(byKeyAndAge);
-      return items.length > 0 ? new SortedIndex(items) : NONE;
+      return items.length > 0 ? new CodeTree(items) : NONE;
     };
     const base = { word: indexOf('word'), anywhere: indexOf('anywhere') };
     return new CompiledList(
@@ -121,17 +124,17 @@ export class CompiledList {
     const matches: Match[] = [];
     if (this.longest === 0 || splitsCluster(text, caret)) return matches;
     const folded = this.foldBefore(text, caret);
-    let hash = 0;
-    for (let from = folded.length - 1; from >= 0; from -= 1) {
-      hash = hashStep(hash, folded.units[from]!);
+    for (let from = 0; from < folded.length; from += 1) {
       const start = folded.offsets[from]!;
       if (start < 0) continue;
-      this.gatherEqual('anywhere', folded, from, hash, matches);
-      if (edgeless || hasEdgeBefore(text, start, 'word')) {
-        this.gatherEqual('word', folded, from, hash, matches);
+      const before = matches.length;
+      if (this.hasAnywhere) this.gatherEqual('anywhere', folded, from, matches);
+      if (edgeless || (folded.marks[from]! & EDGE) !== 0) this.gatherEqual('word', folded, from, matches);
+      if (matches.length - before > 1) {
+        matches.push(...matches.splice(before).sort((a, b) => byKeyAndAge(keyed(a), keyed(b))));
       }
     }
-    return matches.reverse().sort((a, b) => a.start - b.start || compareIds(a, b));
+    return matches;
   }
 
   /**
@@ -144,8 +147,8 @@ export class CompiledList {
     for (let from = 0; from < folded.length; from += 1) {
       const start = folded.offsets[from]!;
       if (start < 0) continue;
-      if (this.isLive('anywhere', folded, from)) return start;
-      if (hasEdgeBefore(text, start, 'word') && this.isLive('word', folded, from)) return start;
+      if (this.hasAnywhere && this.isLive('anywhere', folded, from)) return start;
+      if ((folded.marks[from]! & EDGE) !== 0 && this.isLive('word', folded, from)) return start;
     }
     return -1;
   }
@@ -157,28 +160,36 @@ export class CompiledList {
   offersFor(text: string, caret: number, limit = 8): Offer[] {
     if (this.longest === 0 || limit <= 0) return [];
     const folded = this.foldBefore(text, caret);
-    const found: Found[] = [];
+    const found: Offer[] = [];
+    let groups = 0;
     for (let from = 0; from < folded.length; from += 1) {
       const start = folded.offsets[from]!;
       if (start < 0) continue;
-      if (this.hasAnywhere) this.gatherOffers('anywhere', folded, from, start, limit, found);
-      if (hasEdgeBefore(text, start, 'word')) this.gatherOffers('word', folded, from, start, limit, found);
+      if (this.hasAnywhere) groups += this.gatherOffers('anywhere', folded, from, start, limit, found);
+      if ((folded.marks[from]! & EDGE) !== 0) {
+        groups += this.gatherOffers('word', folded, from, start, limit, found);
+      }
     }
-    if (found.length === 0) return [];
-    return found
-      .sort((a, b) => Number(b.isExact) - Number(a.isExact) || byOffer(a, b))
-      .slice(0, limit)
-      .map(({ entry, start, isExact }) => ({ entry, start, end: caret, isExact }));
+    // What one place and one edge have to offer is in order already.
+    if (groups > 1) found.sort((a, b) => Number(b.isExact) - Number(a.isExact) || byOffer(keyed(a), keyed(b)));
+    return found.length > limit ? found.slice(0, limit) : found;
   }
 
   /**
    * Every place of a whole text at which a code would fire as it is typed: at its end, and where it
    * fires at a delimiter, followed by one or by the end of the text. Of codes that end at one place
-   * the longest. Offers do not fire. In the order of their ends' starts; linear in the text.
+   * the longest. Offers do not fire. In the order of their ends; linear in the text.
    */
   scan(text: string): Match[] {
-    this.scanner ??= makeScanner(this.entriesByEdge());
-    return scanText(text, this.profile, this.scanner);
+    const matches: Match[] = [];
+    this.scanEach(text, (start, end, entry) => matches.push({ start, end, entry }));
+    return matches.sort((a, b) => a.end - b.end);
+  }
+
+  /** As `scan`, told one by one in the order of starts, so that counting in large texts takes no memory; a text that is scanned for
+   * several lists or devices is folded once, by `foldAll`. */
+  scanEach(text: string | FoldedText, meet: Scanned): void {
+    scanText(typeof text === 'string' ? foldAll(text) : text, this.profile, (this.whole ??= this.treesOfAll()), meet);
   }
 
   private get hasAnywhere(): boolean {
@@ -186,99 +197,107 @@ export class CompiledList {
   }
 
   private foldBefore(text: string, end: number): Folded {
-    foldBefore(text, end, this.longest, !this.hasSpaces, scratch);
+    const { longest, hasSpaces } = this;
+    // What fires and what is offered is asked one after the other, of one place.
+    if (text !== lastText || end !== scratch.end || longest !== lastLongest || hasSpaces !== lastSpaces) {
+      foldBefore(text, end, longest, !hasSpaces, scratch);
+      lastText = text;
+      lastLongest = longest;
+      lastSpaces = hasSpaces;
+    }
     return scratch;
   }
 
-  private gatherEqual(edge: Edge, folded: Folded, from: number, hash: number, into: Match[]): void {
-    const index = this.base[edge];
+  private gatherEqual(edge: Edge, folded: Folded, from: number, into: Match[]): void {
+    const tree = this.base[edge];
     const start = folded.offsets[from]!;
     const length = folded.length - from;
-    const found = index.longest < length ? -1 : index.findEqual(folded, from, hash);
-    if (found >= 0) {
-      const key = index.keys[found]!;
-      for (let at = found; at < index.size && index.keys[at] === key; at += 1) {
-        const entry = index.entries[at]!;
+    const branch = tree.branchOf(folded, from);
+    if (branch !== NOWHERE) {
+      const end = Math.min(tree.longerOf(branch, length), tree.lowOf(branch) + this.hidden.size + MOST_TWINS);
+      for (let at = tree.lowOf(branch); at < end; at += 1) {
+        const entry = tree.entries[at]!;
         if (!this.hidden.has(entry.id)) into.push({ start, end: folded.end, entry });
-        // Twins of one key: the first few are enough to settle by capitals which of them fires.
-        if (at - found >= this.hidden.size + MOST_TWINS) break;
       }
     }
     const layer = this.overlay[edge];
     for (let at = firstFrom(layer, folded, from); at < layer.length; at += 1) {
       const { key, entry } = layer[at]!;
-      if (key.length !== folded.length - from || compare(key, folded, from) !== 0) break;
+      if (key.length !== length || compare(key, folded, from) !== 0) break;
       into.push({ start, end: folded.end, entry });
     }
   }
 
   private isLive(edge: Edge, folded: Folded, from: number): boolean {
     const length = folded.length - from;
-    const goesOn = ({ key, entry }: Keyed) => key.length > length || entry.fires === 'delimiter';
     const layer = this.overlay[edge];
     for (let at = firstFrom(layer, folded, from); at < layer.length; at += 1) {
-      if (compare(layer[at]!.key, folded, from) !== 0) break;
-      if (goesOn(layer[at]!)) return true;
+      const { key, entry } = layer[at]!;
+      if (compare(key, folded, from) !== 0) break;
+      if (key.length > length || entry.fires === 'delimiter') return true;
     }
-    const index = this.base[edge];
-    const { low, longer, high } = index.rangeOf(folded, from);
-    if (this.hidden.size === 0 && high > longer) return true;
-    for (let at = high - 1; at >= low; at -= 1) {
-      const entry = index.entries[at]!;
-      if ((at >= longer || entry.fires === 'delimiter') && !this.hidden.has(entry.id)) return true;
+    const tree = this.base[edge];
+    const branch = tree.branchOf(folded, from);
+    if (branch === NOWHERE) return false;
+    const high = tree.highOf(branch);
+    if (this.hidden.size === 0 && tree.lengthOf(high - 1) > length) return true;
+    for (let at = high - 1; at >= tree.lowOf(branch); at -= 1) {
+      const entry = tree.entries[at]!;
+      if (this.hidden.has(entry.id)) continue;
+      if (tree.lengthOf(at) > length || entry.fires === 'delimiter') return true;
     }
     return false;
   }
 
+  /** Gathers the best of one place and edge, in order; gives how many groups it put in. */
   private gatherOffers(
     edge: Edge,
     folded: Folded,
     from: number,
     start: number,
     limit: number,
-    into: Found[],
-  ): void {
+    into: Offer[],
+  ): number {
     const length = folded.length - from;
+    const end = folded.end;
     const layer = this.overlay[edge];
+    let groups = 0;
     for (let at = firstFrom(layer, folded, from); at < layer.length; at += 1) {
       const { key, entry } = layer[at]!;
       if (compare(key, folded, from) !== 0) break;
-      into.push({ key, entry, start, isExact: key.length === length });
+      into.push({ entry, start, end, isExact: key.length === length });
+      groups += 1;
     }
-    const index = this.base[edge];
-    if (length > index.longest) return;
-    const { low, longer, high } = index.rangeOf(folded, from);
-    // Whole codes go before all others, whatever their rank: the best of both.
-    this.gatherBest(index, low, longer, limit, start, true, into);
-    this.gatherBest(index, longer, high, limit, start, false, into);
+    const tree = this.base[edge];
+    const branch = tree.branchOf(folded, from);
+    if (branch === NOWHERE) return groups;
+    if (branch < 0) {
+      const entry = tree.entries[~branch]!;
+      if (this.hidden.has(entry.id)) return groups;
+      into.push({ entry, start, end, isExact: tree.lengthOf(~branch) === length });
+      return groups + 1;
+    }
+    const isShown = (position: number) => !this.hidden.has(tree.entries[position]!.id);
+    let best = limit <= REMEMBERED ? tree.bestOf(branch, length) : tree.search(branch, length, limit, isShown);
+    // If one of the remembered is gone, another takes its place.
+    if (this.hidden.size > 0 && !best.every(isShown)) best = tree.search(branch, length, limit, isShown);
+    const count = Math.min(limit, best.length);
+    for (let i = 0; i < count; i += 1) {
+      const at = best[i]!;
+      into.push({ entry: tree.entries[at]!, start, end, isExact: tree.lengthOf(at) === length });
+    }
+    return groups + 1;
   }
 
-  private gatherBest(
-    index: SortedIndex,
-    from: number,
-    to: number,
-    limit: number,
-    start: number,
-    isExact: boolean,
-    into: Found[],
-  ): void {
-    if (from === to) return;
-    let more = limit;
-    for (const at of index.bestOf(from, to, limit + this.hidden.size)) {
-      const entry = index.entries[at]!;
-      if (this.hidden.has(entry.id)) continue;
-      into.push({ key: index.keys[at]!, entry, start, isExact });
-      more -= 1;
-      if (more === 0) return;
-    }
-  }
-
-  private entriesByEdge(): Record<Edge, Keyed[]> {
+  private treesOfAll(): Record<Edge, CodeTree> {
+    if (this.overlaySize === 0) return this.base;
     const all = (edge: Edge) =>
-      [
-        ...this.base[edge].items().filter(({ entry }) => !this.hidden.has(entry.id)),
-        ...this.overlay[edge],
-      ].sort(byKeyAndAge);
+      new CodeTree(
+        [
+          ...this.base[edge].items().filter(({ entry }) => !this.hidden.has(entry.id)),
+          ...this.overlay[edge],
+        ].sort(byKeyAndAge),
+      );
     return { word: all('word'), anywhere: all('anywhere') };
   }
 }
@@ -286,6 +305,9 @@ export class CompiledList {
 const MOST_TWINS = 64;
 // Long enough for the longest code: 160 code points, each at most three folded units.
 const scratch = foldedBuffer(LIMITS.codeCodePoints * 6);
+let lastText: string | null = null;
+let lastLongest = 0;
+let lastSpaces = false;
 
 /** The list of one owner, its rules settled, as typed on a device of this profile. */
 export function compile(list: RuledList, profile: DeviceProfile): CompiledList {
@@ -354,7 +376,8 @@ function firstFrom(layer: readonly Keyed[], folded: Folded, from: number): numbe
   return low;
 }
 
-function compareIds(a: Match, b: Match): number {
-  return a.entry.id < b.entry.id ? -1 : a.entry.id > b.entry.id ? 1 : 0;
+/** A match or offer as the orders of keys compare it. */
+function keyed({ entry }: Match): Keyed {
+  return { key: matchKey(entry.code), entry };
 }
 

@@ -1,165 +1,196 @@
 import type { DeviceProfile } from '../fit';
 import { fitsCapitals } from './capitals';
+import { ENDS, FOLDED, OF_WORD, OPENING, UNITS } from './character';
+import {
+  FIRES_AT_ONCE,
+  HAS_TWIN,
+  hashStep,
+  mixed,
+  NEEDS_CAPITALS,
+  NEVER_FIRES,
+  NOT_THERE,
+  SEVERAL,
+  type CodeTree,
+} from './codeTree';
 import { delimiterTest } from './delimiter';
-import { hasEdgeBefore, isInsideAsciiWord, type Edge } from './edge';
-import { foldAll, type Folded } from './fold';
-import type { Match } from './list';
+import { isEdge, type Edge } from './edge';
+import { EDGE, END, type FoldedText } from './fold';
 import type { FiringEntry } from './rules';
-import type { Keyed } from './sortedIndex';
+
+/** Told of every place at which a code would fire, in the order of starts. */
+export type Scanned = (start: number, end: number, entry: FiringEntry) => void;
 
 /**
- * The codes as an automaton over typed arrays: a tree of their folded units in breadth-first order, so
- * that the children of a node lie side by side, sorted. The two steps from the root are one look-up.
- * 10 bytes a node; built in one pass over sorted keys.
+ * See `CompiledList.scan`. The tree of codes is walked from every place at which one may begin; where
+ * codes fire at delimiters alone, a word is looked up as a whole. A walk is no longer than the
+ * longest code that begins so.
  */
-class Tree {
-  /** Children of node n: from firstChild[n] up to firstChild[n + 1]. */
-  private readonly firstChild: Int32Array;
-  private readonly unit: Uint16Array;
-  /** The position of the key that ends at a node; -1: none. */
-  readonly ends: Int32Array;
-  /** The node reached by two ASCII units; 0: none. */
-  private readonly pairs = new Int32Array(128 * 128);
-  /** The node reached by one ASCII unit; 0: none. */
-  private readonly firsts = new Int32Array(128);
-
-  constructor(items: readonly Keyed[]) {
-    const most = items.reduce((sum, { key }) => sum + key.length, 1);
-    this.firstChild = new Int32Array(most + 2);
-    this.unit = new Uint16Array(most + 1);
-    this.ends = new Int32Array(most + 1).fill(-1);
-    // The keys below each node of the level in hand, as a range of positions.
-    let level: [node: number, from: number, to: number][] = [[0, 0, items.length]];
-    let nodes = 1;
-    for (let depth = 0; level.length > 0; depth += 1) {
-      const next: typeof level = [];
-      for (const [node, from, to] of level) {
-        this.firstChild[node] = nodes;
-        let at = from;
-        for (; at < to && items[at]!.key.length === depth; at += 1) {
-          if (this.ends[node] === -1) this.ends[node] = at;
-        }
-        while (at < to) {
-          const unit = items[at]!.key.charCodeAt(depth);
-          let end = at + 1;
-          while (end < to && items[end]!.key.charCodeAt(depth) === unit) end += 1;
-          this.unit[nodes] = unit;
-          next.push([nodes, at, end]);
-          nodes += 1;
-          at = end;
-        }
-      }
-      level = next;
+export function scanText(
+  folded: FoldedText,
+  profile: DeviceProfile,
+  { word, anywhere }: Readonly<Record<Edge, CodeTree>>,
+  meet: Scanned,
+): void {
+  const places = new Places(folded, profile, word, anywhere, meet);
+  const { units, length } = folded;
+  const table = UNITS;
+  const isAnywhere = anywhere.size > 0;
+  const byWord = profile.delimiters === 'standard' && !word.hasInstant;
+  const words = word.firstWords();
+  const { filter } = words;
+  const filterMask = filter.length - 1;
+  const { firsts } = word;
+  // The quick no comes first: few places go on to a look at the edge, and fewer to a walk.
+  let next = table[units[0]!]!;
+  for (let from = 0; from < length; ) {
+    if (isAnywhere && anywhere.mayBegin(units, from, length)) places.meetAnywhere(from);
+    if (!byWord || (next & OF_WORD) === 0) {
+      if (firsts[next & FOLDED] !== 0 && word.mayBegin(units, from, length)) places.meetWord(from);
+      from += 1;
+      next = table[units[from]!]!;
+      continue;
     }
-    this.firstChild[nodes] = nodes;
-    for (let node = 1; node < this.firstChild[1]! && items.length > 0; node += 1) {
-      const first = this.unit[node]!;
-      if (first >= 128) continue;
-      this.firsts[first] = node;
-      for (let child = this.firstChild[node]!; child < this.firstChild[node + 1]!; child += 1) {
-        if (this.unit[child]! < 128) this.pairs[first * 128 + this.unit[child]!] = child;
+    let hash = 0;
+    let past = from;
+    do {
+      hash = hashStep(hash, next & FOLDED);
+      past += 1;
+      next = table[units[past]!]!;
+    } while ((next & OF_WORD) !== 0);
+    const bits = mixed(hash);
+    if ((filter[(bits >>> 3) & filterMask]! & (1 << (bits & 7))) !== 0) {
+      const first = words.find(hash);
+      if (first === SEVERAL) places.meetWord(from);
+      else if (first !== NOT_THERE && word.isAt(first, units, from, past)) places.meetWhole(from, past, first);
+    }
+    // No code begins inside a word, but for those that may anywhere.
+    if (isAnywhere) {
+      for (let inside = from + 1; inside < past; inside += 1) {
+        if (anywhere.mayBegin(units, inside, length)) places.meetAnywhere(inside);
       }
     }
-  }
-
-  /** The node one step on from `node`; 0: no key goes on so. */
-  step(node: number, unit: number): number {
-    if (node === 0 && unit < 128) return this.firsts[unit]!;
-    let low = this.firstChild[node]!;
-    let high = this.firstChild[node + 1]!;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if (this.unit[middle]! < unit) low = middle + 1;
-      else high = middle;
-    }
-    return low < this.firstChild[node + 1]! && this.unit[low] === unit ? low : 0;
-  }
-
-  /** Whether a key of at least two units, or one of one, may begin so. Only for ASCII. */
-  mayBegin(first: number, second: number): boolean {
-    if (this.pairs[first * 128 + second] !== 0) return true;
-    const node = this.firsts[first]!;
-    return node !== 0 && this.ends[node] !== -1;
+    from = past;
   }
 }
 
-/** What a scan runs on: the codes of each edge, and their automaton. */
-export interface Scanner {
-  readonly parts: readonly { edge: Edge; items: readonly Keyed[]; tree: Tree }[];
-}
+/** What becomes of the places that a scan has found: their edges, their ends, and who has them. */
+class Places {
+  private readonly text: string;
+  private readonly units: Uint16Array;
+  private readonly offsets: Int32Array | null;
+  private readonly marks: Uint8Array | null;
+  private readonly length: number;
+  private readonly isStandard: boolean;
+  private readonly isDelimiter: (character: string) => boolean;
+  /** Ends that are taken by a code that begins earlier, as long as some lie ahead. */
+  private readonly taken: number[] = [];
+  private takenCount = 0;
+  private furthest = 0;
+  /** Where the walk in hand began. */
+  private origin = 0;
 
-/** Makes the automata of a list: linear in the length of its codes. */
-export function makeScanner(byEdge: Record<Edge, readonly Keyed[]>): Scanner {
-  const edges = (['word', 'anywhere'] as const).filter((edge) => byEdge[edge].length > 0);
-  return {
-    parts: edges.map((edge) => ({ edge, items: byEdge[edge], tree: new Tree(byEdge[edge]) })),
+  constructor(
+    folded: FoldedText,
+    profile: DeviceProfile,
+    private readonly word: CodeTree,
+    private readonly anywhere: CodeTree,
+    private readonly meet: Scanned,
+  ) {
+    this.text = folded.text;
+    this.units = folded.units;
+    this.length = folded.length;
+    this.offsets = folded.alone ? null : folded.offsets;
+    this.marks = folded.alone ? null : folded.marks;
+    this.isStandard = profile.delimiters === 'standard';
+    this.isDelimiter = delimiterTest(profile.delimiters);
+  }
+
+  /** Codes that need an edge, from `from` on. */
+  meetWord(from: number): void {
+    if (this.placeOf(from) < 0 || !this.hasEdge(from)) return;
+    this.origin = from;
+    this.word.eachFrom(this.units, from, this.length, this.inWord);
+  }
+
+  /** A code that needs an edge, found whole. */
+  meetWhole(from: number, to: number, position: number): void {
+    if (this.placeOf(from) < 0 || !this.hasEdge(from)) return;
+    this.origin = from;
+    this.inWord(to, position);
+  }
+
+  /** Codes that need no edge, from `from` on. */
+  meetAnywhere(from: number): void {
+    if (this.placeOf(from) < 0) return;
+    this.origin = from;
+    this.anywhere.eachFrom(this.units, from, this.length, this.inAnywhere);
+  }
+
+  private readonly inWord = (to: number, position: number): void => {
+    if (this.placeOf(to) < 0) return;
+    const at = this.firstToFire(this.word, position, to);
+    if (at >= 0) this.claim(to, this.word.entries[at]!);
   };
-}
 
-/** See `CompiledList.scan`. 8 bytes for each unit of the text, and what folding it takes. */
-export function scanText(text: string, profile: DeviceProfile, { parts }: Scanner): Match[] {
-  const folded = foldAll(text);
-  const isEnd = delimiterTest(profile.delimiters);
-  // For each end in the text, one more than the earliest start found: the longest code wins.
-  const startOf = new Int32Array(text.length + 1);
-  const entryOf = new Int32Array(text.length + 1);
-  const fired: FiringEntry[] = [];
-  for (const { edge, items, tree } of parts) {
-    // Each entry is noted once, by its position.
-    const numberOf = new Int32Array(items.length).fill(-1);
-    walk(text, folded, tree, edge, (start, end, at) => {
-      if (startOf[end] !== 0 && startOf[end]! - 1 <= start) return;
-      const { key } = items[at]!;
-      for (let i = at; i < items.length && (i === at || items[i]!.key === key); i += 1) {
-        const { entry } = items[i]!;
-        if (entry.fires === 'offer') continue;
-        if (entry.capitals === 'match' && !fitsCapitals(entry, text.slice(start, end))) continue;
-        if (entry.fires === 'delimiter' && end < text.length && !isEnd(characterAt(text, end))) continue;
-        if (numberOf[i] === -1) numberOf[i] = fired.push(entry) - 1;
-        startOf[end] = start + 1;
-        entryOf[end] = numberOf[i]!;
-        return;
-      }
-    });
+  private readonly inAnywhere = (to: number, position: number): void => {
+    if (this.placeOf(to) < 0) return;
+    const at = this.firstToFire(this.anywhere, position, to);
+    if (at < 0) return;
+    const entry = this.anywhere.entries[at]!;
+    // The same code may be there twice, once for each edge: the older fires.
+    const twin = this.hasEdge(this.origin) ? this.word.equalTo(this.units, this.origin, to) : -1;
+    const rival = twin < 0 ? -1 : this.firstToFire(this.word, twin, to);
+    const other = rival < 0 ? entry : this.word.entries[rival]!;
+    this.claim(to, other.id < entry.id ? other : entry);
+  };
+
+  /** A unit's place in the text; -1 inside a cluster. */
+  private placeOf(at: number): number {
+    if (this.offsets === null) return at;
+    return at < this.length ? this.offsets[at]! : this.text.length;
   }
-  const matches: Match[] = [];
-  for (let end = 1; end <= text.length; end += 1) {
-    if (startOf[end] === 0) continue;
-    matches.push({ start: startOf[end]! - 1, end, entry: fired[entryOf[end]!]! });
+
+  private hasEdge(at: number): boolean {
+    if (this.marks !== null) return (this.marks[at]! & EDGE) !== 0;
+    const before = at === 0 ? OPENING : UNITS[this.units[at - 1]!]!;
+    return isEdge(before, UNITS[this.units[at]!]!, this.text, at);
   }
-  return matches;
+
+  private isEnd(to: number): boolean {
+    if (to >= this.length) return true;
+    if (!this.isStandard) return this.isDelimiter(characterAt(this.text, this.placeOf(to)));
+    return this.marks === null ? (UNITS[this.units[to]!]! & ENDS) !== 0 : (this.marks[to]! & END) !== 0;
+  }
+
+  /** Of the codes with the key at `position` that of the oldest that fires where it stands; -1: none. */
+  private firstToFire(tree: CodeTree, position: number, to: number): number {
+    for (let at = position; ; at += 1) {
+      const rule = tree.rules[at]!;
+      const mayFire = (rule & NEVER_FIRES) === 0 && ((rule & FIRES_AT_ONCE) !== 0 || this.isEnd(to));
+      if (mayFire && ((rule & NEEDS_CAPITALS) === 0 || this.fits(tree.entries[at]!, to))) return at;
+      if ((rule & HAS_TWIN) === 0) return -1;
+    }
+  }
+
+  private fits(entry: FiringEntry, to: number): boolean {
+    return fitsCapitals(entry, this.text.slice(this.placeOf(this.origin), this.placeOf(to)));
+  }
+
+  /** Of codes that end at one place the one that begins first has it. */
+  private claim(to: number, entry: FiringEntry): void {
+    const start = this.placeOf(this.origin);
+    const end = this.placeOf(to);
+    if (start >= this.furthest) this.takenCount = 0;
+    for (let i = 0; i < this.takenCount; i += 1) if (this.taken[i] === end) return;
+    this.taken[this.takenCount] = end;
+    this.takenCount += 1;
+    if (end > this.furthest) this.furthest = end;
+    this.meet(start, end, entry);
+  }
 }
 
 function characterAt(text: string, index: number): string {
-  if (text.charCodeAt(index) < 0xd800) return text[index]!;
+  const unit = text.charCodeAt(index);
+  if (unit < 0xd800 || unit > 0xdbff) return text[index]!;
   return String.fromCodePoint(text.codePointAt(index)!);
-}
-
-/** Calls `meet` with every key that begins at an edge (or anywhere) and ends between clusters. */
-function walk(
-  text: string,
-  folded: Folded,
-  tree: Tree,
-  edge: Edge,
-  meet: (start: number, end: number, at: number) => void,
-): void {
-  const { units, offsets, length } = folded;
-  for (let from = 0; from < length; from += 1) {
-    const start = offsets[from]!;
-    if (start < 0) continue;
-    if (edge === 'word' && start > 0 && isInsideAsciiWord(text, start)) continue;
-    const first = units[from]!;
-    const second = from + 1 < length ? units[from + 1]! : 0;
-    if (first < 128 && second < 128 && !tree.mayBegin(first, second)) continue;
-    if (!hasEdgeBefore(text, start, edge)) continue;
-    let node = 0;
-    for (let at = from; at < length; at += 1) {
-      node = tree.step(node, units[at]!);
-      if (node === 0) break;
-      const ending = tree.ends[node]!;
-      if (ending === -1) continue;
-      const end = at + 1 < length ? offsets[at + 1]! : folded.end;
-      if (end >= 0) meet(start, end, ending);
-    }
-  }
 }

@@ -1,0 +1,383 @@
+import { FOLDED, OF_WORD, unitOf, UNITS } from './character';
+import type { Folded } from './fold';
+import type { FiringEntry } from './rules';
+
+/** An entry under its match key. */
+export interface Keyed {
+  readonly key: string;
+  readonly entry: FiringEntry;
+}
+
+/** The order of keys, and among equal ones of age: ids are UUIDv7 and sort by it. */
+export function byKeyAndAge(a: Keyed, b: Keyed): number {
+  if (a.key !== b.key) return a.key < b.key ? -1 : 1;
+  return a.entry.id < b.entry.id ? -1 : a.entry.id > b.entry.id ? 1 : 0;
+}
+
+/** The order of offers: by use, then shortest, then by code. */
+export function byOffer(a: Keyed, b: Keyed): number {
+  if (a.entry.uses !== b.entry.uses) return b.entry.uses - a.entry.uses;
+  if (a.key.length !== b.key.length) return a.key.length - b.key.length;
+  return byKeyAndAge(a, b);
+}
+
+/**
+ * What a walk along a key has come to. Positive: a node, from which several codes go on; negative:
+ * `~position` of the only code that does; NOWHERE: none.
+ */
+export type Branch = number;
+export const NOWHERE: Branch = 0;
+const ROOT: Branch = 1;
+
+/** The bits of `rules`; without the first two a code fires at a delimiter. */
+export const FIRES_AT_ONCE = 1;
+export const NEVER_FIRES = 2;
+export const NEEDS_CAPITALS = 4;
+/** The next position has the same key. */
+export const HAS_TWIN = 8;
+
+/** The most positions of a branch that are remembered in the order of offers. */
+export const REMEMBERED = 8;
+
+/**
+ * Many codes in the order of their keys, as a tree over typed arrays that is walked forward along
+ * folded text. The one structure of all searches: codes that end at a caret, codes that go on from
+ * it, offers, whole texts.
+ *
+ * A node stands for a beginning that several codes share, and holds the range of their positions;
+ * where only one code goes on there is no node, and the rest of its key is compared. The step from
+ * a node is one look-up in a hash table of all edges. The best offers of a node are sought when
+ * first asked for and remembered.
+ *
+ * Memory beyond keys and entries: 2 bytes a unit for the packed keys, 16 a code for references,
+ * starts and ranks, and about 30 for the edges of a list whose codes part early: about 65 bytes.
+ * Made in one pass over sorted keys and one sort by rank.
+ */
+export class CodeTree {
+  readonly entries: readonly FiringEntry[];
+  /** The units of all keys behind each other; key `p` from `starts[p]` up to `starts[p + 1]`. */
+  private readonly units: Uint16Array;
+  private readonly starts: Int32Array;
+  /** The place of each position in the order of offers. */
+  private readonly ranks: Int32Array;
+  private readonly low: Int32Array;
+  private readonly high: Int32Array;
+  /** Whether a key ends at a node. */
+  private readonly ends: Uint8Array;
+  private readonly best: (readonly number[] | undefined)[];
+  /** A hash table of all edges; a slot holds the node, the unit, and the branch they lead to. */
+  private readonly edges: Int32Array;
+  private readonly mask: number;
+  /** By unit whether a key begins with it. */
+  readonly firsts: Uint8Array;
+  /** Made for the first whole text. */
+  private pairs: Uint8Array | null = null;
+  private words: FirstWords | null = null;
+
+  /** `items` in the order of `byKeyAndAge`. */
+  constructor(items: readonly Keyed[]) {
+    const count = items.length;
+    this.entries = items.map(({ entry }) => entry);
+    this.starts = new Int32Array(count + 1);
+    items.forEach(({ key }, i) => (this.starts[i + 1] = this.starts[i]! + key.length));
+    this.units = new Uint16Array(this.starts[count]!);
+    items.forEach(({ key }, i) => {
+      const start = this.starts[i]!;
+      for (let at = 0; at < key.length; at += 1) this.units[start + at] = key.charCodeAt(at);
+    });
+    this.rules = Uint8Array.from(items, ({ key, entry }, i) => {
+      const way = entry.fires === 'instant' ? FIRES_AT_ONCE : entry.fires === 'offer' ? NEVER_FIRES : 0;
+      const match = entry.capitals === 'match' ? NEEDS_CAPITALS : 0;
+      return way | match | (items[i + 1]?.key === key ? HAS_TWIN : 0);
+    });
+    this.hasInstant = this.rules.some((rule) => (rule & FIRES_AT_ONCE) !== 0);
+    this.firsts = new Uint8Array(0x10000);
+    for (let i = 0; i < count; i += 1) this.firsts[this.units[this.starts[i]!]!] = 1;
+    const inOrder = Int32Array.from(items.keys()).sort((x, y) => byOffer(items[x]!, items[y]!));
+    this.ranks = new Int32Array(count);
+    inOrder.forEach((position, rank) => (this.ranks[position] = rank));
+
+    // Breadth first: the nodes of one length after those of the length before.
+    const low = [0, 0];
+    const high = [0, count];
+    const ends = [0, 0];
+    const edges: number[] = [];
+    for (let node = ROOT, depth = 0, last: number = ROOT; node < low.length; depth += 1) {
+      for (last = low.length; node < last; node += 1) {
+        let at = low[node]!;
+        const to = high[node]!;
+        while (at < to && this.lengthOf(at) === depth) at += 1;
+        if (at > low[node]!) ends[node] = 1;
+        while (at < to) {
+          const unit = this.units[this.starts[at]! + depth]!;
+          let end = at + 1;
+          while (end < to && this.units[this.starts[end]! + depth] === unit) end += 1;
+          if (end === at + 1) edges.push(node, unit, ~at);
+          else {
+            edges.push(node, unit, low.length);
+            low.push(at);
+            high.push(end);
+            ends.push(0);
+          }
+          at = end;
+        }
+      }
+    }
+    this.low = Int32Array.from(low);
+    this.high = Int32Array.from(high);
+    this.ends = Uint8Array.from(ends);
+    this.best = new Array<undefined>(low.length);
+    let size = 4;
+    while (size < (edges.length / 3) * 2) size *= 2;
+    this.mask = size - 1;
+    this.edges = new Int32Array(size * 3);
+    for (let i = 0; i < edges.length; i += 3) {
+      let slot = slotOf(edges[i]!, edges[i + 1]!) & this.mask;
+      while (this.edges[slot * 3 + 2] !== NOWHERE) slot = (slot + 1) & this.mask;
+      this.edges.set(edges.slice(i, i + 3), slot * 3);
+    }
+  }
+
+  /** By position how the code fires, as far as a scan must know: see `FIRES_AT_ONCE` and the others. */
+  readonly rules: Uint8Array;
+  /** Whether some code fires as soon as it is typed. */
+  readonly hasInstant: boolean;
+
+  get size(): number {
+    return this.entries.length;
+  }
+
+  /** The codes under their keys, in order. */
+  items(): Keyed[] {
+    return this.entries.map((entry, i) => ({ key: this.keyOf(i), entry }));
+  }
+
+  keyOf(position: number): string {
+    const key = this.units.subarray(this.starts[position]!, this.starts[position + 1]!);
+    return String.fromCharCode(...key);
+  }
+
+  lengthOf(position: number): number {
+    return this.starts[position + 1]! - this.starts[position]!;
+  }
+
+  /** The branch reached from a node by one more unit. */
+  private step(node: Branch, unit: number): Branch {
+    const { edges, mask } = this;
+    for (let slot = slotOf(node, unit) & mask; ; slot = (slot + 1) & mask) {
+      const to = edges[slot * 3 + 2]!;
+      if (to === NOWHERE || (edges[slot * 3] === node && edges[slot * 3 + 1] === unit)) return to;
+    }
+  }
+
+  /** The branch of the codes that begin with the stretch from `from` to the end. */
+  branchOf({ units, length }: Folded, from: number): Branch {
+    let branch: Branch = ROOT;
+    for (let at = from; at < length; at += 1) {
+      branch = this.step(branch, units[at]!);
+      if (branch < 0) return this.goesOn(~branch, at + 1 - from, units, at + 1, length) ? branch : NOWHERE;
+      if (branch === NOWHERE) return NOWHERE;
+    }
+    return branch;
+  }
+
+  /** Whether the key at `position`, from its unit `depth` on, begins with `units[from, to)`. */
+  private goesOn(position: number, depth: number, units: Uint16Array, from: number, to: number): boolean {
+    const key = this.starts[position]! + depth;
+    if (key + to - from > this.starts[position + 1]!) return false;
+    for (let i = 0; from + i < to; i += 1) {
+      if (this.units[key + i] !== (UNITS[units[from + i]!]! & FOLDED)) return false;
+    }
+    return true;
+  }
+
+  /** The first position of a branch, and that behind its last. */
+  lowOf(branch: Branch): number {
+    return branch < 0 ? ~branch : this.low[branch]!;
+  }
+
+  highOf(branch: Branch): number {
+    return branch < 0 ? ~branch + 1 : this.high[branch]!;
+  }
+
+  /** The first position of a branch whose key is longer than `length`; before it are the equal ones. */
+  longerOf(branch: Branch, length: number): number {
+    let low = this.lowOf(branch);
+    let high = this.highOf(branch);
+    if (this.lengthOf(low) > length) return low;
+    if (this.lengthOf(high - 1) === length) return high;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (this.lengthOf(middle) === length) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  }
+
+  /** The best eight positions of a node, `length` units along: whole codes first, then as offers go. */
+  bestOf(node: Branch, length: number): readonly number[] {
+    return (this.best[node] ??= this.search(node, length, REMEMBERED, () => true));
+  }
+
+  /** The best `limit` positions of a branch among those that `counts`. Linear in its size. */
+  search(branch: Branch, length: number, limit: number, counts: (position: number) => boolean): number[] {
+    const best: number[] = [];
+    const longer = this.longerOf(branch, length);
+    for (const [from, to] of [
+      [this.lowOf(branch), longer],
+      [longer, this.highOf(branch)],
+    ] as const) {
+      const settled = best.length;
+      for (let position = from; position < to; position += 1) {
+        const rank = this.ranks[position]!;
+        if (best.length >= limit && (settled >= limit || rank > this.ranks[best[limit - 1]!]!)) continue;
+        if (!counts(position)) continue;
+        let at = best.length;
+        while (at > settled && this.ranks[best[at - 1]!]! > rank) at -= 1;
+        best.splice(at, 0, position);
+        if (best.length > limit) best.pop();
+      }
+    }
+    return best;
+  }
+
+  // ── in a whole text, whose units are folded in passing ──
+
+  /** Whether a key may begin with the two units from `from` on: a quick no. */
+  mayBegin(units: Uint16Array, from: number, length: number): boolean {
+    const first = units[from]!;
+    const second = from + 1 < length ? units[from + 1]! : 0;
+    if (first >= 128 || second >= 128) return true;
+    return (this.pairs ??= this.firstPairs())[(UNITS[first]! & FOLDED) * 128 + (UNITS[second]! & FOLDED)] !== 0;
+  }
+
+  /** The first position whose key is `units[from, to)`; -1: none. */
+  equalTo(units: Uint16Array, from: number, to: number): number {
+    let equal = -1;
+    this.eachFrom(units, from, to, (end, position) => {
+      if (end === to) equal = position;
+    });
+    return equal;
+  }
+
+  /**
+   * Calls `meet` with the first position of every key that begins at `from`, and with where it ends,
+   * shortest first.
+   */
+  eachFrom(units: Uint16Array, from: number, length: number, meet: (to: number, position: number) => void): void {
+    let branch: Branch = ROOT;
+    for (let at = from; at < length; ) {
+      branch = this.step(branch, UNITS[units[at]!]! & FOLDED);
+      if (branch === NOWHERE) return;
+      at += 1;
+      if (branch < 0) {
+        const position = ~branch;
+        const end = from + this.lengthOf(position);
+        if (end <= length && this.goesOn(position, at - from, units, at, end)) meet(end, position);
+        return;
+      }
+      if (this.ends[branch] === 1) meet(at, this.low[branch]!);
+    }
+  }
+
+  /** For codes that fire at delimiters alone: what ends inside a word cannot fire. */
+  firstWords(): FirstWords {
+    return (this.words ??= new FirstWords(this));
+  }
+
+  /** Whether the key at `position` is `units[from, to)`. */
+  isAt(position: number, units: Uint16Array, from: number, to: number): boolean {
+    return this.lengthOf(position) === to - from && this.goesOn(position, 0, units, from, to);
+  }
+
+  /** By two folded ASCII units whether a key begins so, or is the first alone. */
+  private firstPairs(): Uint8Array {
+    const pairs = new Uint8Array(128 * 128);
+    for (let position = 0; position < this.size; position += 1) {
+      const start = this.starts[position]!;
+      const first = this.units[start]!;
+      if (first >= 128) continue;
+      if (this.lengthOf(position) === 1) pairs.fill(1, first * 128, first * 128 + 128);
+      else if (this.units[start + 1]! < 128) pairs[first * 128 + this.units[start + 1]!] = 1;
+    }
+    return pairs;
+  }
+}
+
+export const NOT_THERE = -1;
+export const SEVERAL = -2;
+
+/**
+ * The first words of codes: what stands before the first unit that is of no word. A table of their
+ * hashes behind a small filter of bits, which most words of a text do not pass. 17 to 34 bytes a code;
+ * made for the first whole text.
+ */
+class FirstWords {
+  /** A slot holds a hash and what was found for it. */
+  private readonly slots: Int32Array;
+  private readonly mask: number;
+  /** A bit for each hash, by `mixed`. */
+  readonly filter: Uint8Array;
+
+  constructor(tree: CodeTree) {
+    let size = 8;
+    while (size < tree.size * 2) size *= 2;
+    this.mask = size - 1;
+    this.slots = new Int32Array(size * 2).fill(NOT_THERE);
+    this.filter = new Uint8Array(size / 2);
+    for (let position = 0; position < tree.size; position += 1) {
+      const key = tree.keyOf(position);
+      let hash = 0;
+      let length = 0;
+      while (length < key.length && (unitOf(key.charCodeAt(length)) & OF_WORD) !== 0) {
+        hash = hashStep(hash, key.charCodeAt(length));
+        length += 1;
+      }
+      if (length > 0) this.add(hash, length === key.length ? position : SEVERAL);
+    }
+  }
+
+  private slotOf(hash: number): number {
+    let slot = mixed(hash) & this.mask;
+    while (this.slots[slot * 2 + 1] !== NOT_THERE && this.slots[slot * 2] !== hash) slot = (slot + 1) & this.mask;
+    return slot * 2;
+  }
+
+  private add(hash: number, position: number): void {
+    const slot = this.slotOf(hash);
+    this.slots[slot + 1] = this.slots[slot + 1] === NOT_THERE ? position : SEVERAL;
+    this.slots[slot] = hash;
+    const bit = mixed(hash);
+    this.filter[(bit >>> 3) & (this.filter.length - 1)]! |= 1 << (bit & 7);
+  }
+
+  /** The only code that begins with such a word, if it is that word alone; else SEVERAL or NOT_THERE. */
+  find(hash: number): number {
+    return this.slots[this.slotOf(hash) + 1]!;
+  }
+}
+
+export function mixed(hash: number): number {
+  return hash ^ (hash >>> 15);
+}
+
+/** One step of the hash of a word. */
+export function hashStep(hash: number, unit: number): number {
+  return (Math.imul(hash, 0x01000193) ^ unit) | 0;
+}
+
+function slotOf(node: Branch, unit: number): number {
+  const mixed = Math.imul(node ^ Math.imul(unit, 0x9e3779b1), 0x85ebca6b);
+  return mixed ^ (mixed >>> 15);
+}
+
+/** Negative, positive, or 0: the key lies before or after the stretch, or begins with it. */
+export function compare(key: string, folded: Folded, from: number): number {
+  const length = folded.length - from;
+  const shared = Math.min(key.length, length);
+  for (let i = 0; i < shared; i += 1) {
+    const difference = key.charCodeAt(i) - folded.units[from + i]!;
+    if (difference !== 0) return difference;
+  }
+  return key.length < length ? -1 : 0;
+}

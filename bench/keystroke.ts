@@ -1,4 +1,4 @@
-import { CompiledList, type FiringEntry } from '../packages/core/src/fire';
+import { CompiledList, hasEdgeBefore, type FiringEntry } from '../packages/core/src/fire';
 import { THIS_APP } from '../packages/core/src/fit';
 import { pick, randomFrom } from '../packages/core/src/fire/testing';
 import { brownText } from './brown';
@@ -9,7 +9,12 @@ const STROKES = 20_000;
 const DRAFT = 50_000;
 
 /** A draft in which every twelfth word is a code of the list, and the carets of a person typing it. */
-function draftOf(list: readonly FiringEntry[], seed: number): { text: string; carets: number[] } {
+interface Draft {
+  text: string;
+  carets: number[];
+}
+
+function draftOf(list: readonly FiringEntry[], seed: number): Draft {
   const random = randomFrom(seed);
   const words = brownText(DRAFT, __filename).split(' ');
   const text = words
@@ -20,13 +25,17 @@ function draftOf(list: readonly FiringEntry[], seed: number): { text: string; ca
   return { text, carets };
 }
 
-/** The plain way: for every length a code may have, look the end of the text up in a map. */
+/**
+ * The plain way to the same answer: for every length a code may have, look the end of the text up in
+ * a map, and where something is found test its edge; offers of every beginning are made beforehand.
+ */
 function baseline(list: readonly FiringEntry[]) {
   const byCode = new Map<string, FiringEntry>();
   const byBeginning = new Map<string, FiringEntry[]>();
   let longest = 0;
-  const inOrder = [...list].sort((a, b) => b.uses - a.uses || a.code.length - b.code.length);
-  for (const item of inOrder) {
+  const inOrder = (a: FiringEntry, b: FiringEntry) =>
+    b.uses - a.uses || a.code.length - b.code.length || (a.code < b.code ? -1 : 1);
+  for (const item of [...list].sort(inOrder)) {
     const key = item.code.toLowerCase();
     byCode.set(key, item);
     longest = Math.max(longest, key.length);
@@ -38,14 +47,63 @@ function baseline(list: readonly FiringEntry[]) {
     }
   }
   return (text: string, caret: number) => {
-    let found = 0;
-    for (let length = 1; length <= Math.min(longest, caret); length += 1) {
-      const end = text.slice(caret - length, caret).toLowerCase();
-      if (byCode.has(end)) found += 1;
-      found += byBeginning.get(end)?.length ?? 0;
+    const matches: FiringEntry[] = [];
+    const offers: FiringEntry[] = [];
+    let beginnings = 0;
+    for (let length = Math.min(longest, caret); length > 0; length -= 1) {
+      const start = caret - length;
+      const end = text.slice(start, caret).toLowerCase();
+      const whole = byCode.get(end);
+      const longer = byBeginning.get(end);
+      if ((!whole && !longer) || !hasEdgeBefore(text, start, 'word')) continue;
+      if (whole) matches.push(whole);
+      if (!longer) continue;
+      beginnings += 1;
+      offers.push(...longer);
     }
-    return found;
+    matches.sort(inOrder);
+    // What one beginning offers is in order already, but for a whole code.
+    const isWhole = (item: FiringEntry) => matches.includes(item);
+    if (beginnings > 1) offers.sort((a, b) => Number(isWhole(b)) - Number(isWhole(a)) || inOrder(a, b));
+    const best = matches.length === 0 ? offers : [...matches, ...offers.filter((item) => !isWhole(item))];
+    if (best.length > 8) best.length = 8;
+    return { matches, offers: best };
   };
+}
+
+/** Both ways must answer alike before they are measured. */
+function compare(list: CompiledList, plain: ReturnType<typeof baseline>, { text, carets }: Draft): void {
+  const ids = (items: readonly { id: string }[]) => items.map(({ id }) => id).join(' ');
+  for (const caret of carets) {
+    const answer = plain(text, caret);
+    const matches = list.matchesEndingAt(text, caret).map(({ entry }) => entry);
+    const offers = list.offersFor(text, caret, 8).map(({ entry }) => entry);
+    const isSame = ids(offers) === ids(answer.offers) && ids(matches) === ids([...answer.matches].sort((a, b) => b.code.length - a.code.length));
+    if (!isSame) throw new Error(`answers differ at ${caret}: ${ids(offers)} / ${ids(answer.offers)}`);
+  }
+}
+
+/**
+ * Carets of `small` at which as much is found as at those of `large`: what the size of a list costs is
+ * told apart from what it costs to hand over more offers.
+ */
+function alike(large: Draft, list: CompiledList, small: Draft, smallList: CompiledList, seed: number): [Draft, Draft] {
+  const random = randomFrom(seed);
+  const found = (of: CompiledList, text: string, caret: number) =>
+    of.matchesEndingAt(text, caret).length * 9 + of.offersFor(text, caret, 8).length;
+  const bySize = new Map<number, number[]>();
+  for (const caret of small.carets) {
+    const size = found(smallList, small.text, caret);
+    bySize.set(size, [...(bySize.get(size) ?? []), caret]);
+  }
+  const pairs = large.carets.flatMap((caret) => {
+    const equal = bySize.get(found(list, large.text, caret));
+    return equal ? [[caret, pick(random, equal)] as const] : [];
+  });
+  return [
+    { text: large.text, carets: pairs.map(([caret]) => caret) },
+    { text: small.text, carets: pairs.map(([, caret]) => caret) },
+  ];
 }
 
 /** One keystroke: what fires at the caret, and what is offered. */
@@ -57,21 +115,27 @@ export function keystroke(): Figure[] {
   const plain = baseline(large);
   const draft = draftOf(large, 1);
   const draftSmall = draftOf(small, 1);
+  compare(compiled, plain, draft);
   let sink = 0;
   const strike = (list: CompiledList, { text, carets }: typeof draft) => () => {
     for (const caret of carets) {
       sink += list.matchesEndingAt(text, caret).length + list.offersFor(text, caret, 8).length;
     }
   };
-  const [ours, atSmall, peer] = medianTimes(9, [
+  const [alikeLarge, alikeSmall] = alike(draft, compiled, draftSmall, compiledSmall, 2);
+  const [ours, atLarge, atSmall, peer] = medianTimes(15, [
     strike(compiled, draft),
-    strike(compiledSmall, draftSmall),
+    strike(compiled, alikeLarge),
+    strike(compiledSmall, alikeSmall),
     () => {
-      for (const caret of draft.carets) sink += plain(draft.text, caret);
+      for (const caret of draft.carets) {
+        const { matches, offers } = plain(draft.text, caret);
+        sink += matches.length + offers.length;
+      }
     },
-  ]) as [number, number, number];
+  ]) as [number, number, number, number];
   if (sink === 0) throw new Error('nothing was found');
-  const perStroke = (time: number) => round((time * 1_000) / STROKES);
+  const perStroke = (time: number, { carets } = draft) => round((time * 1_000) / carets.length);
 
   const added = madeUpList(1_000, 99).map((item) => ({ ...item, id: `z${item.id}`, code: `${item.code}~` }));
   let overlaid = compiled;
@@ -90,7 +154,7 @@ export function keystroke(): Figure[] {
       name: 'keystroke',
       what: 'one keystroke, offers included: 50,000 characters, 100,000 shortcuts',
       ours: perStroke(ours),
-      peer: `${perStroke(peer)} µs, Map look-ups over all lengths`,
+      peer: `${perStroke(peer)} µs, Map look-ups over all lengths, equal answers`,
       ratio: round(peer / ours),
       unit: 'µs',
       bar: '≥ 8',
@@ -98,13 +162,13 @@ export function keystroke(): Figure[] {
     },
     {
       name: 'keystroke-growth',
-      what: 'the same beside its own cost at 1,000 shortcuts',
-      ours: perStroke(ours),
-      peer: `${perStroke(atSmall)} µs`,
-      ratio: round(ours / atSmall),
+      what: `the same beside its own cost at 1,000 shortcuts, ${alikeLarge.carets.length} strokes at which as much is found`,
+      ours: perStroke(atLarge, alikeLarge),
+      peer: `${perStroke(atSmall, alikeSmall)} µs`,
+      ratio: round(atLarge / atSmall),
       unit: 'µs',
       bar: '≤ 1.5',
-      holds: ours / atSmall <= 1.5,
+      holds: atLarge / atSmall <= 1.5,
     },
     {
       name: 'keystroke-add',

@@ -4,7 +4,7 @@ import type { FiringEntry } from '../packages/core/src/fire';
 const CONSONANTS = [...'bcdfghjklmnpqrstvwxz'];
 const LETTERS = [...'abcdefghijklmnopqrstuvwxyz'];
 
-/** A list of `count` different codes in the mix that people have: marked, bare, suffixed, of signs. */
+/** A list of `count` different codes in the mix that people have: marked, bare, suffixed, of signs, whole words. */
 export function madeUpList(count: number, seed = 1): FiringEntry[] {
   const random = randomFrom(seed);
   const some = (from: readonly string[], least: number, most: number) =>
@@ -15,7 +15,8 @@ export function madeUpList(count: number, seed = 1): FiringEntry[] {
     if (dice < 0.6) codes.add(`;${some(LETTERS, 3, 7)}`);
     else if (dice < 0.8) codes.add(some(CONSONANTS, 4, 7));
     else if (dice < 0.92) codes.add(`${some(LETTERS, 4, 8)}*`);
-    else codes.add(`${some([...'!@#&+'], 1, 2)}${some(LETTERS, 2, 6)}`);
+    else if (dice < 0.98) codes.add(`${some([...'!@#&+'], 1, 2)}${some(LETTERS, 2, 6)}`);
+    else codes.add(some(LETTERS, 10, 20));
   }
   return [...codes].map((code, index) =>
     entry(code, `expansion ${index}`, {

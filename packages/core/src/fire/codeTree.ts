@@ -29,6 +29,13 @@ export type Branch = number;
 export const NOWHERE: Branch = 0;
 const ROOT: Branch = 1;
 
+/** Codes that go on from a branch, best first: the first `exact` are whole, the others longer. */
+export interface Best {
+  readonly positions: readonly number[];
+  readonly entries: readonly FiringEntry[];
+  readonly exact: number;
+}
+
 /** The bits of `rules`; without the first two a code fires at a delimiter. */
 export const FIRES_AT_ONCE = 1;
 export const NEVER_FIRES = 2;
@@ -45,12 +52,12 @@ export const REMEMBERED = 8;
  * it, offers, whole texts.
  *
  * A node stands for a beginning that several codes share, and holds the range of their positions;
- * where only one code goes on there is no node, and the rest of its key is compared. The step from
- * a node is one look-up in a hash table of all edges. The best offers of a node are sought when
- * first asked for and remembered.
+ * where only one code goes on there is no node, and the rest of its key is compared. The edges of a
+ * node lie side by side, a step is a binary search among them. The best offers of a node are sought
+ * when first asked for and remembered.
  *
- * Memory beyond keys and entries: 2 bytes a unit for the packed keys, 16 a code for references,
- * starts and ranks, and about 30 for the edges of a list whose codes part early: about 65 bytes.
+ * Memory beyond keys and entries: 2 bytes a unit for the packed keys, 17 a code for references, starts
+ * and ranks, and 10 to 20 for the edges and nodes of a list whose codes part early: about 50 bytes.
  * Made in one pass over sorted keys and one sort by rank.
  */
 export class CodeTree {
@@ -58,19 +65,19 @@ export class CodeTree {
   /** The units of all keys behind each other; key `p` from `starts[p]` up to `starts[p + 1]`. */
   private readonly units: Uint16Array;
   private readonly starts: Int32Array;
-  /** The place of each position in the order of offers. */
   private readonly ranks: Int32Array;
   private readonly low: Int32Array;
   private readonly high: Int32Array;
   /** Whether a key ends at a node. */
   private readonly ends: Uint8Array;
-  private readonly best: (readonly number[] | undefined)[];
-  /** A hash table of all edges; a slot holds the node, the unit, and the branch they lead to. */
-  private readonly edges: Int32Array;
-  private readonly mask: number;
-  /** By unit whether a key begins with it. */
-  readonly firsts: Uint8Array;
-  /** Made for the first whole text. */
+  private readonly best: (Best | undefined)[];
+  /** The edges of a node lie side by side in the order of units: from `firstEdge[node]` up to that of the next. */
+  private readonly firstEdge: Int32Array;
+  private readonly edgeUnit: Uint16Array;
+  private readonly edgeTo: Int32Array;
+  /** Those of the root by ASCII unit. */
+  private readonly roots: Int32Array;
+  /** What whole texts are searched with, made for the first. */
   private pairs: Uint8Array | null = null;
   private words: FirstWords | null = null;
 
@@ -91,8 +98,6 @@ export class CodeTree {
       return way | match | (items[i + 1]?.key === key ? HAS_TWIN : 0);
     });
     this.hasInstant = this.rules.some((rule) => (rule & FIRES_AT_ONCE) !== 0);
-    this.firsts = new Uint8Array(0x10000);
-    for (let i = 0; i < count; i += 1) this.firsts[this.units[this.starts[i]!]!] = 1;
     const inOrder = Int32Array.from(items.keys()).sort((x, y) => byOffer(items[x]!, items[y]!));
     this.ranks = new Int32Array(count);
     inOrder.forEach((position, rank) => (this.ranks[position] = rank));
@@ -127,14 +132,22 @@ export class CodeTree {
     this.high = Int32Array.from(high);
     this.ends = Uint8Array.from(ends);
     this.best = new Array<undefined>(low.length);
-    let size = 4;
-    while (size < (edges.length / 3) * 2) size *= 2;
-    this.mask = size - 1;
-    this.edges = new Int32Array(size * 3);
-    for (let i = 0; i < edges.length; i += 3) {
-      let slot = slotOf(edges[i]!, edges[i + 1]!) & this.mask;
-      while (this.edges[slot * 3 + 2] !== NOWHERE) slot = (slot + 1) & this.mask;
-      this.edges.set(edges.slice(i, i + 3), slot * 3);
+    const edgeCount = edges.length / 3;
+    this.firstEdge = new Int32Array(low.length + 1).fill(edgeCount);
+    this.edgeUnit = new Uint16Array(edgeCount);
+    this.edgeTo = new Int32Array(edgeCount);
+    for (let i = edgeCount - 1; i >= 0; i -= 1) {
+      this.firstEdge[edges[i * 3]!] = i;
+      this.edgeUnit[i] = edges[i * 3 + 1]!;
+      this.edgeTo[i] = edges[i * 3 + 2]!;
+    }
+    // A node without edges ends where the next begins.
+    for (let node = low.length - 1; node > 0; node -= 1) {
+      this.firstEdge[node] = Math.min(this.firstEdge[node]!, this.firstEdge[node + 1]!);
+    }
+    this.roots = new Int32Array(0x80);
+    for (let i = 0; i < edgeCount && edges[i * 3] === ROOT; i += 1) {
+      if (this.edgeUnit[i]! < 0x80) this.roots[this.edgeUnit[i]!] = this.edgeTo[i]!;
     }
   }
 
@@ -149,7 +162,16 @@ export class CodeTree {
 
   /** The codes under their keys, in order. */
   items(): Keyed[] {
-    return this.entries.map((entry, i) => ({ key: this.keyOf(i), entry }));
+    return this.entries.map((_, position) => this.item(position));
+  }
+
+  item(position: number): Keyed {
+    return { key: this.keyOf(position), entry: this.entries[position]! };
+  }
+
+  /** The place of a position in the order of offers. */
+  rankOf(position: number): number {
+    return this.ranks[position]!;
   }
 
   keyOf(position: number): string {
@@ -163,11 +185,17 @@ export class CodeTree {
 
   /** The branch reached from a node by one more unit. */
   private step(node: Branch, unit: number): Branch {
-    const { edges, mask } = this;
-    for (let slot = slotOf(node, unit) & mask; ; slot = (slot + 1) & mask) {
-      const to = edges[slot * 3 + 2]!;
-      if (to === NOWHERE || (edges[slot * 3] === node && edges[slot * 3 + 1] === unit)) return to;
+    if (node === ROOT && unit < 0x80) return this.roots[unit]!;
+    const { edgeUnit } = this;
+    let low = this.firstEdge[node]!;
+    const end = this.firstEdge[node + 1]!;
+    let high = end;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (edgeUnit[middle]! < unit) low = middle + 1;
+      else high = middle;
     }
+    return low < end && edgeUnit[low] === unit ? this.edgeTo[low]! : NOWHERE;
   }
 
   /** The branch of the codes that begin with the stretch from `from` to the end. */
@@ -200,6 +228,11 @@ export class CodeTree {
     return branch < 0 ? ~branch + 1 : this.high[branch]!;
   }
 
+  /** Whether a key ends at a branch, `length` units along. */
+  isWhole(branch: Branch, length: number): boolean {
+    return branch < 0 ? this.lengthOf(~branch) === length : this.ends[branch] === 1;
+  }
+
   /** The first position of a branch whose key is longer than `length`; before it are the equal ones. */
   longerOf(branch: Branch, length: number): number {
     let low = this.lowOf(branch);
@@ -214,9 +247,20 @@ export class CodeTree {
     return low;
   }
 
-  /** The best eight positions of a node, `length` units along: whole codes first, then as offers go. */
-  bestOf(node: Branch, length: number): readonly number[] {
-    return (this.best[node] ??= this.search(node, length, REMEMBERED, () => true));
+  /** The best eight of a branch, `length` units along. */
+  bestOf(branch: Branch, length: number): Best {
+    if (branch < 0) return this.bestAmong([~branch], length);
+    return (this.best[branch] ??= this.bestAmong(this.search(branch, length, REMEMBERED, () => true), length));
+  }
+
+  /** Positions of a branch, whole codes first, with what they stand for. */
+  bestAmong(positions: readonly number[], length: number): Best {
+    const longer = positions.findIndex((position) => this.lengthOf(position) > length);
+    return {
+      positions,
+      entries: positions.map((position) => this.entries[position]!),
+      exact: longer < 0 ? positions.length : longer,
+    };
   }
 
   /** The best `limit` positions of a branch among those that `counts`. Linear in its size. */
@@ -288,6 +332,13 @@ export class CodeTree {
   /** Whether the key at `position` is `units[from, to)`. */
   isAt(position: number, units: Uint16Array, from: number, to: number): boolean {
     return this.lengthOf(position) === to - from && this.goesOn(position, 0, units, from, to);
+  }
+
+  /** By unit whether a key begins with it. */
+  firsts(): Uint8Array {
+    const firsts = new Uint8Array(0x10000);
+    for (let i = 0; i < this.size; i += 1) firsts[this.units[this.starts[i]!]!] = 1;
+    return firsts;
   }
 
   /** By two folded ASCII units whether a key begins so, or is the first alone. */
@@ -364,20 +415,4 @@ export function mixed(hash: number): number {
 /** One step of the hash of a word. */
 export function hashStep(hash: number, unit: number): number {
   return (Math.imul(hash, 0x01000193) ^ unit) | 0;
-}
-
-function slotOf(node: Branch, unit: number): number {
-  const mixed = Math.imul(node ^ Math.imul(unit, 0x9e3779b1), 0x85ebca6b);
-  return mixed ^ (mixed >>> 15);
-}
-
-/** Negative, positive, or 0: the key lies before or after the stretch, or begins with it. */
-export function compare(key: string, folded: Folded, from: number): number {
-  const length = folded.length - from;
-  const shared = Math.min(key.length, length);
-  for (let i = 0; i < shared; i += 1) {
-    const difference = key.charCodeAt(i) - folded.units[from + i]!;
-    if (difference !== 0) return difference;
-  }
-  return key.length < length ? -1 : 0;
 }

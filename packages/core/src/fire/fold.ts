@@ -11,16 +11,15 @@ export const EDGE = 1;
 /** Set where a unit begins a character that ends codes by our standard. */
 export const END = 2;
 
-/** Folded units of a stretch of text. Buffers may be larger than `length`. */
+/** Folded units of a stretch of text: those from `first` up to `length` of larger buffers. */
 export interface Folded {
   readonly units: Uint16Array;
   /** For each unit that begins a cluster, the cluster's offset in the text; -1 inside one. */
   readonly offsets: Int32Array;
   /** For each unit EDGE and END, where they apply. */
   readonly marks: Uint8Array;
+  first: number;
   length: number;
-  /** Where the stretch ends in the text. */
-  end: number;
 }
 
 /**
@@ -36,8 +35,8 @@ export function foldedBuffer(size: number): Folded {
     units: new Uint16Array(size),
     offsets: new Int32Array(size),
     marks: new Uint8Array(size),
+    first: 0,
     length: 0,
-    end: 0,
   };
 }
 
@@ -93,25 +92,29 @@ export function foldBefore(
   staysInToken: boolean,
   into: Folded,
 ): void {
-  into.end = end;
+  const { units, offsets, marks } = into;
   const limit = Math.max(0, end - longest);
+  // Filled from its end backward: the edge of a unit is told when the one before it is known.
+  let at = units.length;
   let from = end;
+  let after = 0;
   for (; from > limit; from -= 1) {
     const unit = unitOf(text.charCodeAt(from - 1));
-    if (staysInToken && (unit & FOLDED) === 0x20) break;
     if ((unit & JOINED) !== 0) return foldBeforeByCluster(text, end, longest, staysInToken, into);
+    if (from < end) marks[at] = isEdge(unit, after, text, from) ? EDGE : 0;
+    if (staysInToken && (unit & FOLDED) === 0x20) break;
+    at -= 1;
+    units[at] = unit;
+    offsets[at] = from - 1;
+    after = unit;
   }
-  let before = classBefore(text, from);
-  if ((before & JOINED) !== 0) return foldBeforeByCluster(text, end, longest, staysInToken, into);
-  const length = end - from;
-  for (let i = 0; i < length; i += 1) {
-    const unit = unitOf(text.charCodeAt(from + i));
-    into.units[i] = unit;
-    into.offsets[i] = from + i;
-    into.marks[i] = isEdge(before, unit, text, from + i) ? EDGE : 0;
-    before = unit;
+  if (from === limit && from < end) {
+    const before = classBefore(text, from);
+    if ((before & JOINED) !== 0) return foldBeforeByCluster(text, end, longest, staysInToken, into);
+    marks[at] = isEdge(before, after, text, from) ? EDGE : 0;
   }
-  into.length = length;
+  into.first = at;
+  into.length = units.length;
 }
 
 function foldBeforeByCluster(
@@ -133,6 +136,7 @@ function foldBeforeByCluster(
     if (length > longest || length > into.units.length) break;
     kept.push({ key, offset: from + cluster.index });
   }
+  into.first = 0;
   into.length = 0;
   for (let i = kept.length - 1; i >= 0; i -= 1) append(into, kept[i]!.key, text, kept[i]!.offset);
 }
@@ -194,6 +198,5 @@ function foldByCluster(text: string, joined: number): FoldedText {
     before = classBefore(text, end);
     i = end;
   }
-  into.end = text.length;
   return { text, alone: false, ...into };
 }

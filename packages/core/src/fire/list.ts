@@ -1,16 +1,8 @@
 import type { DeviceProfile } from '../fit';
 import { LIMITS, matchKey } from '../model';
 import type { Edge } from './edge';
-import {
-  byKeyAndAge,
-  byOffer,
-  CodeTree,
-  compare,
-  NOWHERE,
-  REMEMBERED,
-  type Keyed,
-} from './codeTree';
-import { EDGE, foldAll, foldBefore, foldedBuffer, splitsCluster, type Folded, type FoldedText } from './fold';
+import { byKeyAndAge, byOffer, CodeTree, NOWHERE, REMEMBERED, type Best, type Branch, type Keyed } from './codeTree';
+import { EDGE, foldAll, foldBefore, foldedBuffer, splitsCluster, type FoldedText } from './fold';
 import type { Range } from './range';
 import { settleRules, type FiringEntry, type RuledList } from './rules';
 import { scanText, type Scanned } from './scan';
@@ -35,14 +27,27 @@ export interface ListChange {
 /** At most this many changes lie over a base before the list should be compiled anew. */
 export const LARGEST_OVERLAY = 1_000;
 
-const NONE = new CodeTree([]);
+/** Codes of one edge: those of the base, or those that lie over it. */
+interface Layer {
+  readonly tree: CodeTree;
+  readonly edge: Edge;
+  /** Whether the overlay may have taken some of it away. */
+  readonly isBase: boolean;
+}
 
+/** A place before a caret from which codes of a layer go on. */
+interface Place {
+  readonly layer: Layer;
+  readonly start: number;
+  /** How many folded units stand between it and the caret. */
+  readonly length: number;
+  readonly branch: Branch;
+}
 
 /** The ids of a base, gathered when a first change asks for them. */
-function idsOf(base: Readonly<Record<Edge, CodeTree>>): () => ReadonlySet<string> {
+function idsOf(base: readonly Layer[]): () => ReadonlySet<string> {
   let ids: Set<string> | null = null;
-  return () =>
-    (ids ??= new Set([...base.word.entries, ...base.anywhere.entries].map(({ id }) => id)));
+  return () => (ids ??= new Set(base.flatMap(({ tree }) => tree.entries.map(({ id }) => id))));
 }
 
 /**
@@ -50,20 +55,22 @@ function idsOf(base: Readonly<Record<Edge, CodeTree>>): () => ReadonlySet<string
  * The face behind which the search structures hide; every method is pure.
  *
  * A look-up folds what stands before the caret, back to the nearest place where no code could go on
- * (white space, if no code holds any; else the longest code's length), and walks the tree of codes
- * only from places where one may begin. Its cost does not depend on the length of the text and hardly on that of the list.
+ * (white space, if no code holds any; else the longest code's length), and walks the trees of codes
+ * only from places where one may begin. Its cost does not depend on the length of the text and hardly
+ * on that of the list.
  */
 export class CompiledList {
-  /** Base and overlay in one, made when a first text is scanned; the list itself never changes. */
+  /** Base and overlay; the trees of the latter are made when first looked into. */
+  private all: readonly Layer[] | null = null;
+  /** Both in one, made when a first text is scanned. */
   private whole: Readonly<Record<Edge, CodeTree>> | null = null;
 
   private constructor(
     readonly profile: DeviceProfile,
-    /** By edge: entries that need a word's edge, and those that may stand anywhere. */
-    private readonly base: Readonly<Record<Edge, CodeTree>>,
+    private readonly base: readonly Layer[],
     private readonly baseIds: () => ReadonlySet<string>,
     private readonly hidden: ReadonlySet<string>,
-    private readonly overlay: Readonly<Record<Edge, readonly Keyed[]>>,
+    private readonly overlay: readonly Keyed[],
     private readonly longest: number,
     private readonly hasSpaces: boolean,
   ) {}
@@ -71,17 +78,13 @@ export class CompiledList {
   /** O(n log n) in the number of entries. */
   static compile(entries: readonly FiringEntry[], profile: DeviceProfile): CompiledList {
     const held = [...entries, ...builtInOf(profile)].flatMap((entry) => hold(entry, profile));
-    const indexOf = (edge: Edge) => {
-      const items = held.filter(({ entry }) => entry.edge === edge).sort(byKeyAndAge);
-      return items.length > 0 ? new CodeTree(items) : NONE;
-    };
-    const base = { word: indexOf('word'), anywhere: indexOf('anywhere') };
+    const base = layersOf(held, true);
     return new CompiledList(
       profile,
       base,
       idsOf(base),
       new Set(),
-      { word: [], anywhere: [] },
+      [],
       held.reduce((longest, { key }) => Math.max(longest, key.length), 0),
       held.some(({ key }) => /\s/u.test(key)),
     );
@@ -89,7 +92,7 @@ export class CompiledList {
 
   /** How many changes lie over the base; beyond LARGEST_OVERLAY compile anew, in the background. */
   get overlaySize(): number {
-    return this.hidden.size + this.overlay.word.length + this.overlay.anywhere.length;
+    return this.hidden.size + this.overlay.length;
   }
 
   /** The list after a change. O(overlay), whatever the size of the base. */
@@ -98,17 +101,12 @@ export class CompiledList {
     const hidden = new Set(this.hidden);
     for (const id of gone) if (this.baseIds().has(id)) hidden.add(id);
     const held = put.flatMap((entry) => hold(entry, this.profile));
-    const layer = (edge: Edge) =>
-      insertSorted(
-        this.overlay[edge].filter(({ entry }) => !gone.has(entry.id)),
-        held.filter(({ entry }) => entry.edge === edge),
-      );
     return new CompiledList(
       this.profile,
       this.base,
       this.baseIds,
       hidden,
-      { word: layer('word'), anywhere: layer('anywhere') },
+      [...this.overlay.filter(({ entry }) => !gone.has(entry.id)), ...held],
       held.reduce((longest, { key }) => Math.max(longest, key.length), this.longest),
       this.hasSpaces || held.some(({ key }) => /\s/u.test(key)),
     );
@@ -121,20 +119,20 @@ export class CompiledList {
 
   /** As `matchesEndingAt`; with `edgeless` also those that fail for want of an edge, to explain it. */
   codesEndingAt(text: string, caret: number, edgeless: boolean): Match[] {
+    if (splitsCluster(text, caret)) return [];
     const matches: Match[] = [];
-    if (this.longest === 0 || splitsCluster(text, caret)) return matches;
-    const folded = this.foldBefore(text, caret);
-    for (let from = 0; from < folded.length; from += 1) {
-      const start = folded.offsets[from]!;
-      if (start < 0) continue;
-      const before = matches.length;
-      if (this.hasAnywhere) this.gatherEqual('anywhere', folded, from, matches);
-      if (edgeless || (folded.marks[from]! & EDGE) !== 0) this.gatherEqual('word', folded, from, matches);
-      if (matches.length - before > 1) {
-        matches.push(...matches.splice(before).sort((a, b) => byKeyAndAge(keyed(a), keyed(b))));
+    for (const { layer, start, length, branch } of this.placesBefore(text, caret, edgeless)) {
+      const { tree } = layer;
+      if (!tree.isWhole(branch, length)) continue;
+      const low = tree.lowOf(branch);
+      // Twins of one key: the first few are enough to settle by capitals which of them fires.
+      const end = Math.min(tree.longerOf(branch, length), low + this.hidden.size + MOST_TWINS);
+      for (let at = low; at < end; at += 1) {
+        const entry = tree.entries[at]!;
+        if (!layer.isBase || !this.hidden.has(entry.id)) matches.push({ start, end: caret, entry });
       }
     }
-    return matches;
+    return matches.length < 2 ? matches : matches.sort((a, b) => a.start - b.start || compareIds(a, b));
   }
 
   /**
@@ -142,15 +140,19 @@ export class CompiledList {
    * beginning of a longer code, or the whole of one that still waits for its delimiter. -1: none.
    */
   liveStart(text: string, end: number): number {
-    if (this.longest === 0) return -1;
-    const folded = this.foldBefore(text, end);
-    for (let from = 0; from < folded.length; from += 1) {
-      const start = folded.offsets[from]!;
-      if (start < 0) continue;
-      if (this.hasAnywhere && this.isLive('anywhere', folded, from)) return start;
-      if ((folded.marks[from]! & EDGE) !== 0 && this.isLive('word', folded, from)) return start;
+    return this.placesBefore(text, end, false).find((place) => this.isLive(place))?.start ?? -1;
+  }
+
+  private isLive({ layer, length, branch }: Place): boolean {
+    const { tree, isBase } = layer;
+    const high = tree.highOf(branch);
+    if ((!isBase || this.hidden.size === 0) && tree.lengthOf(high - 1) > length) return true;
+    for (let at = high - 1; at >= tree.lowOf(branch); at -= 1) {
+      const entry = tree.entries[at]!;
+      if (isBase && this.hidden.has(entry.id)) continue;
+      if (tree.lengthOf(at) > length || entry.fires === 'delimiter') return true;
     }
-    return -1;
+    return false;
   }
 
   /**
@@ -158,21 +160,24 @@ export class CompiledList {
    * first, then by use, then the shortest.
    */
   offersFor(text: string, caret: number, limit = 8): Offer[] {
-    if (this.longest === 0 || limit <= 0) return [];
-    const folded = this.foldBefore(text, caret);
-    const found: Offer[] = [];
-    let groups = 0;
-    for (let from = 0; from < folded.length; from += 1) {
-      const start = folded.offsets[from]!;
-      if (start < 0) continue;
-      if (this.hasAnywhere) groups += this.gatherOffers('anywhere', folded, from, start, limit, found);
-      if ((folded.marks[from]! & EDGE) !== 0) {
-        groups += this.gatherOffers('word', folded, from, start, limit, found);
-      }
+    const places = this.placesBefore(text, caret, false);
+    if (places.length === 0 || limit <= 0) return [];
+    const groups: OfferGroup[] = [];
+    for (const { layer, start, length, branch } of places) {
+      const best = this.bestOf(layer, branch, length, limit);
+      if (best.entries.length > 0) groups.push({ tree: layer.tree, best, start, next: 0 });
     }
-    // What one place and one edge have to offer is in order already.
-    if (groups > 1) found.sort((a, b) => Number(b.isExact) - Number(a.isExact) || byOffer(keyed(a), keyed(b)));
-    return found.length > limit ? found.slice(0, limit) : found;
+    return bestOffers(groups, caret, limit);
+  }
+
+  /** The best positions of a branch that the overlay does not hide. */
+  private bestOf({ tree, isBase }: Layer, branch: Branch, length: number, limit: number): Best {
+    const best = tree.bestOf(branch, length);
+    if ((!isBase || this.hidden.size === 0) && limit <= REMEMBERED) return best;
+    // If one of the remembered is gone, another takes its place.
+    const isShown = (position: number) => !isBase || !this.hidden.has(tree.entries[position]!.id);
+    if (limit <= REMEMBERED && best.positions.every(isShown)) return best;
+    return tree.bestAmong(tree.search(branch, length, limit, isShown), length);
   }
 
   /**
@@ -192,122 +197,70 @@ export class CompiledList {
     scanText(typeof text === 'string' ? foldAll(text) : text, this.profile, (this.whole ??= this.treesOfAll()), meet);
   }
 
-  private get hasAnywhere(): boolean {
-    return this.base.anywhere.size > 0 || this.overlay.anywhere.length > 0;
+  private get layers(): readonly Layer[] {
+    return (this.all ??= [...this.base, ...layersOf(this.overlay, false)]);
   }
 
-  private foldBefore(text: string, end: number): Folded {
-    const { longest, hasSpaces } = this;
-    // What fires and what is offered is asked one after the other, of one place.
-    if (text !== lastText || end !== scratch.end || longest !== lastLongest || hasSpaces !== lastSpaces) {
-      foldBefore(text, end, longest, !hasSpaces, scratch);
-      lastText = text;
-      lastLongest = longest;
-      lastSpaces = hasSpaces;
+  /** The places before `caret` from which codes go on, in order; with `edgeless` also without an edge. */
+  private placesBefore(text: string, caret: number, edgeless: boolean): readonly Place[] {
+    // What fires, what is live and what is offered is asked of one place, one after the other.
+    if (last.list === this && last.caret === caret && last.edgeless === edgeless && last.text === text) {
+      return last.places;
     }
-    return scratch;
-  }
-
-  private gatherEqual(edge: Edge, folded: Folded, from: number, into: Match[]): void {
-    const tree = this.base[edge];
-    const start = folded.offsets[from]!;
-    const length = folded.length - from;
-    const branch = tree.branchOf(folded, from);
-    if (branch !== NOWHERE) {
-      const end = Math.min(tree.longerOf(branch, length), tree.lowOf(branch) + this.hidden.size + MOST_TWINS);
-      for (let at = tree.lowOf(branch); at < end; at += 1) {
-        const entry = tree.entries[at]!;
-        if (!this.hidden.has(entry.id)) into.push({ start, end: folded.end, entry });
+    const places: Place[] = [];
+    foldBefore(text, caret, this.longest, !this.hasSpaces, scratch);
+    const { offsets, marks, length } = scratch;
+    const { layers } = this;
+    for (let from = scratch.first; from < length; from += 1) {
+      const start = offsets[from]!;
+      if (start < 0) continue;
+      const hasEdge = edgeless || (marks[from]! & EDGE) !== 0;
+      for (let i = 0; i < layers.length; i += 1) {
+        const layer = layers[i]!;
+        if (!hasEdge && layer.edge === 'word') continue;
+        const branch = layer.tree.branchOf(scratch, from);
+        if (branch !== NOWHERE) places.push({ layer, start, length: length - from, branch });
       }
     }
-    const layer = this.overlay[edge];
-    for (let at = firstFrom(layer, folded, from); at < layer.length; at += 1) {
-      const { key, entry } = layer[at]!;
-      if (key.length !== length || compare(key, folded, from) !== 0) break;
-      into.push({ start, end: folded.end, entry });
-    }
-  }
-
-  private isLive(edge: Edge, folded: Folded, from: number): boolean {
-    const length = folded.length - from;
-    const layer = this.overlay[edge];
-    for (let at = firstFrom(layer, folded, from); at < layer.length; at += 1) {
-      const { key, entry } = layer[at]!;
-      if (compare(key, folded, from) !== 0) break;
-      if (key.length > length || entry.fires === 'delimiter') return true;
-    }
-    const tree = this.base[edge];
-    const branch = tree.branchOf(folded, from);
-    if (branch === NOWHERE) return false;
-    const high = tree.highOf(branch);
-    if (this.hidden.size === 0 && tree.lengthOf(high - 1) > length) return true;
-    for (let at = high - 1; at >= tree.lowOf(branch); at -= 1) {
-      const entry = tree.entries[at]!;
-      if (this.hidden.has(entry.id)) continue;
-      if (tree.lengthOf(at) > length || entry.fires === 'delimiter') return true;
-    }
-    return false;
-  }
-
-  /** Gathers the best of one place and edge, in order; gives how many groups it put in. */
-  private gatherOffers(
-    edge: Edge,
-    folded: Folded,
-    from: number,
-    start: number,
-    limit: number,
-    into: Offer[],
-  ): number {
-    const length = folded.length - from;
-    const end = folded.end;
-    const layer = this.overlay[edge];
-    let groups = 0;
-    for (let at = firstFrom(layer, folded, from); at < layer.length; at += 1) {
-      const { key, entry } = layer[at]!;
-      if (compare(key, folded, from) !== 0) break;
-      into.push({ entry, start, end, isExact: key.length === length });
-      groups += 1;
-    }
-    const tree = this.base[edge];
-    const branch = tree.branchOf(folded, from);
-    if (branch === NOWHERE) return groups;
-    if (branch < 0) {
-      const entry = tree.entries[~branch]!;
-      if (this.hidden.has(entry.id)) return groups;
-      into.push({ entry, start, end, isExact: tree.lengthOf(~branch) === length });
-      return groups + 1;
-    }
-    const isShown = (position: number) => !this.hidden.has(tree.entries[position]!.id);
-    let best = limit <= REMEMBERED ? tree.bestOf(branch, length) : tree.search(branch, length, limit, isShown);
-    // If one of the remembered is gone, another takes its place.
-    if (this.hidden.size > 0 && !best.every(isShown)) best = tree.search(branch, length, limit, isShown);
-    const count = Math.min(limit, best.length);
-    for (let i = 0; i < count; i += 1) {
-      const at = best[i]!;
-      into.push({ entry: tree.entries[at]!, start, end, isExact: tree.lengthOf(at) === length });
-    }
-    return groups + 1;
+    last.list = this;
+    last.text = text;
+    last.caret = caret;
+    last.edgeless = edgeless;
+    last.places = places;
+    return places;
   }
 
   private treesOfAll(): Record<Edge, CodeTree> {
-    if (this.overlaySize === 0) return this.base;
-    const all = (edge: Edge) =>
-      new CodeTree(
-        [
-          ...this.base[edge].items().filter(({ entry }) => !this.hidden.has(entry.id)),
-          ...this.overlay[edge],
-        ].sort(byKeyAndAge),
+    const treeOf = (edge: Edge) => {
+      const layers = this.layers.filter((layer) => layer.edge === edge);
+      if (this.overlaySize === 0 && layers.length === 1) return layers[0]!.tree;
+      const items = layers.flatMap(({ tree, isBase }) =>
+        tree.items().filter(({ entry }) => !isBase || !this.hidden.has(entry.id)),
       );
-    return { word: all('word'), anywhere: all('anywhere') };
+      return new CodeTree(items.sort(byKeyAndAge));
+    };
+    return { word: treeOf('word'), anywhere: treeOf('anywhere') };
   }
+}
+
+function layersOf(held: readonly Keyed[], isBase: boolean): Layer[] {
+  return (['anywhere', 'word'] as const).flatMap((edge) => {
+    const items = held.filter(({ entry }) => entry.edge === edge).sort(byKeyAndAge);
+    return items.length > 0 ? [{ tree: new CodeTree(items), edge, isBase }] : [];
+  });
 }
 
 const MOST_TWINS = 64;
 // Long enough for the longest code: 160 code points, each at most three folded units.
 const scratch = foldedBuffer(LIMITS.codeCodePoints * 6);
-let lastText: string | null = null;
-let lastLongest = 0;
-let lastSpaces = false;
+/** The last answer of `placesBefore`. */
+const last: {
+  list: CompiledList | null;
+  text: string;
+  caret: number;
+  edgeless: boolean;
+  places: readonly Place[];
+} = { list: null, text: '', caret: 0, edgeless: false, places: [] };
 
 /** The list of one owner, its rules settled, as typed on a device of this profile. */
 export function compile(list: RuledList, profile: DeviceProfile): CompiledList {
@@ -350,34 +303,47 @@ function builtInOf(profile: DeviceProfile): FiringEntry[] {
   }));
 }
 
-function insertSorted(into: Keyed[], added: readonly Keyed[]): Keyed[] {
-  for (const item of added) {
-    let low = 0;
-    let high = into.length;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if (byKeyAndAge(into[middle]!, item) < 0) low = middle + 1;
-      else high = middle;
+function compareIds(a: Match, b: Match): number {
+  return a.entry.id < b.entry.id ? -1 : a.entry.id > b.entry.id ? 1 : 0;
+}
+
+/** What one place and one tree have to offer, of which `next` comes next. */
+interface OfferGroup {
+  readonly tree: CodeTree;
+  readonly best: Best;
+  readonly start: number;
+  next: number;
+}
+
+/** The best of several groups: whole codes first, then in the order of offers. */
+function bestOffers(groups: readonly OfferGroup[], end: number, limit: number): Offer[] {
+  const offers: Offer[] = [];
+  if (groups.length === 1) {
+    const { best, start } = groups[0]!;
+    const { entries, exact } = best;
+    const count = Math.min(entries.length, limit);
+    for (let i = 0; i < count; i += 1) offers.push({ entry: entries[i]!, start, end, isExact: i < exact });
+    return offers;
+  }
+  while (offers.length < limit) {
+    let first: OfferGroup | null = null;
+    for (let i = 0; i < groups.length; i += 1) {
+      const group = groups[i]!;
+      if (group.next < group.best.entries.length && (first === null || goesBefore(group, first))) first = group;
     }
-    into.splice(low, 0, item);
+    if (first === null) break;
+    const { best, start, next } = first;
+    offers.push({ entry: best.entries[next]!, start, end, isExact: next < best.exact });
+    first.next += 1;
   }
-  return into;
+  return offers;
 }
 
-/** The first position of `layer` whose key does not lie before the stretch. */
-function firstFrom(layer: readonly Keyed[], folded: Folded, from: number): number {
-  let low = 0;
-  let high = layer.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (compare(layer[middle]!.key, folded, from) < 0) low = middle + 1;
-    else high = middle;
-  }
-  return low;
+/** Whether what is next in `a` goes before what is next in `b`. */
+function goesBefore(a: OfferGroup, b: OfferGroup): boolean {
+  const isExact = a.next < a.best.exact;
+  if (isExact !== b.next < b.best.exact) return isExact;
+  const here = a.best.positions[a.next]!;
+  const there = b.best.positions[b.next]!;
+  return a.tree === b.tree ? a.tree.rankOf(here) < b.tree.rankOf(there) : byOffer(a.tree.item(here), b.tree.item(there)) < 0;
 }
-
-/** A match or offer as the orders of keys compare it. */
-function keyed({ entry }: Match): Keyed {
-  return { key: matchKey(entry.code), entry };
-}
-

@@ -39,7 +39,7 @@ export function scanText(
   const words = word.firstWords();
   const { filter } = words;
   const filterMask = filter.length - 1;
-  const { firsts } = word;
+  const firsts = word.firsts();
   // The quick no comes first: few places go on to a look at the edge, and fewer to a walk.
   let next = table[units[0]!]!;
   for (let from = 0; from < length; ) {

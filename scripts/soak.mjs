@@ -6,7 +6,7 @@ try {
   await installPackages();
   process.env.YELLOW_LATCH_SOAK = '1';
   const tally = new Tally();
-  await tally.jest('Firing against a plain reading of its rules', ['--selectProjects', 'core', '--', 'naive']);
+  await tally.jest('Firing against a plain reading of its rules', ['--selectProjects', 'core', '--testPathPattern', 'naive']);
   tally.end();
 } catch (error) {
   fail(error);

@@ -1,0 +1,22 @@
+import { findCardNumbers, type Found } from './card';
+import { findIbans } from './iban';
+import { findKeysAndTokens } from './key';
+import { looksLikePassword } from './password';
+
+/** Something that should not be copied to every device, and where it stands. */
+export interface Secret extends Found {
+  readonly kind: 'card' | 'account' | 'private-key' | 'token' | 'password';
+}
+
+/** The secrets in an expansion, in their order. Linear in its length. */
+export function findSecrets(expansion: string): Secret[] {
+  const secrets: Secret[] = [
+    ...findCardNumbers(expansion).map((found) => ({ kind: 'card' as const, ...found })),
+    ...findIbans(expansion).map((found) => ({ kind: 'account' as const, ...found })),
+    ...findKeysAndTokens(expansion),
+  ];
+  if (secrets.length === 0 && looksLikePassword(expansion)) {
+    secrets.push({ kind: 'password', start: 0, end: expansion.length });
+  }
+  return secrets.sort((a, b) => a.start - b.start);
+}

@@ -21,6 +21,8 @@ export function looksLikePassword(expansion: string): boolean {
   if (classes < 3 || !/\p{L}/u.test(text) || !/[\p{Nd}]/u.test(text)) return false;
   // Chemical, tuning and product names have one capital first or digits last.
   if (/^\p{Lu}?\p{Ll}+[-_ ]?\d{0,4}[.!?]?$/u.test(text)) return false;
+  // Words and numbers joined by one kind of mark, as in file names.
+  if (/^(?:\p{Ll}+|\d+)(?:([-_.])(?:\p{Ll}+|\d+)(?:\1(?:\p{Ll}+|\d+))*)$/u.test(text)) return false;
   estimator ??= new ZxcvbnFactory();
   return estimator.check(text).guesses >= PASSWORD_GUESSES;
 }

@@ -58,14 +58,15 @@ export const REMEMBERED = 8;
  *
  * Memory beyond keys and entries: 2 bytes a unit for the packed keys, 17 a code for references, starts
  * and ranks, and 10 to 20 for the edges and nodes of a list whose codes part early: about 50 bytes.
- * Made in one pass over sorted keys and one sort by rank.
+ * Made in one pass over sorted keys; the order of offers is sorted when first asked for.
  */
 export class CodeTree {
   readonly entries: readonly FiringEntry[];
   /** The units of all keys behind each other; key `p` from `starts[p]` up to `starts[p + 1]`. */
   private readonly units: Uint16Array;
   private readonly starts: Int32Array;
-  private readonly ranks: Int32Array;
+  /** The place of each position in the order of offers; sorted when first asked for. */
+  private ranks: Int32Array | null = null;
   private readonly low: Int32Array;
   private readonly high: Int32Array;
   /** Whether a key ends at a node. */
@@ -98,10 +99,6 @@ export class CodeTree {
       return way | match | (items[i + 1]?.key === key ? HAS_TWIN : 0);
     });
     this.hasInstant = this.rules.some((rule) => (rule & FIRES_AT_ONCE) !== 0);
-    const inOrder = Int32Array.from(items.keys()).sort((x, y) => byOffer(items[x]!, items[y]!));
-    this.ranks = new Int32Array(count);
-    inOrder.forEach((position, rank) => (this.ranks[position] = rank));
-
     // Breadth first: the nodes of one length after those of the length before.
     const low = [0, 0];
     const high = [0, count];
@@ -171,12 +168,22 @@ export class CodeTree {
 
   /** The place of a position in the order of offers. */
   rankOf(position: number): number {
-    return this.ranks[position]!;
+    return (this.ranks ??= this.ranked())[position]!;
+  }
+
+  private ranked(): Int32Array {
+    const items = this.items();
+    const inOrder = Int32Array.from(items.keys()).sort((x, y) => byOffer(items[x]!, items[y]!));
+    const ranks = new Int32Array(items.length);
+    inOrder.forEach((position, rank) => (ranks[position] = rank));
+    return ranks;
   }
 
   keyOf(position: number): string {
-    const key = this.units.subarray(this.starts[position]!, this.starts[position + 1]!);
-    return String.fromCharCode(...key);
+    let key = '';
+    const end = this.starts[position + 1]!;
+    for (let at = this.starts[position]!; at < end; at += 1) key += String.fromCharCode(this.units[at]!);
+    return key;
   }
 
   lengthOf(position: number): number {
@@ -266,6 +273,7 @@ export class CodeTree {
   /** The best `limit` positions of a branch among those that `counts`. Linear in its size. */
   search(branch: Branch, length: number, limit: number, counts: (position: number) => boolean): number[] {
     const best: number[] = [];
+    const ranks = (this.ranks ??= this.ranked());
     const longer = this.longerOf(branch, length);
     for (const [from, to] of [
       [this.lowOf(branch), longer],
@@ -273,11 +281,11 @@ export class CodeTree {
     ] as const) {
       const settled = best.length;
       for (let position = from; position < to; position += 1) {
-        const rank = this.ranks[position]!;
-        if (best.length >= limit && (settled >= limit || rank > this.ranks[best[limit - 1]!]!)) continue;
+        const rank = ranks[position]!;
+        if (best.length >= limit && (settled >= limit || rank > ranks[best[limit - 1]!]!)) continue;
         if (!counts(position)) continue;
         let at = best.length;
-        while (at > settled && this.ranks[best[at - 1]!]! > rank) at -= 1;
+        while (at > settled && ranks[best[at - 1]!]! > rank) at -= 1;
         best.splice(at, 0, position);
         if (best.length > limit) best.pop();
       }

@@ -267,25 +267,24 @@ export function compile(list: RuledList, profile: DeviceProfile): CompiledList {
   return CompiledList.compile(settleRules(list), profile);
 }
 
-/** An entry as the device holds it, under its match key; nothing if it cannot hold such a code. */
-function hold(entry: FiringEntry, profile: DeviceProfile): Keyed[] {
-  if (!profile.spacesInCodes && /\s/u.test(entry.code)) return [];
-  const folded = matchKey(entry.code);
-  if (folded === '') return [];
-  const settled = {
-    fires: profile.ways.includes(entry.fires) ? entry.fires : profile.otherwise,
-    edge: profile.edge === 'own' ? entry.edge : profile.edge,
-    capitals: profile.capitals === 'own' ? entry.capitals : profile.capitals,
-    delimiter: profile.keepsDelimiter === 'own' ? entry.delimiter : profile.keepsDelimiter,
-  };
+/** An entry by the rules of a device; null if it cannot hold such a code. */
+export function heldBy(entry: FiringEntry, profile: DeviceProfile): FiringEntry | null {
+  if (!profile.spacesInCodes && /\s/u.test(entry.code)) return null;
+  const fires = profile.ways.includes(entry.fires) ? entry.fires : profile.otherwise;
+  const edge = profile.edge === 'own' ? entry.edge : profile.edge;
+  const capitals = profile.capitals === 'own' ? entry.capitals : profile.capitals;
+  const delimiter = profile.keepsDelimiter === 'own' ? entry.delimiter : profile.keepsDelimiter;
   const isAsAsked =
-    settled.fires === entry.fires &&
-    settled.edge === entry.edge &&
-    settled.capitals === entry.capitals &&
-    settled.delimiter === entry.delimiter;
+    fires === entry.fires && edge === entry.edge && capitals === entry.capitals && delimiter === entry.delimiter;
   // What is as it was is not kept twice.
-  const key = folded === entry.code ? entry.code : folded;
-  return [{ key, entry: isAsAsked ? entry : { ...entry, ...settled } }];
+  return isAsAsked ? entry : { ...entry, fires, edge, capitals, delimiter };
+}
+
+/** An entry as the device holds it, under its match key; nothing if it cannot. */
+function hold(entry: FiringEntry, profile: DeviceProfile): Keyed[] {
+  const held = heldBy(entry, profile);
+  const key = matchKey(entry.code);
+  return held === null || key === '' ? [] : [{ key: key === entry.code ? entry.code : key, entry: held }];
 }
 
 /** The device's own entries. Their ids sort after every UUID: a person's own entry goes first. */

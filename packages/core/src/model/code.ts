@@ -17,11 +17,14 @@ export function foldCase(text: string): string {
   return folded.replaceAll('ς', 'σ');
 }
 
+const ASCII = /^[\x00-\x7f]*$/;
+
 /**
  * The form under which codes are compared: canonical caseless matching (Unicode, section 3.13,
  * D145), kept composed. Two codes with one match key are the same code to whoever types them.
  */
 export function matchKey(code: string): string {
+  if (ASCII.test(code)) return code.toLowerCase();
   return foldCase(code.normalize('NFD')).normalize('NFC');
 }
 

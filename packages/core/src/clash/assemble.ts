@@ -1,0 +1,234 @@
+/** Findings made of what the tables of an audit hold about one shortcut. */
+import { heldBy } from '../fire';
+import { findSecrets } from '../guard';
+import { claimsOn } from './claims';
+import { CONTEXT_COUNT } from './contexts';
+import { faultsOf } from './faults';
+import {
+  compareSeverity,
+  MOST_EXAMPLES,
+  RISKY_CONTEXTS,
+  severityOfMisfires,
+  type Finding,
+  type Misfires,
+  type PlaceExample,
+  type Severity,
+  type Slip,
+} from './finding';
+import type { TextPlace } from './hits';
+import type { Device, Item } from './item';
+import { tryCode } from './reach';
+import { trapsOf } from './traps';
+import { bandOf, type Vocabulary } from './vocabulary';
+import type { InWord, WordMisfires } from './words';
+
+const ids = (items: readonly { id: string }[]): string[] => items.slice(0, MOST_EXAMPLES).map(({ id }) => id);
+
+/** `older`: the shortcuts with the same match key that are older, oldest first. */
+export function sameCode(item: Item, older: readonly Item[], devices: readonly Device[]): Finding {
+  const blocked = devices.filter(({ profile }) => {
+    const own = heldBy(item.entry, profile);
+    return own !== null && older.slice(0, MOST_EXAMPLES).some(({ entry }) => {
+      const other = heldBy(entry, profile)!;
+      return other.fires === own.fires && (other.capitals !== 'match' || entry.code.normalize('NFC') === item.entry.code.normalize('NFC'));
+    });
+  });
+  return {
+    type: 'same code',
+    severity: blocked.length > 0 ? 'breaks' : 'note',
+    shortcuts: [item.id, ...ids(older)].slice(0, MOST_EXAMPLES),
+    devices: blocked.map(({ profile }) => profile.id),
+    count: older.length,
+    evidence: { winner: older[0]!.id },
+  };
+}
+
+export function lookAlike(item: Item, others: readonly Item[]): Finding {
+  return { type: 'look-alike', severity: 'note', shortcuts: [item.id, ...ids(others)], devices: [], count: others.length, evidence: null };
+}
+
+/** Whether a code that others are hit in can be reached on each device. */
+export function reachOf(item: Item, devices: readonly Device[]): Finding[] {
+  const found = devices.flatMap((device) => {
+    const tried = tryCode(item.entry, device.list);
+    return tried && tried.by !== null ? [{ device, tried }] : [];
+  });
+  return (['beginning', 'inside'] as const).flatMap((at): Finding[] => {
+    const here = found.filter(({ tried }) => tried.at === at);
+    const first = here[0];
+    if (!first) return [];
+    const { typed, result, trace } = first.tried;
+    const by = [...new Set(here.map(({ tried }) => tried.by!))];
+    return [
+      {
+        type: at === 'beginning' ? 'unreachable' : 'broken inside',
+        severity: 'breaks',
+        shortcuts: [item.id, ...by],
+        devices: here.map(({ device }) => device.profile.id),
+        count: by.length,
+        evidence: { typed, result, trace },
+      },
+    ];
+  });
+}
+
+export function delayed(item: Item, longer: readonly string[], count: number, devices: readonly Device[]): Finding | null {
+  const waiting = devices.filter(({ profile }) => {
+    const held = heldBy(item.entry, profile);
+    return profile.prefix === 'wait' && held !== null && held.fires === 'instant';
+  });
+  if (waiting.length === 0) return null;
+  return {
+    type: 'delayed',
+    severity: 'note',
+    shortcuts: [item.id, ...longer].slice(0, MOST_EXAMPLES),
+    devices: waiting.map(({ profile }) => profile.id),
+    count,
+    evidence: null,
+  };
+}
+
+const MISFIRE_TYPES = { whole: 'word', beginning: 'beginning of words', inside: 'inside words' } as const;
+
+/** `tallies`: for each device the misfires of this code, in every language. */
+export function misfires(
+  item: Item,
+  tallies: readonly { readonly device: string; readonly misfires: Partial<Record<InWord, WordMisfires>>; readonly isEstimate: boolean }[],
+): Finding[] {
+  return (Object.keys(MISFIRE_TYPES) as InWord[]).flatMap((kind): Finding[] => {
+    const byDevice: Record<string, number> = {};
+    let worst: { sum: number; words: number; examples: Misfires['examples']; isEstimate: boolean } | null = null;
+    for (const { device, misfires: ofItem, isEstimate } of tallies) {
+      const here = ofItem[kind];
+      if (!here) continue;
+      byDevice[device] = here.perTenThousand;
+      if (!worst || here.perTenThousand > worst.sum) {
+        worst = { sum: here.perTenThousand, words: here.words, examples: here.examples, isEstimate };
+      }
+    }
+    if (!worst) return [];
+    return [
+      {
+        type: MISFIRE_TYPES[kind],
+        severity: severityOfMisfires(worst.sum),
+        shortcuts: [item.id],
+        devices: Object.keys(byDevice),
+        count: worst.words,
+        evidence: { perTenThousand: worst.sum, band: bandOf(worst.sum, worst.isEstimate), byDevice, examples: worst.examples },
+      },
+    ];
+  });
+}
+
+/** `places`: for each device where the code fires in the bank of contexts. */
+export function inContexts(
+  item: Item,
+  places: readonly { readonly device: string; readonly count: number; readonly places: Iterable<TextPlace> }[],
+  exampleOf: (place: TextPlace) => PlaceExample,
+): Finding | null {
+  const hit = places.filter(({ count }) => count > 0);
+  if (hit.length === 0) return null;
+  const worst = hit.reduce((most, one) => (one.count > most.count ? one : most));
+  const all = Array.from(worst.places, exampleOf);
+  const byClass: Record<string, number> = {};
+  for (const { of } of all) byClass[of] = (byClass[of] ?? 0) + 1;
+  const per100 = (worst.count * 100) / CONTEXT_COUNT;
+  return {
+    type: 'context',
+    severity: per100 >= RISKY_CONTEXTS ? 'risky' : 'note',
+    shortcuts: [item.id],
+    devices: hit.map(({ device }) => device),
+    count: worst.count,
+    evidence: { per100, byClass, examples: all.slice(0, MOST_EXAMPLES) },
+  };
+}
+
+export function inOwnExpansions(
+  item: Item,
+  places: readonly { readonly device: string; readonly count: number; readonly places: Iterable<TextPlace> }[],
+  exampleOf: (place: TextPlace) => PlaceExample,
+): Finding | null {
+  const hit = places.filter(({ count }) => count > 0);
+  if (hit.length === 0) return null;
+  const worst = hit.reduce((most, one) => (one.count > most.count ? one : most));
+  const examples = Array.from(worst.places, exampleOf).slice(0, MOST_EXAMPLES);
+  return {
+    type: 'own expansion',
+    severity: 'note',
+    shortcuts: [item.id, ...examples.map(({ of }) => of)].slice(0, MOST_EXAMPLES),
+    devices: hit.map(({ device }) => device),
+    count: worst.count,
+    evidence: { examples },
+  };
+}
+
+export function loop(item: Item, chains: readonly { readonly device: string; readonly chain: readonly string[] }[]): Finding {
+  const { chain } = chains[0]!;
+  return {
+    type: 'loop',
+    severity: 'breaks',
+    shortcuts: [item.id, ...chain.filter((id) => id !== item.id)].slice(0, MOST_EXAMPLES),
+    devices: chains.map(({ device }) => device),
+    count: chain.length,
+    evidence: { chain: chain.slice(0, MOST_EXAMPLES) },
+  };
+}
+
+export function claimed(item: Item): Finding | null {
+  const claims = claimsOn(item.entry.code);
+  if (claims.length === 0) return null;
+  return { type: 'claimed', severity: 'note', shortcuts: [item.id], devices: [], count: claims.length, evidence: { claims } };
+}
+
+export function deviceTraps(item: Item, devices: readonly Device[], languages: readonly string[]): Finding | null {
+  const found = devices.flatMap(({ list }) =>
+    trapsOf(item.entry, list, languages).map((trap) => ({ ...trap, device: list.profile.id })),
+  );
+  if (found.length === 0) return null;
+  return {
+    type: 'device trap',
+    severity: found.reduce<Severity>((worst, { severity }) => (compareSeverity(severity, worst) > 0 ? severity : worst), 'note'),
+    shortcuts: [item.id],
+    devices: [...new Set(found.map(({ device }) => device))],
+    count: found.length,
+    evidence: { traps: found.map(({ trap, device, result }) => ({ trap, device, result })) },
+  };
+}
+
+export function nearMiss(item: Item, slips: readonly { readonly id: string; readonly slip: Slip }[]): Finding {
+  return {
+    type: 'near miss',
+    severity: 'note',
+    shortcuts: [item.id, ...ids(slips)].slice(0, MOST_EXAMPLES),
+    devices: [],
+    count: slips.length,
+    evidence: { slips: slips.slice(0, MOST_EXAMPLES) },
+  };
+}
+
+/** `twins`: other shortcuts with the same expansion. */
+export function faultyExpansion(
+  item: Item,
+  twins: readonly Item[],
+  vocabularies: readonly Vocabulary[],
+  isKnown: (word: string) => boolean,
+): Finding | null {
+  const { expansion } = item.entry;
+  const faults = faultsOf(expansion, item.kind, vocabularies, isKnown);
+  if (twins.length > 0) faults.push({ fault: 'same expansion', start: 0, end: expansion.length });
+  if (faults.length === 0) return null;
+  return {
+    type: 'faulty expansion',
+    severity: faults.some(({ fault }) => fault === 'link that does not parse') ? 'risky' : 'note',
+    shortcuts: [item.id, ...ids(twins)].slice(0, MOST_EXAMPLES),
+    devices: [],
+    count: faults.length,
+    evidence: { faults: faults.slice(0, MOST_EXAMPLES) },
+  };
+}
+
+export function secret(item: Item): Finding | null {
+  const secrets = findSecrets(item.entry.expansion);
+  if (secrets.length === 0) return null;
+  return { type: 'secret', severity: 'risky', shortcuts: [item.id], devices: [], count: secrets.length, evidence: { secrets } };
+}

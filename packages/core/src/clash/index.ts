@@ -1,0 +1,13 @@
+/**
+ * Clashes: a list proved before it is trusted. `Audit.run` finds what is wrong with codes and
+ * expansions on every device in use, with evidence; `change` follows an edit. What the findings and
+ * their figures mean is told in docs/clashes.md.
+ */
+export { Audit, type AuditChange, type AuditedShortcut, type AuditInput, type ListFigure } from './audit';
+export { Bank, firesBefore, hitsIn, type Hit } from './bank';
+export { CLAIMS, claimsOn, type Claim } from './claims';
+export { CONTEXT_COUNT, CONTEXTS, type ContextClass } from './contexts';
+export * from './finding';
+export { bandOf, weeksUntil, WORDS_A_WEEK, type Band, type Vocabulary } from './vocabulary';
+export { decodeText, type DecodedText } from './decode';
+export { scanOwnText, type OwnTextFinding } from './ownText';

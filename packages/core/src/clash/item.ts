@@ -1,0 +1,30 @@
+import type { CompiledList, FiringEntry } from '../fire';
+import type { DeviceProfile } from '../fit';
+import { matchKey, type Kind } from '../model';
+
+/** A shortcut under audit, its rules settled. `index` is its place in the tables of hits. */
+export interface Item {
+  readonly id: string;
+  readonly index: number;
+  readonly entry: FiringEntry;
+  readonly kind: Kind;
+  readonly key: string;
+  /** What the key is drawn like; null where that is not asked. */
+  readonly skeleton: string | null;
+}
+
+export function itemOf(
+  entry: FiringEntry,
+  kind: Kind,
+  index: number,
+  skeletonOf: ((key: string) => string) | null | undefined,
+): Item {
+  const key = matchKey(entry.code);
+  return { id: entry.id, index, entry, kind, key, skeleton: skeletonOf?.(key) ?? null };
+}
+
+/** A device under audit: its profile, and the list as it holds it. */
+export interface Device {
+  readonly profile: DeviceProfile;
+  list: CompiledList;
+}

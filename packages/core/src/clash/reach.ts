@@ -1,0 +1,64 @@
+import { heldBy, keysOf, simulate, type CompiledList, type FiringEntry } from '../fire';
+import { matchKey } from '../model';
+import { separatorOf } from './bank';
+import type { Reach } from './finding';
+
+// Behind it no device raises a letter, and no code stands there.
+const LEAD = '— ';
+
+/**
+ * Types a code as on a device and looks whether it fires: null if it does, else what came instead, and
+ * whether it was the code's own beginning that fired first.
+ */
+export function tryCode(
+  entry: FiringEntry,
+  list: CompiledList,
+): ({ readonly at: 'beginning' | 'inside' | 'nowhere'; readonly by: string | null } & Reach) | null {
+  const held = heldBy(entry, list.profile);
+  if (held === null || held.fires === 'offer') return null;
+  const typed = LEAD + entry.code + (held.fires === 'delimiter' || list.profile.prefix === 'wait' ? separatorOf(list.profile) : '');
+  const { text, trace } = simulate(keysOf(typed), list, list.profile);
+  const fired = trace.filter(({ rule }) => rule.startsWith('fired'));
+  if (fired.some(({ id }) => id === entry.id)) return null;
+  const first = fired[0];
+  const begins = first !== undefined && matchKey(entry.code).startsWith(matchKey(first.typed!)) && typed.indexOf(first.typed!) === LEAD.length;
+  return {
+    at: first === undefined ? 'nowhere' : begins ? 'beginning' : 'inside',
+    by: first?.id ?? null,
+    typed: entry.code,
+    result: text.slice(LEAD.length),
+    trace: trace.map((line) => ({ ...line, at: line.at - LEAD.length })),
+  };
+}
+
+/**
+ * On a device that rescans: the codes whose expansion ends in a code, and so on in a circle; for each
+ * the circle from it on. Each expansion is followed once: linear.
+ */
+export function loopsOf(entries: readonly FiringEntry[], list: CompiledList): Map<string, string[]> {
+  const loops = new Map<string, string[]>();
+  if (!list.profile.rescans) return loops;
+  const next = new Map<string, string>();
+  for (const entry of entries) {
+    const held = heldBy(entry, list.profile);
+    if (held === null || held.fires === 'offer') continue;
+    const kept = held.fires === 'delimiter' && held.delimiter === 'keep';
+    const match = list
+      .matchesEndingAt(entry.expansion, entry.expansion.length)
+      .find((found) => found.entry.fires === 'instant' || (found.entry.fires === 'delimiter' && kept));
+    if (match) next.set(entry.id, match.entry.id);
+  }
+  for (const start of next.keys()) {
+    const chain: string[] = [];
+    const seen = new Set<string>();
+    let at: string | undefined = start;
+    while (at !== undefined && !seen.has(at)) {
+      seen.add(at);
+      chain.push(at);
+      at = next.get(at);
+    }
+    // What leads into a circle without being of it ends there too, and fires as long.
+    if (at !== undefined) loops.set(start, chain);
+  }
+  return loops;
+}

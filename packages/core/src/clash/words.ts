@@ -1,0 +1,119 @@
+import type { CompiledList } from '../fire';
+import { Bank, firesBefore, hitsIn, type Hit } from './bank';
+import { MOST_EXAMPLES, type WordExample } from './finding';
+import type { Vocabulary } from './vocabulary';
+
+/** Where in a word a code fires. */
+export type InWord = 'whole' | 'beginning' | 'inside';
+const KINDS: readonly InWord[] = ['whole', 'beginning', 'inside'];
+
+/** Misfires of one code in one language: in 10,000 words, and the words, most frequent first. */
+export interface WordMisfires {
+  perTenThousand: number;
+  words: number;
+  examples: WordExample[];
+}
+
+const NONE = -1;
+const banks = new WeakMap<Vocabulary, Bank>();
+
+/** The words of a vocabulary as a bank; made once, since a vocabulary stays. */
+export function bankOf(vocabulary: Vocabulary): Bank {
+  let bank = banks.get(vocabulary);
+  if (!bank) banks.set(vocabulary, (bank = new Bank(vocabulary.words)));
+  return bank;
+}
+
+/**
+ * For every word of a language the code that fires when it is typed, on one device. Each word is
+ * counted once, for the code that fires first. 5 bytes a word.
+ */
+export class WordHits {
+  /** The index of the item that fires; NONE. */
+  private readonly winners: Int32Array;
+  private readonly kinds: Uint8Array;
+
+  constructor(
+    readonly vocabulary: Vocabulary,
+    /** What part of what the person writes is in this language. */
+    readonly share: number,
+  ) {
+    this.winners = new Int32Array(vocabulary.words.length).fill(NONE);
+    this.kinds = new Uint8Array(vocabulary.words.length);
+  }
+
+  /** Looks all words up in a list. `indexOf` gives an item's index by its id; less than 0: not ours. */
+  scan(list: CompiledList, indexOf: (id: string) => number): void {
+    this.winners.fill(NONE);
+    const { words } = this.vocabulary;
+    let current = -1;
+    let best: Hit | null = null;
+    const settle = () => {
+      if (best) this.set(current, best, indexOf);
+    };
+    bankOf(this.vocabulary).scan(list, (text, start, end, entry) => {
+      if (text !== current) {
+        settle();
+        current = text;
+        best = { start, end, entry };
+      } else if (firesBefore({ start, end, entry }, best!, list.profile)) {
+        best = { start, end, entry };
+      }
+    });
+    settle();
+    if (current >= words.length) throw new RangeError('a hit beyond the words');
+  }
+
+  private set(word: number, { start, end, entry }: Hit, indexOf: (id: string) => number): void {
+    this.winners[word] = indexOf(entry.id);
+    const length = this.vocabulary.words[word]!.length;
+    this.kinds[word] = start > 0 ? 2 : end < length ? 1 : 0;
+  }
+
+  /** Looks some of the words up again; gives the indices of the items it concerns. */
+  refresh(list: CompiledList, wordsToSee: readonly number[], indexOf: (id: string) => number): Set<number> {
+    const touched = new Set<number>();
+    for (const word of wordsToSee) {
+      const hits = hitsIn(list, this.vocabulary.words[word]!);
+      const before = this.winners[word]!;
+      this.winners[word] = NONE;
+      if (hits.length > 0) {
+        const best = hits.reduce((first, hit) => (firesBefore(hit, first, list.profile) ? hit : first));
+        this.set(word, best, indexOf);
+      }
+      touched.add(before).add(this.winners[word]!);
+    }
+    touched.delete(NONE);
+    return touched;
+  }
+
+  /** The misfires of every item that has any, or of those asked for, by index and part of a word. */
+  tally(only?: ReadonlySet<number>): Map<number, Partial<Record<InWord, WordMisfires>>> {
+    const tally = new Map<number, Partial<Record<InWord, WordMisfires>>>();
+    const { words, perTenThousand, language } = this.vocabulary;
+    for (let word = 0; word < this.winners.length; word += 1) {
+      const index = this.winners[word]!;
+      if (index === NONE || (only && !only.has(index))) continue;
+      let ofItem = tally.get(index);
+      if (!ofItem) tally.set(index, (ofItem = {}));
+      const misfires = (ofItem[KINDS[this.kinds[word]!]!] ??= { perTenThousand: 0, words: 0, examples: [] });
+      const frequency = perTenThousand[word]! * this.share;
+      misfires.perTenThousand += frequency;
+      misfires.words += 1;
+      if (misfires.examples.length < MOST_EXAMPLES) {
+        misfires.examples.push({ word: words[word]!, language, perTenThousand: frequency });
+      }
+    }
+    return tally;
+  }
+
+  /** The misfires of all codes together, in 10,000 words. */
+  get sum(): number {
+    let sum = 0;
+    const { perTenThousand } = this.vocabulary;
+    for (let word = 0; word < this.winners.length; word += 1) {
+      if (this.winners[word] !== NONE) sum += perTenThousand[word]!;
+    }
+    return sum * this.share;
+  }
+}

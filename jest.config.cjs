@@ -6,10 +6,10 @@ const inNode = (name) => ({
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: { '\\.[jt]sx?$': require.resolve('./scripts/jest-esbuild.cjs') },
-  transformIgnorePatterns: ['/node_modules/(?!(@yellow-latch|uuid|fractional-indexing|modern-ahocorasick)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(@yellow-latch|uuid|fractional-indexing|modern-ahocorasick|@zxcvbn-ts)/)'],
   cacheDirectory: `${__dirname}/.cache/jest-${name}`,
 });
 
 module.exports = {
-  projects: [inNode('core'), inNode('server'), '<rootDir>/packages/app/jest.config.cjs'],
+  projects: [inNode('core'), inNode('language'), inNode('server'), '<rootDir>/packages/app/jest.config.cjs'],
 };

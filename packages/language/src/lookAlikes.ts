@@ -16,10 +16,13 @@ const BY_EYE: Readonly<Record<string, string>> = { '0': 'o', '1': 'l', i: 'l', '
  * section 4, with 0 and o, 1, l and i taken for one another also in small letters.
  */
 export function confusableSkeleton(key: string, lookAlikes: LookAlikes): string {
+  const isAscii = ASCII.test(key);
   let skeleton = '';
-  for (const character of key.normalize('NFD')) {
+  for (const character of isAscii ? key : key.normalize('NFD')) {
     const drawn = (lookAlikes.get(character) ?? character).toLowerCase();
     skeleton += BY_EYE[drawn] ?? drawn;
   }
-  return skeleton.normalize('NFD');
+  return isAscii ? skeleton : skeleton.normalize('NFD');
 }
+
+const ASCII = /^[\x00-\x7f]*$/;

@@ -18,7 +18,7 @@ import {
 import type { TextPlace } from './hits';
 import type { Device, Item } from './item';
 import { tryCode } from './reach';
-import { trapsOf } from './traps';
+import { trapsOf, type TrapFound } from './traps';
 import { bandOf, type Vocabulary } from './vocabulary';
 import type { InWord, WordMisfires } from './words';
 
@@ -181,9 +181,10 @@ export function claimed(item: Item): Finding | null {
 }
 
 export function deviceTraps(item: Item, devices: readonly Device[], languages: readonly string[]): Finding | null {
-  const found = devices.flatMap(({ list }) =>
-    trapsOf(item.entry, list, languages).map((trap) => ({ ...trap, device: list.profile.id })),
-  );
+  const found: (TrapFound & { device: string })[] = [];
+  for (const { list } of devices) {
+    for (const trap of trapsOf(item.entry, list, languages)) found.push({ ...trap, device: list.profile.id });
+  }
   if (found.length === 0) return null;
   return {
     type: 'device trap',

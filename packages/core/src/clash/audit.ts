@@ -1,18 +1,16 @@
 import { CompiledList, heldBy, settleRules, type FiringEntry, type RuledList } from '../fire';
 import type { DeviceProfile } from '../fit';
+import { matchKey } from '../model';
 import * as make from './assemble';
 import { Bank, hitsIn } from './bank';
 import { CONTEXT_COUNT, CONTEXTS } from './contexts';
 import { byWorst, MOST_EXAMPLES, type Finding, type PlaceExample } from './finding';
 import { TextHits, type TextPlace } from './hits';
-import { itemOf, type Device, type Item } from './item';
+import { itemOf, type AuditedShortcut, type Device, type Item } from './item';
 import { loopsOf } from './reach';
 import { differMuch, SlipIndex } from './slips';
 import { bandOf, type Band, type Vocabulary } from './vocabulary';
 import { bankOf, WordHits, type InWord, type WordMisfires } from './words';
-
-/** A shortcut as a list under audit has it. */
-export type AuditedShortcut = RuledList['shortcuts'][number];
 
 export interface AuditInput {
   readonly list: RuledList;
@@ -94,9 +92,10 @@ class Groups {
     return Array.isArray(there) ? there : null;
   }
 
-  /** Sorts every group by age, once, after all are added. */
-  sort(): void {
-    for (const group of this.groups.values()) if (Array.isArray(group)) group.sort(byAge);
+  /** Sorts the group of a name by age; without one, every group. */
+  sort(name?: string): void {
+    const groups = name === undefined ? this.groups.values() : [this.groups.get(name)];
+    for (const group of groups) if (Array.isArray(group)) group.sort(byAge);
   }
 }
 
@@ -205,8 +204,8 @@ export class Audit {
 
   private trying<Answer>(change: AuditChange, ask: () => Answer): Answer {
     const before = [...(change.put ?? []).map(({ id }) => id), ...(change.remove ?? [])];
-    const put = before.flatMap((id) => this.shortcuts.get(id) ?? []);
-    const added = before.filter((id) => !this.shortcuts.has(id));
+    const put = before.flatMap((id) => this.items.get(id)?.shortcut ?? []);
+    const added = before.filter((id) => !this.items.has(id));
     this.change(change);
     try {
       return ask();
@@ -214,8 +213,6 @@ export class Audit {
       this.change({ put, remove: added });
     }
   }
-
-  private readonly shortcuts = new Map<string, AuditedShortcut>();
 
   /** Follows an edit. Cost: the texts in which the code before or after stands, not the list. */
   change({ put = [], remove = [] }: AuditChange): void {
@@ -239,6 +236,9 @@ export class Audit {
     for (const item of added) {
       keys.add(item.key);
       insertKey(this.keys, item.key);
+      this.sameKey.sort(item.key);
+      this.sameExpansion.sort(item.entry.expansion);
+      if (item.skeleton !== null) this.sameSkeleton.sort(item.skeleton);
       if (this.sameKey.of(item.key).length === 1) this.slips.add(item.key);
       for (const near of this.relatedTo(item)) touched.add(near);
     }
@@ -268,8 +268,7 @@ export class Audit {
   }
 
   private add(shortcut: AuditedShortcut, entry: FiringEntry): Item {
-    const item = itemOf(entry, shortcut.kind, this.byIndex.length, this.input.skeletonOf);
-    this.shortcuts.set(shortcut.id, shortcut);
+    const item = itemOf(shortcut, entry, this.byIndex.length, this.input.skeletonOf);
     this.items.set(item.id, item);
     this.byIndex.push(item);
     this.sameKey.add(item.key, item);
@@ -280,7 +279,6 @@ export class Audit {
 
   private takeOut(item: Item): void {
     this.items.delete(item.id);
-    this.shortcuts.delete(item.id);
     this.byIndex[item.index] = null;
     this.sameKey.remove(item.key, item);
     if (item.skeleton !== null) this.sameSkeleton.remove(item.skeleton, item);
@@ -369,7 +367,7 @@ export class Audit {
 
   private loweredOf(item: Item): string {
     let text = this.lowered.get(item);
-    if (text === undefined) this.lowered.set(item, (text = item.entry.expansion.toLowerCase()));
+    if (text === undefined) this.lowered.set(item, (text = matchKey(item.entry.expansion)));
     return text;
   }
 
@@ -431,7 +429,8 @@ export class Audit {
     if (count > 0) {
       note(make.delayed(item, keys.flatMap((key) => this.sameKey.of(key).map(({ id }) => id)), count, devices));
     }
-    const tallies = devices.flatMap(({ profile, words, tallies: all }) => {
+    const isTallied = devices.some((device) => device.tallies.has(item.index));
+    const tallies = !isTallied ? [] : devices.flatMap(({ profile, words, tallies: all }) => {
       const ofItem = all.get(item.index);
       return ofItem ? [{ device: profile.id, misfires: ofItem, isEstimate: words.some(({ vocabulary }) => vocabulary.isEstimate) }] : [];
     });
@@ -445,7 +444,8 @@ export class Audit {
     const isIn = (table: 'contexts' | 'expansions') => devices.some((device) => device[table].countOf(item.id) > 0);
     if (isIn('contexts')) note(make.inContexts(item, places('contexts'), contextExample));
     if (isIn('expansions')) note(make.inOwnExpansions(item, places('expansions'), this.expansionExample));
-    const chains = devices.flatMap(({ profile, loops }) => {
+    const isLooping = devices.some(({ loops }) => loops.has(item.id));
+    const chains = !isLooping ? [] : devices.flatMap(({ profile, loops }) => {
       const chain = loops.get(item.id);
       return chain ? [{ device: profile.id, chain }] : [];
     });

@@ -26,7 +26,8 @@ export function faultsOf(
     if (kind !== 'code block') faults.push({ fault: 'double space', start: index, end: index + blanks.length, better: ' ' });
   }
   const text = expansion.trim();
-  if ((kind === 'link' || LINK.test(text)) && !/\s/u.test(text) && !isLink(text)) {
+  const link = kind === 'link' ? text : LINK.test(text) ? text.split(/\s/u)[0]! : null;
+  if (link !== null && !isLink(link)) {
     faults.push({ fault: 'link that does not parse', start: 0, end: expansion.length });
   }
   if (kind !== 'symbol' && kind !== 'code block' && BRACKETS.test(expansion)) faults.push(...unbalanced(expansion));
@@ -43,7 +44,7 @@ function isLink(text: string): boolean {
   const parts = /^(?:([a-z][a-z\d+.-]*):)?(?:\/\/([^/?#]*))?([^?#]*)(\?[^#]*)?(#.*)?$/iu.exec(text);
   if (!parts) return false;
   const [, scheme, authority, path] = parts;
-  if (/[<>"{}|\\^`]/u.test(text) || /%(?![\da-f]{2})/iu.test(text)) return false;
+  if (/[\s<>"{}|\\^`]/u.test(text) || /%(?![\da-f]{2})/iu.test(text)) return false;
   if (scheme !== undefined && !/^https?$/iu.test(scheme)) return (authority ?? '') + path! !== '';
   const host = (authority ?? (scheme === undefined ? path!.split('/')[0]! : '')).replace(/^.*@/u, '').replace(/:\d*$/u, '');
   const isName = /^(?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+\p{L}[\p{L}\p{N}-]*\.?$/u.test(host);

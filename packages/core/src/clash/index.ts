@@ -3,11 +3,12 @@
  * expansions on every device in use, with evidence; `change` follows an edit. What the findings and
  * their figures mean is told in docs/clashes.md.
  */
-export { Audit, type AuditChange, type AuditedShortcut, type AuditInput, type ListFigure } from './audit';
+export { Audit, type AuditChange, type AuditInput, type ListFigure } from './audit';
 export { Bank, firesBefore, hitsIn, type Hit } from './bank';
 export { CLAIMS, claimsOn, type Claim } from './claims';
 export { CONTEXT_COUNT, CONTEXTS, type ContextClass } from './contexts';
 export * from './finding';
+export type { AuditedShortcut } from './item';
 export { bandOf, weeksUntil, WORDS_A_WEEK, type Band, type Vocabulary } from './vocabulary';
 export { decodeText, type DecodedText } from './decode';
 export { scanOwnText, type OwnTextFinding } from './ownText';

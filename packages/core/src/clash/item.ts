@@ -1,6 +1,9 @@
-import type { CompiledList, FiringEntry } from '../fire';
+import type { CompiledList, FiringEntry, RuledList } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey, type Kind } from '../model';
+
+/** A shortcut as a list under audit has it. */
+export type AuditedShortcut = RuledList['shortcuts'][number];
 
 /** A shortcut under audit, its rules settled. `index` is its place in the tables of hits. */
 export interface Item {
@@ -8,19 +11,20 @@ export interface Item {
   readonly index: number;
   readonly entry: FiringEntry;
   readonly kind: Kind;
+  readonly shortcut: AuditedShortcut;
   readonly key: string;
   /** What the key is drawn like; null where that is not asked. */
   readonly skeleton: string | null;
 }
 
 export function itemOf(
+  shortcut: AuditedShortcut,
   entry: FiringEntry,
-  kind: Kind,
   index: number,
   skeletonOf: ((key: string) => string) | null | undefined,
 ): Item {
   const key = matchKey(entry.code);
-  return { id: entry.id, index, entry, kind, key, skeleton: skeletonOf?.(key) ?? null };
+  return { id: entry.id, index, entry, kind: shortcut.kind, shortcut, key, skeleton: skeletonOf?.(key) ?? null };
 }
 
 /** A device under audit: its profile, and the list as it holds it. */

@@ -62,8 +62,8 @@ export class SlipIndex {
 
   /** The other keys that one slip makes of `key`, or it of them; at most `limit`. */
   slipsOf(key: string, limit: number): { key: string; slip: Slip }[] {
-    const found = new Map<string, Slip>();
     if (key.length < 2) return [];
+    const found = new Map<string, Slip>();
     const hash = hashOf(key);
     let head = 0;
     for (let i = 0; i < key.length && found.size < limit; i += 1) {

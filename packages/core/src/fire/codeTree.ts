@@ -80,6 +80,7 @@ export class CodeTree {
   private readonly roots: Int32Array;
   /** What whole texts are searched with, made for the first. */
   private pairs: Uint8Array | null = null;
+  private readonly triples = new Uint8Array(0x4000);
   private words: FirstWords | null = null;
 
   /** `items` in the order of `byKeyAndAge`. */
@@ -295,12 +296,17 @@ export class CodeTree {
 
   // ── in a whole text, whose units are folded in passing ──
 
-  /** Whether a key may begin with the two units from `from` on: a quick no. */
+  /** Whether a key may begin with the units from `from` on: a quick no, by the first three. */
   mayBegin(units: Uint16Array, from: number, length: number): boolean {
     const first = units[from]!;
     const second = from + 1 < length ? units[from + 1]! : 0;
     if (first >= 128 || second >= 128) return true;
-    return (this.pairs ??= this.firstPairs())[(UNITS[first]! & FOLDED) * 128 + (UNITS[second]! & FOLDED)] !== 0;
+    const a = UNITS[first]! & FOLDED;
+    const b = UNITS[second]! & FOLDED;
+    const pair = (this.pairs ??= this.firstPairs())[a * 128 + b]!;
+    if (pair !== LONGER) return pair !== 0;
+    const third = from + 2 < length ? units[from + 2]! : 0;
+    return third >= 128 || this.triples[tripleOf(a, b, UNITS[third]! & FOLDED)] === 1;
   }
 
   /** The first position whose key is `units[from, to)`; -1: none. */
@@ -349,18 +355,31 @@ export class CodeTree {
     return firsts;
   }
 
-  /** By two folded ASCII units whether a key begins so, or is the first alone. */
+  /** By two folded ASCII units: 0, no key begins so; LONGER, and is longer than two; or SHORT. */
   private firstPairs(): Uint8Array {
     const pairs = new Uint8Array(128 * 128);
     for (let position = 0; position < this.size; position += 1) {
       const start = this.starts[position]!;
       const first = this.units[start]!;
+      const length = this.lengthOf(position);
       if (first >= 128) continue;
-      if (this.lengthOf(position) === 1) pairs.fill(1, first * 128, first * 128 + 128);
-      else if (this.units[start + 1]! < 128) pairs[first * 128 + this.units[start + 1]!] = 1;
+      if (length === 1) pairs.fill(SHORT, first * 128, first * 128 + 128);
+      const second = this.units[start + 1]!;
+      if (length === 1 || second >= 128) continue;
+      const pair = first * 128 + second;
+      pairs[pair] = length === 2 ? SHORT : Math.max(pairs[pair]!, LONGER);
+      if (length > 2) this.triples[tripleOf(first, second, this.units[start + 2]!)] = 1;
     }
     return pairs;
   }
+}
+
+const LONGER = 1;
+const SHORT = 2;
+
+/** A number below 2 ** 14 for three units; several triples share one. */
+function tripleOf(a: number, b: number, c: number): number {
+  return ((a * 961 + b * 31 + c) * 0x9e37) & 0x3fff;
 }
 
 export const NOT_THERE = -1;

@@ -55,15 +55,21 @@ const DEFAULTS: FiringRules = {
 export function settleRules(list: RuledList): FiringEntry[] {
   const ofSet = new Map(list.sets.map(({ id, rules }) => [id, rules]));
   const language = list.language ?? 'und';
+  // What a set and a kind settle is the same for all of them.
+  const settled = new Map<string, FiringRules>();
+  const inherited = (kind: string, setId: string | null): FiringRules => {
+    const name = `${kind === 'symbol'} ${setId}`;
+    let rules = settled.get(name);
+    if (!rules) {
+      const ofKind: AskedRules = kind === 'symbol' ? { edge: 'anywhere' } : {};
+      rules = { ...DEFAULTS, ...ofKind, ...list.rules, ...(setId === null ? undefined : ofSet.get(setId)) };
+      settled.set(name, rules);
+    }
+    return rules;
+  };
   return list.shortcuts.map(({ id, code, content, kind, setId, rules, uses = 0 }) => {
-    const ofKind: AskedRules = kind === 'symbol' ? { edge: 'anywhere' } : {};
-    const settled = {
-      ...DEFAULTS,
-      ...ofKind,
-      ...list.rules,
-      ...(setId === null ? undefined : ofSet.get(setId)),
-      ...rules,
-    };
-    return { id, code, expansion: content.expansion, uses, language, ...settled };
+    const base = inherited(kind, setId);
+    const { fires, edge, capitals, delimiter } = rules ? { ...base, ...rules } : base;
+    return { id, code, expansion: content.expansion, uses, language, fires, edge, capitals, delimiter };
   });
 }

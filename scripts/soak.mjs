@@ -7,6 +7,12 @@ try {
   process.env.YELLOW_LATCH_SOAK = '1';
   const tally = new Tally();
   await tally.jest('Firing against a plain reading of its rules', ['--selectProjects', 'core', '--testPathPattern', 'naive']);
+  await tally.jest('Clashes: planted cases, edits followed', [
+    '--selectProjects',
+    'core',
+    '--testPathPattern',
+    'clash/(planted|follow)',
+  ]);
   tally.end();
 } catch (error) {
   fail(error);

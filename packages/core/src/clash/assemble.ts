@@ -24,34 +24,67 @@ import type { InWord, WordMisfires } from './words';
 
 const ids = (items: readonly { id: string }[]): string[] => items.slice(0, MOST_EXAMPLES).map(({ id }) => id);
 
-/** `older`: the shortcuts with the same match key that are older, oldest first. */
-export function sameCode(item: Item, older: readonly Item[], devices: readonly Device[]): Finding {
-  const blocked = devices.filter(({ profile }) => {
-    const own = heldBy(item.entry, profile);
-    return own !== null && older.slice(0, MOST_EXAMPLES).some(({ entry }) => {
-      const other = heldBy(entry, profile)!;
-      return other.fires === own.fires && (other.capitals !== 'match' || entry.code.normalize('NFC') === item.entry.code.normalize('NFC'));
-    });
+/** Twins are tried by typing as long as they are so few. */
+const FEW = 8;
+
+/**
+ * What becomes of a code that others have too; `twins`: all of them, oldest first. Where they are few
+ * the engine tells who loses; of many the older go first.
+ */
+export function sameCode(item: Item, twins: readonly Item[], devices: readonly Device[]): Finding | null {
+  const others = twins.length <= FEW ? twins.filter((twin) => twin !== item) : twins.slice(0, placeOf(item, twins));
+  if (others.length === 0) return null;
+  const winners: string[] = [];
+  const blocked = devices.filter((device) => {
+    const winner = winnerOf(item, others, device);
+    if (winner !== null) winners.push(winner);
+    return winner !== null;
   });
+  // Both fire, each as its capitals or its way ask: told once, on the younger.
+  if (blocked.length === 0 && twins[0] === item) return null;
   return {
     type: 'same code',
     severity: blocked.length > 0 ? 'breaks' : 'note',
-    shortcuts: [item.id, ...ids(older)].slice(0, MOST_EXAMPLES),
+    shortcuts: [item.id, ...ids(others)].slice(0, MOST_EXAMPLES),
     devices: blocked.map(({ profile }) => profile.id),
-    count: older.length,
-    evidence: { winner: older[0]!.id },
+    count: others.length,
+    evidence: { winner: winners[0] ?? others[0]!.id },
   };
+}
+
+/** The twin that fires when the code of `item` is typed on a device; null: `item` itself. */
+function winnerOf(item: Item, others: readonly Item[], { profile, list }: Device): string | null {
+  const own = heldBy(item.entry, profile);
+  if (own === null || own.fires === 'offer') return null;
+  if (others.length < FEW) {
+    const tried = tryCode(item.entry, list);
+    return tried !== null && others.some(({ id }) => id === tried.by) ? tried.by : null;
+  }
+  const oldest = heldBy(others[0]!.entry, profile);
+  return oldest !== null && oldest.fires === own.fires && oldest.capitals !== 'match' ? oldest.id : null;
+}
+
+/** How many of a group, oldest first, come before one of it. */
+function placeOf(item: Item, group: readonly Item[]): number {
+  let low = 0;
+  let high = group.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (group[middle]!.id < item.id) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 export function lookAlike(item: Item, others: readonly Item[]): Finding {
   return { type: 'look-alike', severity: 'note', shortcuts: [item.id, ...ids(others)], devices: [], count: others.length, evidence: null };
 }
 
-/** Whether a code that others are hit in can be reached on each device. */
-export function reachOf(item: Item, devices: readonly Device[]): Finding[] {
+/** Whether a code that others are hit in can be reached on each device; twins are told of elsewhere. */
+export function reachOf(item: Item, devices: readonly Device[], isTwin: (id: string) => boolean): Finding[] {
   const found = devices.flatMap((device) => {
     const tried = tryCode(item.entry, device.list);
-    return tried && tried.by !== null ? [{ device, tried }] : [];
+    return tried && tried.by !== null && !isTwin(tried.by) ? [{ device, tried }] : [];
   });
   return (['beginning', 'inside'] as const).flatMap((at): Finding[] => {
     const here = found.filter(({ tried }) => tried.at === at);

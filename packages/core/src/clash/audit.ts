@@ -176,6 +176,11 @@ export class Audit {
     return this.input.unchecked ?? [];
   }
 
+  /** The shortcuts whose codes are of several words: no list of words tells how often those come. */
+  get notEstimated(): readonly string[] {
+    return [...this.items.values()].filter(({ key }) => /\s/u.test(key)).map(({ id }) => id);
+  }
+
   /** The list's figure on each device, by profile id. */
   get figures(): Readonly<Record<string, ListFigure>> {
     const isEstimate = this.input.languages.some(({ vocabulary }) => vocabulary.isEstimate);
@@ -402,6 +407,8 @@ export class Audit {
       device.codes.replace(item.index, hitsIn(list, item.entry.code).filter(({ entry }) => this.isOther(entry, item)));
       touch(item.id);
     }
+    // What is put in may fire again: whatever is met in another code may come out otherwise.
+    if (list.profile.rescans) for (const index of device.codes.texts()) touch(this.byIndex[index]!.id);
     const loops = loopsOf(list.profile.rescans ? Array.from(this.items.values(), ({ entry }) => entry) : [], list);
     for (const id of [...device.loops.keys(), ...loops.keys()]) touch(id);
     device.loops = loops;
@@ -415,15 +422,15 @@ export class Audit {
       if (finding) findings.push(finding);
     };
     const { devices, input } = this;
-    const older = this.sameKey.several(item.key);
-    if (older !== null && older[0] !== item) note(make.sameCode(item, older.slice(0, placeIn(older, item)), devices));
+    const same = this.sameKey.several(item.key);
+    if (same !== null) note(make.sameCode(item, same, devices));
     const drawn = item.skeleton === null ? null : this.sameSkeleton.several(item.skeleton);
     if (drawn !== null) {
       const others = drawn.slice(0, MOST_EXAMPLES * 2).filter(({ key }) => key !== item.key);
       if (others.length > 0) note(make.lookAlike(item, others));
     }
     const met = devices.filter(({ codes }) => codes.hitsOf(item.index).length > 0);
-    if (met.length > 0) findings.push(...make.reachOf(item, met));
+    if (met.length > 0) findings.push(...make.reachOf(item, met, (id) => this.items.get(id)?.key === item.key));
     const mayWait = devices.some(({ profile }) => profile.prefix === 'wait' && heldBy(item.entry, profile)?.fires === 'instant');
     const { keys, count } = mayWait ? this.longerThan(item.key) : { keys: [], count: 0 };
     if (count > 0) {
@@ -495,18 +502,6 @@ function contextExample({ text, start, end }: TextPlace): PlaceExample {
 
 function byAge(a: Item, b: Item): number {
   return a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
-}
-
-/** How many of a group are older; of very large groups only whether some are. */
-function placeIn(group: readonly Item[], item: Item): number {
-  let low = 0;
-  let high = group.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (byAge(group[middle]!, item) < 0) low = middle + 1;
-    else high = middle;
-  }
-  return Math.max(1, low);
 }
 
 function union(lists: readonly (readonly number[])[]): number[] {

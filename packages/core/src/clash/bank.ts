@@ -95,11 +95,12 @@ export function hitsIn(list: CompiledList, text: string): Hit[] {
   const hits: Hit[] = [];
   for (let end = 1; end <= text.length; end += 1) {
     const isEnded = end === text.length || isEnd(String.fromCodePoint(text.codePointAt(end)!));
-    const match = list.matchesEndingAt(text, end).find(({ entry, start }) => {
-      if (entry.fires === 'offer' || (entry.fires === 'delimiter' && !isEnded)) return false;
-      return fitsCapitals(entry, text.slice(start, end));
-    });
-    if (match) hits.push({ start: match.start, end, entry: match.entry });
+    const matches = list.matchesEndingAt(text, end);
+    for (const way of ['instant', 'delimiter'] as const) {
+      if (way === 'delimiter' && !isEnded) continue;
+      const match = matches.find(({ entry, start }) => entry.fires === way && fitsCapitals(entry, text.slice(start, end)));
+      if (match) hits.push({ start: match.start, end, entry: match.entry });
+    }
   }
   return hits.sort((a, b) => a.start - b.start || a.end - b.end);
 }
@@ -118,5 +119,7 @@ export function firesBefore(
     const atB = b.end + (b.entry.fires === 'delimiter' ? 1 : 0);
     if (atA !== atB) return atA < atB;
   }
-  return a.start !== b.start ? a.start < b.start : a.end > b.end;
+  if (a.start !== b.start) return a.start < b.start;
+  // What fires at once waits for its twin that fires at a delimiter (rules 4.2 and 4.3).
+  return a.end !== b.end ? a.end > b.end : a.entry.fires === 'delimiter';
 }

@@ -40,6 +40,11 @@ export function decodeText(bytes: Uint8Array): DecodedText | DecodeProblem {
     const text = new TextDecoder('utf-8', { fatal: true }).decode(bytes).replace(/\r\n?/g, '\n');
     return { text, encoding: 'utf-8' };
   } catch {
-    return as('windows-1252');
+    const { text, encoding } = as('windows-1252');
+    // Some decoders leave what lies between ASCII and Latin-1 as control characters.
+    return { text: text.replace(/[\x80-\x9f]/g, (sign) => WINDOWS_1252[sign.charCodeAt(0) - 0x80]!), encoding };
   }
 }
+
+/** 0x80 to 0x9f by the index of the WHATWG Encoding standard. */
+const WINDOWS_1252 = '€\x81‚ƒ„…†‡ˆ‰Š‹Œ\x8dŽ\x8f\x90‘’“”•–—˜™š›œ\x9džŸ';

@@ -47,8 +47,9 @@ export class TextHits {
     return this.byId.get(id)?.size ?? 0;
   }
 
-  ids(): Iterable<string> {
-    return this.byId.keys();
+  /** The texts that have a hit. */
+  texts(): Iterable<number> {
+    return this.byText.keys();
   }
 
   /** How many texts have a hit. */

@@ -10,5 +10,6 @@ export { CONTEXT_COUNT, CONTEXTS, type ContextClass } from './contexts';
 export * from './finding';
 export type { AuditedShortcut } from './item';
 export { bandOf, weeksUntil, WORDS_A_WEEK, type Band, type Vocabulary } from './vocabulary';
-export { decodeText, type DecodedText } from './decode';
-export { scanOwnText, type OwnTextFinding } from './ownText';
+export { decodeText, LARGEST_TEXT, type DecodedText, type DecodeProblem } from './decode';
+export { scanOwnText, type OwnTextFinding, type OwnTextReport } from './ownText';
+export { readOwnText, type OwnText, type OwnTextFormat, type OwnTextProblem } from './ownTextSource';

@@ -273,4 +273,4 @@ test.each(Object.keys(MAKERS) as FindingType[])(`of ${CASES} planted cases of â€
   }
   const isAsked = MAKERS[type](randomFrom(1), cleanList(randomFrom(1)), 0).truth !== undefined;
   expect(true_).toBe(isAsked ? planted : 0);
-}, 300_000);
+}, 600_000);

@@ -18,7 +18,7 @@ export function tryCode(
   if (held === null || held.fires === 'offer') return null;
   const typed = LEAD + entry.code + (held.fires === 'delimiter' || list.profile.prefix === 'wait' ? separatorOf(list.profile) : '');
   const { text, trace } = simulate(keysOf(typed), list, list.profile);
-  const fired = trace.filter(({ rule }) => rule.startsWith('fired'));
+  const fired = trace.filter(({ rule }) => rule.startsWith('fired') && rule !== 'fired-by-rescan');
   if (fired.some(({ id }) => id === entry.id)) return null;
   const first = fired[0];
   const begins = first !== undefined && matchKey(entry.code).startsWith(matchKey(first.typed!)) && typed.indexOf(first.typed!) === LEAD.length;

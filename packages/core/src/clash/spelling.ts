@@ -54,9 +54,16 @@ export function nearestCommonWord(word: string, vocabulary: Vocabulary): string 
   return near.length === 0 ? null : near.reduce((best, one) => (rank(one) < rank(best) ? one : best));
 }
 
-/** Whether one insertion, deletion, substitution or swap of neighbours leads from `a` to `b`. */
+/** From this length on a letter left out in one place and put in at another is one slip: tommorow. */
+const LONG = 7;
+
+/**
+ * Whether one insertion, deletion, substitution or swap of neighbours leads from `a` to `b`, or, where
+ * words are long, one letter moved. They share a rest already.
+ */
 function isOneSlip(a: string, b: string): boolean {
   if (a === b || Math.abs(a.length - b.length) > 1) return false;
+  if (Math.min(a.length, b.length) >= LONG) return true;
   let head = 0;
   while (head < a.length && head < b.length && a[head] === b[head]) head += 1;
   let tail = 0;

@@ -183,7 +183,8 @@ export class CompiledList {
   /**
    * Every place of a whole text at which a code would fire as it is typed: at its end, and where it
    * fires at a delimiter, followed by one or by the end of the text. Of codes that end at one place
-   * the longest. Offers do not fire. In the order of their ends; linear in the text.
+   * and fire in one way the longest; what an earlier firing would have changed is not followed. Offers
+   * do not fire. In the order of their ends; linear in the text.
    */
   scan(text: string): Match[] {
     const matches: Match[] = [];

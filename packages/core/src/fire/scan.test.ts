@@ -8,24 +8,27 @@ import { entry, listOf, pick, randomFrom } from './testing';
 
 type Found = [start: number, end: number, code: string];
 
+const inOrder = (a: Found, b: Found) => a[1] - b[1] || a[0] - b[0];
+
 const ours = (text: string, entries: FiringEntry[]): Found[] =>
   listOf(entries)
     .scan(text)
-    .map(({ start, end, entry: { code } }): Found => [start, end, code]);
+    .map(({ start, end, entry: { code } }): Found => [start, end, code])
+    .sort(inOrder);
 
-/** From all places where a code stands, those where it fires: edges, ends, the longest of each end. */
+/** From all places where a code stands, those where it fires: edges, ends, the longest of each end and way. */
 function firing(all: Found[], text: string, entries: FiringEntry[]): Found[] {
   const byCode = new Map(entries.map((item) => [item.code, item]));
-  const byEnd = new Map<number, Found>();
+  const byEnd = new Map<string, Found>();
   for (const found of all) {
     const [start, end, code] = found;
     const { edge, fires } = byCode.get(code)!;
     if (!hasEdgeBefore(text, start, edge)) continue;
     if (fires === 'delimiter' && end < text.length && !isDelimiter(text[end]!)) continue;
-    const rival = byEnd.get(end);
-    if (!rival || start < rival[0]) byEnd.set(end, found);
+    const rival = byEnd.get(`${end} ${fires}`);
+    if (!rival || start < rival[0]) byEnd.set(`${end} ${fires}`, found);
   }
-  return [...byEnd.values()].sort((a, b) => a[1] - b[1]);
+  return [...byEnd.values()].sort(inOrder);
 }
 
 function byPackage(text: string, entries: FiringEntry[]): Found[] {

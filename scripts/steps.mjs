@@ -8,6 +8,7 @@ import { fileURLToPath } from 'node:url';
 
 export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
 export const SITE = join(ROOT, 'packages/app/dist');
+const PUBLIC = join(ROOT, 'packages/app/public');
 export const SERVER = join(ROOT, 'packages/server/dist/server.mjs');
 
 const startedAt = Date.now();
@@ -115,7 +116,47 @@ export async function buildServer() {
   });
 }
 
+/** The language data as files, made from the packages they come from. */
+async function buildLanguage() {
+  const stamp = join(PUBLIC, 'language/.made-from');
+  const wanted = hashOf(['package-lock.json', 'packages/language/src']);
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  const esbuild = await import('esbuild');
+  // Beside its source, so that it finds the packages the source would.
+  const program = join(ROOT, 'packages/language/dist/write.mjs');
+  await esbuild.build({
+    absWorkingDir: ROOT,
+    entryPoints: ['packages/language/src/write.ts'],
+    outfile: program,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    logLevel: 'warning',
+  });
+  await must(process.execPath, [program, join(PUBLIC, 'language')]);
+  writeFileSync(stamp, wanted);
+}
+
+/** The audit's worker, bundled by itself: what only it needs is not in the app. */
+async function buildWorker() {
+  const esbuild = await import('esbuild');
+  await esbuild.build({
+    absWorkingDir: ROOT,
+    entryPoints: ['packages/app/src/audit/worker.ts'],
+    outfile: join(PUBLIC, 'audit-worker.js'),
+    bundle: true,
+    minify: true,
+    platform: 'browser',
+    format: 'iife',
+    target: 'es2022',
+    alias: { 'zod/v4/locales': join(ROOT, 'packages/app/src/stubs/zod-locales.ts') },
+    logLevel: 'warning',
+  });
+}
+
 async function buildApp() {
+  await buildLanguage();
+  await buildWorker();
   const stamp = join(SITE, '.made-from');
   const wanted = hashOf([
     'package-lock.json',

@@ -13,6 +13,8 @@ import { Choice } from './Choice';
 import { Field, FieldNote } from './Field';
 import { NEW_SET } from './form';
 import { useEditor } from './useEditor';
+import { useVerdict } from './useVerdict';
+import { Verdict } from './Verdict';
 
 /** First what you want, then what you type for it; kind and set; save at the foot. */
 export function EditorForm({ saved }: { saved: Shortcut | null }) {
@@ -22,7 +24,14 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
   const editor = useEditor(saved);
   const { control, formState, setValue } = editor.form;
   const { errors } = formState;
-  const [code, kind, setId] = useWatch({ control, name: ['code', 'kind', 'setId'] });
+  const [code, expansion, kind, setId] = useWatch({ control, name: ['code', 'expansion', 'kind', 'setId'] });
+  const findings = useVerdict({
+    id: saved?.id ?? null,
+    code,
+    expansion,
+    kind,
+    setId: setId === NEW_SET ? null : setId,
+  });
   const setChoices = [
     { value: null, label: 'None' },
     ...editor.sets.map(({ id, name }) => ({ value: id, label: name })),
@@ -106,6 +115,8 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
             )}
           </View>
         )}
+
+        {findings && <Verdict code={trimCode(code)} findings={findings} />}
 
         <View style={styles.choices}>
           <Choice

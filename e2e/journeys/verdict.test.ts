@@ -1,0 +1,41 @@
+import { By } from 'selenium-webdriver';
+
+import { journey } from '../journey';
+
+journey('a code is judged while it is typed, by words, other codes and devices', 'demo', async ({ open }) => {
+  const app = await open('phone');
+  await app.tap('Paste or write…');
+  await app.insert(await app.field('You get'), 'See you on Thursday.');
+  await app.fill('You type', 'so');
+  await app.seeText('so is taken by another shortcut');
+  await app.fill('You type', 'ham');
+  await app.seeText('ham is taken by another shortcut');
+  await app.fill('You type', 'them');
+  await app.seeText('them is a word: about');
+  await app.seeText('misfires in 10,000 words');
+  await app.fill('You type', ';thurs');
+  await app.seeText('No word, link or other code gets in its way.');
+  await app.expectAccessible();
+});
+
+journey('a verdict follows what was saved a moment before, and is there on a wide screen', 'empty', async ({ open }) => {
+  const app = await open('computer');
+  await app.make(';ten', 'I am about ten minutes away.');
+  await app.tap('Paste or write…');
+  await app.insert(await app.field('You get'), 'Ten, and a place for the van.');
+  await app.fill('You type', ';tenp');
+  await app.seeText(';ten begins it and fires first on the computer');
+  await app.expectAccessible();
+});
+
+journey('without the words of a language the page goes on, and says nothing it does not know', 'demo', async ({ open }) => {
+  const app = await open('phone');
+  await app.browser.command('Network.enable');
+  await app.browser.command('Network.setBlockedURLs', { urls: ['*/audit-worker.js'] });
+  await app.tap('Paste or write…');
+  await app.insert(await app.field('You get'), 'See you on Thursday.');
+  await app.fill('You type', ';thurs');
+  await app.tap('Save');
+  await app.seeText(';thurs is saved');
+  await app.browser.driver.findElements(By.css('[role=alert]')).then((alerts) => expect(alerts).toEqual([]));
+});

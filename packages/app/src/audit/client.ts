@@ -1,0 +1,80 @@
+import type { AuditChange, AuditedShortcut, Finding } from '@yellow-latch/core/clash';
+import type { RuledList } from '@yellow-latch/core/fire';
+import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
+import { wrap, type Remote } from 'comlink';
+
+import type { AuditDesk, AuditRequest } from './desk';
+
+/** The devices and languages that are proved until a person names their own. */
+const DEVICES: AuditRequest['devices'] = ['phone-list', 'tablet-list', 'computer-list'];
+const LANGUAGES: AuditRequest['languages'] = ['en'];
+
+interface List {
+  readonly shortcuts: readonly Shortcut[];
+  readonly sets: readonly ShortcutSet[];
+}
+
+/**
+ * The page's side of the audit: one worker a tab, made when first asked; it is told of the list once
+ * and of every edit after. A worker that fails is ended, and made anew with the next question.
+ */
+export class AuditClient {
+  private worker: Worker | null = null;
+  private desk: Remote<AuditDesk> | null = null;
+  /** The list as the worker knows it, by id. */
+  private known = new Map<string, Shortcut>();
+  /** Questions wait for what was told before them. */
+  private told: Promise<unknown> = Promise.resolve();
+
+  constructor(private readonly makeWorker: () => Worker = () => new Worker('/audit-worker.js')) {}
+
+  /** What would be found about a shortcut of the list if it were saved so; null: no answer is to be had. */
+  async verdict(list: List, shortcut: AuditedShortcut): Promise<readonly Finding[] | null> {
+    try {
+      const desk = this.tell(list);
+      await this.told;
+      return await desk.verdict(shortcut);
+    } catch {
+      this.end();
+      return null;
+    }
+  }
+
+  /** Tells the worker what it does not know of the list. */
+  private tell(list: List): Remote<AuditDesk> {
+    const isNew = this.desk === null;
+    const desk = (this.desk ??= this.start());
+    if (isNew) {
+      const ruled: RuledList = { sets: list.sets.map(({ id }) => ({ id })), shortcuts: list.shortcuts.map(audited) };
+      this.told = desk.run({ list: ruled, devices: DEVICES, languages: LANGUAGES });
+    } else {
+      const change = this.changeTo(list.shortcuts);
+      if (change) this.told = this.told.then(() => desk.change(change));
+    }
+    this.known = new Map(list.shortcuts.map((shortcut) => [shortcut.id, shortcut]));
+    return desk;
+  }
+
+  private changeTo(shortcuts: readonly Shortcut[]): AuditChange | null {
+    const put = shortcuts.filter((shortcut) => this.known.get(shortcut.id) !== shortcut);
+    const left = new Set(shortcuts.map(({ id }) => id));
+    const remove = [...this.known.keys()].filter((id) => !left.has(id));
+    return put.length + remove.length === 0 ? null : { put: put.map(audited), remove };
+  }
+
+  private start(): Remote<AuditDesk> {
+    this.worker = this.makeWorker();
+    return wrap<AuditDesk>(this.worker);
+  }
+
+  private end(): void {
+    this.worker?.terminate();
+    this.worker = null;
+    this.desk = null;
+    this.told = Promise.resolve();
+  }
+}
+
+function audited({ id, code, content, kind, setId }: Shortcut): AuditedShortcut {
+  return { id, code, content, kind, setId };
+}

@@ -1,0 +1,121 @@
+/** Findings in words: the one place where they are made. */
+import type { Finding, Misfires, Severity } from '@yellow-latch/core/clash/finding';
+import { weeksUntil } from '@yellow-latch/core/clash/vocabulary';
+import type { ProfileId } from '@yellow-latch/core/fit';
+
+/** What a finding says at a glance. `codeOf` gives the code of a shortcut by its id. */
+export function tellFinding(finding: Finding, code: string, codeOf: (id: string) => string): string {
+  const other = finding.shortcuts[1] === undefined ? '' : codeOf(finding.shortcuts[1]);
+  switch (finding.type) {
+    case 'same code':
+      return `${code} is taken by another shortcut, which goes first${onDevices(finding)}.`;
+    case 'look-alike':
+      return `${code} looks like ${other}.`;
+    case 'unreachable':
+      return `${other} begins it and fires first${onDevices(finding)}: ${code} can never fire there.`;
+    case 'broken inside':
+      return `${other} fires inside it${onDevices(finding)}: ${code} can never fire there.`;
+    case 'delayed':
+      return `It begins ${other}, so it waits for the next key.`;
+    case 'word':
+      return `${code} is a word: ${tellMisfires(finding.evidence)}.`;
+    case 'beginning of words':
+      return `Words begin with ${code}: ${tellMisfires(finding.evidence)}.`;
+    case 'inside words':
+      return `Words hold ${code}: ${tellMisfires(finding.evidence)}${onDevices(finding)}.`;
+    case 'context':
+      return `${code} fires in ${Math.max(1, Math.round(finding.evidence.per100))} of 100 links, addresses, prices and the like.`;
+    case 'own expansion':
+      return `${code} would fire if the text of ${other} were typed out.`;
+    case 'loop':
+      return `Its text ends in a code that leads back to ${code}${onDevices(finding)}.`;
+    case 'claimed': {
+      // Of the longest beginning the claim that most people meet, which the table has first.
+      const { claims } = finding.evidence;
+      const longest = Math.max(...claims.map(({ beginning }) => beginning.length));
+      const { beginning, by, meaning } = claims.find((claim) => claim.beginning.length === longest)!;
+      return `${capitalise(by)} take ${beginning.trim()} for ${meaning}.`;
+    }
+    case 'device trap':
+      return `${capitalise(deviceNames(finding.devices))}: ${TRAPS[finding.evidence.traps[0]!.trap]}.`;
+    case 'near miss':
+      return `One slip of the finger from ${other}.`;
+    case 'faulty expansion': {
+      const [fault] = finding.evidence.faults;
+      return fault!.better ? `${FAULTS[fault!.fault]}: “${fault!.better}”?` : `${FAULTS[fault!.fault]}.`;
+    }
+    case 'secret':
+      return `What it gives looks like ${SECRETS[finding.evidence.secrets[0]!.kind]}; every device shows it.`;
+  }
+}
+
+/** In 10,000 words, and once in how many weeks. */
+function tellMisfires({ perTenThousand, band }: Misfires): string {
+  const often = `about ${tellNumber(perTenThousand)} ${perTenThousand >= 0.95 && perTenThousand < 1.05 ? 'misfire' : 'misfires'} in 10,000 words`;
+  if (perTenThousand >= 1) return often;
+  const from = weeksUntil(perTenThousand * band.high);
+  const to = weeksUntil(perTenThousand * band.low);
+  return `${often}, once in ${tellNumber(Math.max(1, from))} to ${tellNumber(Math.max(2, to))} weeks`;
+}
+
+function tellNumber(value: number): string {
+  return Number(value.toPrecision(2)).toLocaleString('en');
+}
+
+function onDevices({ devices }: Finding): string {
+  return devices.length === 0 ? '' : ` on ${deviceNames(devices)}`;
+}
+
+function deviceNames(ids: readonly string[]): string {
+  const names = ids.map((id) => SHORT_NAMES[id as ProfileId] ?? id);
+  return names.length < 3 ? names.join(' and ') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+}
+
+const SHORT_NAMES: Record<ProfileId, string> = {
+  app: 'this app',
+  'phone-list': 'the phone',
+  'tablet-list': 'the tablet',
+  'computer-list': 'the computer',
+  'keyboard-with-offers': 'the keyboard with offers',
+};
+
+const TRAPS = {
+  'sentence capital': 'a capital at the start of a sentence keeps it from firing',
+  'smart quotes': 'its quotes are changed before it is complete',
+  'smart dashes': 'its dashes are changed before it is complete',
+  'smart dots': 'its dots are changed before it is complete',
+  'double space': 'its two spaces become a full stop',
+  'space in code': 'a code there cannot hold a space',
+  'built-in entry': 'it brings an entry of its own with this code',
+  'language of the entry': 'it belongs to a language that is not typed there',
+  'no delimiter': 'nothing ends a code there',
+} as const;
+
+const FAULTS = {
+  'blank at the end': 'The text ends in a blank',
+  'double space': 'The text has two spaces in a row',
+  'link that does not parse': 'The link leads nowhere as it stands',
+  'unbalanced bracket': 'A bracket in the text has no other half',
+  'likely misspelling': 'Perhaps a slip in the text',
+  'same expansion': 'Another code gives the same text',
+} as const;
+
+const SECRETS = {
+  card: 'a card number',
+  account: 'an account number',
+  'private-key': 'a private key',
+  token: 'an access token',
+  password: 'a password',
+} as const;
+
+/** One word for how bad it is, beside the glyph. */
+export const SEVERITY_WORDS: Record<Severity | 'safe', string> = {
+  safe: 'Safe',
+  note: 'Safe, with a note',
+  risky: 'Risky',
+  breaks: 'Breaks',
+};
+
+function capitalise(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -44,7 +44,7 @@ export function audit(): Figure[] {
   const shortcuts = shortcutsOf(10_000);
   const input = inputOf(shortcuts);
   const time = medianTime(7, () => void Audit.run(input));
-  const plain = medianTime(1, () => void plainMisfires(shortcuts));
+  const plain = medianTime(1, () => void plainMisfires(shortcuts.slice(0, 100))) * 100;
   return [
     {
       name: 'audit',

@@ -45,8 +45,8 @@ interface DeviceTables extends Device {
   readonly contexts: TextHits;
   /** Texts are the indices of the items whose expansions they are. */
   readonly expansions: TextHits;
-  /** Texts are the indices of the items whose codes they are: other codes that are met in them. */
-  readonly codes: TextHits;
+  /** The indices of the items in whose codes other codes are met. */
+  readonly codes: Set<number>;
   loops: Map<string, string[]>;
 }
 
@@ -65,37 +65,45 @@ const CLASS_OF = CONTEXTS.flatMap(({ name, texts }) => texts.map(() => name));
 
 /** Items that share something: a match key, a skeleton, an expansion. Most share nothing. */
 class Groups {
-  private readonly groups = new Map<string, Item | Item[]>();
+  private readonly first = new Map<string, Item>();
+  /** The groups of more than one, all of each. */
+  private readonly crowds = new Map<string, Item[]>();
 
   add(name: string, item: Item): void {
-    const there = this.groups.get(name);
-    if (there === undefined) this.groups.set(name, item);
-    else if (Array.isArray(there)) there.push(item);
-    else this.groups.set(name, [there, item]);
+    const first = this.first.get(name);
+    if (first === undefined) {
+      this.first.set(name, item);
+      return;
+    }
+    const crowd = this.crowds.get(name);
+    if (crowd) crowd.push(item);
+    else this.crowds.set(name, [first, item]);
   }
 
   remove(name: string, item: Item): void {
-    const there = this.groups.get(name);
-    if (!Array.isArray(there)) this.groups.delete(name);
-    else if (there.length > 2) this.groups.set(name, there.filter((one) => one !== item));
-    else this.groups.set(name, there[0] === item ? there[1]! : there[0]!);
+    const rest = this.of(name).filter((one) => one !== item);
+    this.crowds.delete(name);
+    if (rest.length === 0) this.first.delete(name);
+    else this.first.set(name, rest[0]!);
+    if (rest.length > 1) this.crowds.set(name, rest);
   }
 
   of(name: string): readonly Item[] {
-    const there = this.groups.get(name);
-    return there === undefined ? [] : Array.isArray(there) ? there : [there];
+    const crowd = this.crowds.get(name);
+    if (crowd) return crowd;
+    const first = this.first.get(name);
+    return first ? [first] : [];
   }
 
   /** The group of a name if it has several; else null. */
   several(name: string): readonly Item[] | null {
-    const there = this.groups.get(name);
-    return Array.isArray(there) ? there : null;
+    return this.crowds.get(name) ?? null;
   }
 
   /** Sorts the group of a name by age; without one, every group. */
   sort(name?: string): void {
-    const groups = name === undefined ? this.groups.values() : [this.groups.get(name)];
-    for (const group of groups) if (Array.isArray(group)) group.sort(byAge);
+    const crowds = name === undefined ? this.crowds.values() : [this.crowds.get(name)];
+    for (const crowd of crowds) crowd?.sort(byAge);
   }
 }
 
@@ -112,7 +120,7 @@ export class Audit {
   private readonly sameExpansion = new Groups();
   /** Whether a word stands in several expansions; asked of few words. */
   private readonly known = new Map<string, boolean>();
-  private slips = new SlipIndex([]);
+  private slips = new SlipIndex(new Set());
   /** Match keys in order, for beginnings. */
   private keys: string[] = [];
   private devices: DeviceTables[] = [];
@@ -231,7 +239,7 @@ export class Audit {
       for (const near of this.relatedTo(item)) touched.add(near);
       for (const { expansions, codes } of this.devices) {
         expansions.replace(item.index, []).forEach((id) => touched.add(id));
-        codes.replace(item.index, []);
+        codes.delete(item.index);
       }
       this.takeOut(item);
     }
@@ -318,7 +326,7 @@ export class Audit {
       tallies: new Map(),
       contexts: new TextHits(),
       expansions: new TextHits(),
-      codes: new TextHits(),
+      codes: new Set(),
       loops: new Map(),
     };
   }
@@ -338,9 +346,9 @@ export class Audit {
       const item = items[text]!;
       if (entry.id !== item.id && this.isOurs(entry)) expansions.add(item.index, { start, end, entry });
     });
-    new Bank(items.map(({ entry }) => entry.code)).scan(list, (text, start, end, entry) => {
+    new Bank(items.map(({ entry }) => entry.code)).scan(list, (text, _start, _end, entry) => {
       const item = items[text]!;
-      if (this.isOther(entry, item)) codes.add(item.index, { start, end, entry });
+      if (this.isOther(entry, item)) codes.add(item.index);
     });
     device.loops = loopsOf(items.map(({ entry }) => entry), list);
   }
@@ -356,24 +364,23 @@ export class Audit {
 
   /** The texts in which one of the keys may fire, and those of new items. */
   private textsWith(keys: readonly string[], added: readonly Item[]): TouchedTexts {
-    const isNew = new Set(added);
-    const isTouched = (text: string) => keys.some((key) => text.includes(key));
-    const items = this.byIndex.filter((item) => item !== null);
+    const expansions: Item[] = [...added];
+    const codes: Item[] = [...added];
+    for (const item of this.byIndex) {
+      if (item === null || added.includes(item)) continue;
+      item.lowered ??= matchKey(item.entry.expansion);
+      for (const key of keys) {
+        if (item.lowered.includes(key) && expansions.at(-1) !== item) expansions.push(item);
+        if (item.key.includes(key) && codes.at(-1) !== item) codes.push(item);
+      }
+    }
     return {
       words: this.vocabularies.map((vocabulary) => union(keys.map((key) => bankOf(vocabulary).containing(key)))),
       contexts: union(keys.map((key) => CONTEXT_BANK.containing(key))),
-      expansions: items.filter((item) => isNew.has(item) || isTouched(this.loweredOf(item))),
-      codes: items.filter((item) => isNew.has(item) || isTouched(item.key)),
+      expansions,
+      codes,
       added,
     };
-  }
-
-  private readonly lowered = new WeakMap<Item, string>();
-
-  private loweredOf(item: Item): string {
-    let text = this.lowered.get(item);
-    if (text === undefined) this.lowered.set(item, (text = matchKey(item.entry.expansion)));
-    return text;
   }
 
   private follow(
@@ -404,11 +411,13 @@ export class Audit {
       device.expansions.replace(item.index, hits).forEach(touch);
     }
     for (const item of texts.codes) {
-      device.codes.replace(item.index, hitsIn(list, item.entry.code).filter(({ entry }) => this.isOther(entry, item)));
+      const isMet = hitsIn(list, item.entry.code).some(({ entry }) => this.isOther(entry, item));
+      if (isMet) device.codes.add(item.index);
+      else device.codes.delete(item.index);
       touch(item.id);
     }
     // What is put in may fire again: whatever is met in another code may come out otherwise.
-    if (list.profile.rescans) for (const index of device.codes.texts()) touch(this.byIndex[index]!.id);
+    if (list.profile.rescans) for (const index of device.codes) touch(this.byIndex[index]!.id);
     const loops = loopsOf(list.profile.rescans ? Array.from(this.items.values(), ({ entry }) => entry) : [], list);
     for (const id of [...device.loops.keys(), ...loops.keys()]) touch(id);
     device.loops = loops;
@@ -429,7 +438,7 @@ export class Audit {
       const others = drawn.slice(0, MOST_EXAMPLES * 2).filter(({ key }) => key !== item.key);
       if (others.length > 0) note(make.lookAlike(item, others));
     }
-    const met = devices.filter(({ codes }) => codes.hitsOf(item.index).length > 0);
+    const met = devices.filter(({ codes }) => codes.has(item.index));
     if (met.length > 0) findings.push(...make.reachOf(item, met, (id) => this.items.get(id)?.key === item.key));
     const mayWait = devices.some(({ profile }) => profile.prefix === 'wait' && heldBy(item.entry, profile)?.fires === 'instant');
     const { keys, count } = mayWait ? this.longerThan(item.key) : { keys: [], count: 0 };

@@ -67,9 +67,13 @@ export const CLAIMS: readonly Claim[] = [
   { beginning: '..', by: 'keyboards', meaning: 'a full stop after two spaces, or an ellipsis' },
 ];
 
-const FIRSTS = new Set(CLAIMS.map(({ beginning }) => beginning[0]!));
+const BY_FIRST = new Map<string, Claim[]>();
+for (const claim of CLAIMS) {
+  const first = claim.beginning[0]!;
+  BY_FIRST.set(first, [...(BY_FIRST.get(first) ?? []), claim]);
+}
 
 /** What a code begins with that others take for themselves; a claim's space counts. */
 export function claimsOn(code: string): readonly Claim[] {
-  return !FIRSTS.has(code[0]!) ? [] : CLAIMS.filter(({ beginning }) => code.startsWith(beginning));
+  return BY_FIRST.get(code[0]!)?.filter(({ beginning }) => code.startsWith(beginning)) ?? [];
 }

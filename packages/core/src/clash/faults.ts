@@ -3,10 +3,14 @@ import type { Fault } from './finding';
 import { isWord, nearestCommonWord } from './spelling';
 import type { Vocabulary } from './vocabulary';
 
+const BLANK = /[ \t\n\u00a0]/u;
 const LINK = /^(https?:\/\/|www\.)/iu;
 const PAIRS: Readonly<Record<string, string>> = { '(': ')', '[': ']', '{': '}', '«': '»', '“': '”' };
 const CLOSING = new Set(Object.values(PAIRS));
 const BRACKETS = /[()[\]{}«»“”]/;
+const ASCII = /^[\x00-\x7f]*$/;
+const LONG_ASCII = /[A-Za-z][A-Za-z']{4,}/g;
+const LONG = /\p{L}[\p{L}\p{M}'’]{4,}/gu;
 const WORDS = /\p{L}[\p{L}\p{M}'’]*/gu;
 
 /**
@@ -20,10 +24,11 @@ export function faultsOf(
   isKnown: (word: string) => boolean,
 ): Fault[] {
   const faults: Fault[] = [];
-  const end = expansion.search(/[ \t\n\u00a0]+$/u);
+  const end = BLANK.test(expansion.at(-1) ?? '') ? expansion.search(/[ \t\n\u00a0]+$/u) : -1;
   if (end > 0) faults.push({ fault: 'blank at the end', start: end, end: expansion.length, better: '' });
-  for (const { 0: blanks, index } of expansion.matchAll(/(?<=\S)  +(?=\S)/gu)) {
-    if (kind !== 'code block') faults.push({ fault: 'double space', start: index, end: index + blanks.length, better: ' ' });
+  const isSpaced = kind !== 'code block' && expansion.includes('  ');
+  for (const { 0: blanks, index } of isSpaced ? expansion.matchAll(/(?<=\S)  +(?=\S)/gu) : []) {
+    faults.push({ fault: 'double space', start: index, end: index + blanks.length, better: ' ' });
   }
   const text = expansion.trim();
   const link = kind === 'link' ? text : LINK.test(text) ? text.split(/\s/u)[0]! : null;
@@ -75,6 +80,9 @@ function misspelled(
   isKnown: (word: string) => boolean,
 ): Fault[] {
   const faults: Fault[] = [];
+  // Most texts hold no strange word at all.
+  const words = expansion.match(ASCII.test(expansion) ? LONG_ASCII : LONG) ?? [];
+  if (words.every((word) => vocabularies.some((vocabulary) => isWord(word, vocabulary)))) return [];
   for (const { 0: word, index } of expansion.matchAll(WORDS)) {
     // Names are written with a capital; parts of addresses and links stand beside such signs.
     const around = (expansion[index - 1] ?? ' ') + (expansion[index + word.length] ?? ' ');

@@ -34,10 +34,6 @@ export class TextHits {
     return [...before, ...hits].map(({ entry }) => entry.id);
   }
 
-  hitsOf(text: number): readonly Hit[] {
-    return this.byText.get(text) ?? [];
-  }
-
   /** The texts in which a code fires, each once. */
   placesOf(id: string): Iterable<TextPlace> & { readonly size?: number } {
     return this.byId.get(id)?.values() ?? [];
@@ -45,11 +41,6 @@ export class TextHits {
 
   countOf(id: string): number {
     return this.byId.get(id)?.size ?? 0;
-  }
-
-  /** The texts that have a hit. */
-  texts(): Iterable<number> {
-    return this.byText.keys();
   }
 
   /** How many texts have a hit. */

@@ -15,6 +15,8 @@ export interface Item {
   readonly key: string;
   /** What the key is drawn like; null where that is not asked. */
   readonly skeleton: string | null;
+  /** The expansion as a match key, made when an edit first asks for it. */
+  lowered: string | null;
 }
 
 export function itemOf(
@@ -24,7 +26,7 @@ export function itemOf(
   skeletonOf: ((key: string) => string) | null | undefined,
 ): Item {
   const key = matchKey(entry.code);
-  return { id: entry.id, index, entry, kind: shortcut.kind, shortcut, key, skeleton: skeletonOf?.(key) ?? null };
+  return { id: entry.id, index, entry, kind: shortcut.kind, shortcut, key, skeleton: skeletonOf?.(key) ?? null, lowered: null };
 }
 
 /** A device under audit: its profile, and the list as it holds it. */

@@ -17,7 +17,7 @@ export function tryCode(
   const held = heldBy(entry, list.profile);
   if (held === null || held.fires === 'offer') return null;
   const typed = LEAD + entry.code + (held.fires === 'delimiter' || list.profile.prefix === 'wait' ? separatorOf(list.profile) : '');
-  const { text, trace } = simulate(keysOf(typed), list, list.profile);
+  const { text, trace } = simulate(keysOf(typed), list, list.profile, { explains: false });
   const fired = trace.filter(({ rule }) => rule.startsWith('fired') && rule !== 'fired-by-rescan');
   if (fired.some(({ id }) => id === entry.id)) return null;
   const first = fired[0];

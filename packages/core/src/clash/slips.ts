@@ -38,15 +38,20 @@ export class SlipIndex {
   /** By hash of a key. */
   private readonly byHash = new Map<number, string | string[]>();
   /** A bit for each hash that was ever there. */
-  private readonly bits = new Uint8Array(BITS / 8);
+  private readonly bits: Uint8Array;
+  private readonly mask: number;
 
-  constructor(keys: Iterable<string>) {
+  constructor(keys: ReadonlySet<string>) {
+    let size = 1 << 16;
+    while (size < keys.size * 64) size *= 2;
+    this.bits = new Uint8Array(size / 8);
+    this.mask = size - 1;
     for (const key of keys) this.add(key);
   }
 
   add(key: string): void {
     const hash = hashOf(key);
-    this.bits[(hash & (BITS - 1)) >>> 3]! |= 1 << (hash & 7);
+    this.bits[(hash & this.mask) >>> 3]! |= 1 << (hash & 7);
     const there = this.byHash.get(hash);
     if (there === undefined) this.byHash.set(hash, key);
     else this.byHash.set(hash, typeof there === 'string' ? [there, key] : [...there, key]);
@@ -61,12 +66,12 @@ export class SlipIndex {
   }
 
   /** The other keys that one slip makes of `key`, or it of them; at most `limit`. */
-  slipsOf(key: string, limit: number): { key: string; slip: Slip }[] {
+  slipsOf(key: string, limit: number): Slips {
     if (key.length < 2) return [];
-    const found = new Map<string, Slip>();
+    const found: Slips = [];
     const hash = hashOf(key);
     let head = 0;
-    for (let i = 0; i < key.length && found.size < limit; i += 1) {
+    for (let i = 0; i < key.length && found.length < limit; i += 1) {
       const a = key.charCodeAt(i);
       const near = a < 128 ? NEIGHBOUR_UNITS[a]! : NOTHING;
       for (let j = 0; j < near.length; j += 1) {
@@ -91,20 +96,22 @@ export class SlipIndex {
         this.note(swapped, found, 'swapped', key.slice(0, i) + key[i + 1]! + key[i]! + key.slice(i + 2));
       }
     }
-    return Array.from(found, ([other, slip]) => ({ key: other, slip }));
+    return found;
   }
 
   private mayHave(hash: number): boolean {
-    return (this.bits[(hash & (BITS - 1)) >>> 3]! & (1 << (hash & 7))) !== 0;
+    return (this.bits[(hash & this.mask) >>> 3]! & (1 << (hash & 7))) !== 0;
   }
 
-  private note(hash: number, found: Map<string, Slip>, slip: Slip, key: string): void {
+  private note(hash: number, found: Slips, slip: Slip, key: string): void {
     const there = this.byHash.get(hash);
-    if (there === key || (Array.isArray(there) && there.includes(key))) found.set(key, slip);
+    if (there !== key && !(Array.isArray(there) && there.includes(key))) return;
+    if (!found.some((other) => other.key === key)) found.push({ key, slip });
   }
 }
 
-const BITS = 1 << 19;
+type Slips = { key: string; slip: Slip }[];
+
 const NOTHING = new Uint16Array(0);
 const NEIGHBOUR_UNITS = Array.from({ length: 128 }, (_, unit) =>
   Uint16Array.from(NEIGHBOURS.get(String.fromCharCode(unit)) ?? '', (near) => near.charCodeAt(0)),

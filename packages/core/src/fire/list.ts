@@ -44,12 +44,6 @@ interface Place {
   readonly branch: Branch;
 }
 
-/** The ids of a base, gathered when a first change asks for them. */
-function idsOf(base: readonly Layer[]): () => ReadonlySet<string> {
-  let ids: Set<string> | null = null;
-  return () => (ids ??= new Set(base.flatMap(({ tree }) => tree.entries.map(({ id }) => id))));
-}
-
 /**
  * A list made ready for typing as on one device: an immutable base and a small overlay of changes.
  * The face behind which the search structures hide; every method is pure.
@@ -68,7 +62,7 @@ export class CompiledList {
   private constructor(
     readonly profile: DeviceProfile,
     private readonly base: readonly Layer[],
-    private readonly baseIds: () => ReadonlySet<string>,
+    /** Every id that was changed: what the base holds of it counts no more. */
     private readonly hidden: ReadonlySet<string>,
     private readonly overlay: readonly Keyed[],
     private readonly longest: number,
@@ -77,12 +71,15 @@ export class CompiledList {
 
   /** O(n log n) in the number of entries. */
   static compile(entries: readonly FiringEntry[], profile: DeviceProfile): CompiledList {
-    const held = [...entries, ...builtInOf(profile)].flatMap((entry) => hold(entry, profile));
+    const held: Keyed[] = [];
+    for (const entry of [...entries, ...builtInOf(profile)]) {
+      const item = hold(entry, profile);
+      if (item) held.push(item);
+    }
     const base = layersOf(held, true);
     return new CompiledList(
       profile,
       base,
-      idsOf(base),
       new Set(),
       [],
       held.reduce((longest, { key }) => Math.max(longest, key.length), 0),
@@ -92,19 +89,18 @@ export class CompiledList {
 
   /** How many changes lie over the base; beyond LARGEST_OVERLAY compile anew, in the background. */
   get overlaySize(): number {
-    return this.hidden.size + this.overlay.length;
+    return this.hidden.size;
   }
 
   /** The list after a change. O(overlay), whatever the size of the base. */
   with({ put = [], remove = [] }: ListChange): CompiledList {
     const gone = new Set([...remove, ...put.map(({ id }) => id)]);
     const hidden = new Set(this.hidden);
-    for (const id of gone) if (this.baseIds().has(id)) hidden.add(id);
-    const held = put.flatMap((entry) => hold(entry, this.profile));
+    for (const id of gone) hidden.add(id);
+    const held = put.flatMap((entry) => hold(entry, this.profile) ?? []);
     return new CompiledList(
       this.profile,
       this.base,
-      this.baseIds,
       hidden,
       [...this.overlay.filter(({ entry }) => !gone.has(entry.id)), ...held],
       held.reduce((longest, { key }) => Math.max(longest, key.length), this.longest),
@@ -281,11 +277,11 @@ export function heldBy(entry: FiringEntry, profile: DeviceProfile): FiringEntry 
   return isAsAsked ? entry : { ...entry, fires, edge, capitals, delimiter };
 }
 
-/** An entry as the device holds it, under its match key; nothing if it cannot. */
-function hold(entry: FiringEntry, profile: DeviceProfile): Keyed[] {
+/** An entry as the device holds it, under its match key; null if it cannot. */
+function hold(entry: FiringEntry, profile: DeviceProfile): Keyed | null {
   const held = heldBy(entry, profile);
   const key = matchKey(entry.code);
-  return held === null || key === '' ? [] : [{ key: key === entry.code ? entry.code : key, entry: held }];
+  return held === null || key === '' ? null : { key: key === entry.code ? entry.code : key, entry: held };
 }
 
 /** The device's own entries. Their ids sort after every UUID: a person's own entry goes first. */

@@ -334,7 +334,7 @@ describe('changes over a base', () => {
     expect(next.matchesEndingAt('oar', 3).map(({ entry: { expansion } }) => expansion)).toEqual(['Boat club']);
     expect(next.matchesEndingAt('oak', 3)).toEqual([]);
     expect(next.scan('oak oat')).toHaveLength(1);
-    expect(next.overlaySize).toBe(4);
+    expect(next.overlaySize).toBe(3);
     expect(base.matchesEndingAt('oak', 3)).toHaveLength(1);
   });
   test('a list that was changed step by step equals one compiled at once', () => {

@@ -35,6 +35,12 @@ export function scanText(
   const { units, length } = folded;
   const table = UNITS;
   const isAnywhere = anywhere.size > 0;
+  if (word.size === 0) {
+    for (let from = 0; from < length; from += 1) {
+      if (anywhere.mayBegin(units, from, length)) places.meetAnywhere(from);
+    }
+    return;
+  }
   const byWord = profile.delimiters === 'standard' && !word.hasInstant;
   const words = word.firstWords();
   const { filter } = words;

@@ -51,19 +51,21 @@ export function keysOf(text: string): Keystroke[] {
 
 /**
  * Types `keystrokes` into an empty field of a device: the text a person ends up with, and for each
- * keystroke what fired, what was held back, and by which rule. Pure.
+ * keystroke what fired, what was held back, and by which rule. Pure. Without `explains` it tells only
+ * what happened, at a quarter of the cost.
  */
 export function simulate(
   keystrokes: readonly Keystroke[],
   list: RuledList | CompiledList,
   profile: DeviceProfile,
+  { explains = true }: { explains?: boolean } = {},
 ): Simulation {
   const compiled = 'matchesEndingAt' in list ? list : compile(list, profile);
   const trace: TraceLine[] = [];
   let session = startSession();
   keystrokes.forEach((keystroke, at) => {
     const note = (line: Omit<TraceLine, 'at'>) => trace.push({ at, ...line });
-    session = press(session, keystroke, compiled, note);
+    session = press(session, keystroke, compiled, note, explains);
   });
   return { text: session.text, caret: session.caret, trace };
 }
@@ -75,6 +77,7 @@ function press(
   keystroke: Keystroke,
   list: CompiledList,
   note: Note,
+  explains: boolean,
 ): TypingSession {
   const input = inputOf(session, keystroke, list, note);
   if (!input) return session;
@@ -83,7 +86,7 @@ function press(
     const { id, typed } = event;
     note({ rule: event.type === 'fired' ? `fired-by-${event.by}` : 'taken-back', id, typed });
   }
-  if (input.type === 'edit' && input.how === 'typing' && events.length === 0) {
+  if (explains && input.type === 'edit' && input.how === 'typing' && events.length === 0) {
     explain(session, next, input.text, list, note);
   }
   return next;

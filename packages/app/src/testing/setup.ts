@@ -1,8 +1,10 @@
 /** What a browser has and jsdom lacks. */
 import 'fake-indexeddb/auto';
 import { webcrypto } from 'node:crypto';
+import { TextDecoder, TextEncoder } from 'node:util';
 
 Object.defineProperty(globalThis, 'crypto', { value: webcrypto, configurable: true });
+Object.assign(globalThis, { TextDecoder, TextEncoder });
 globalThis.structuredClone ??= (value: unknown) => JSON.parse(JSON.stringify(value)) as never;
 
 globalThis.matchMedia ??= (() => ({ matches: false })) as never;

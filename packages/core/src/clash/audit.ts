@@ -430,7 +430,7 @@ export class Audit {
     const note = (finding: Finding | null) => {
       if (finding) findings.push(finding);
     };
-    const { devices, input } = this;
+    const { devices } = this;
     const same = this.sameKey.several(item.key);
     if (same !== null) note(make.sameCode(item, same, devices));
     const drawn = item.skeleton === null ? null : this.sameSkeleton.several(item.skeleton);

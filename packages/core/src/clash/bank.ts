@@ -62,7 +62,7 @@ export class Bank {
     while (at >= 0) {
       const index = positionIn(starts, at);
       found.push(index);
-      at = text.indexOf(key, starts[index + 1]!);
+      at = text.indexOf(key, starts[index + 1]);
     }
     return found;
   }

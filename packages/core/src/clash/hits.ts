@@ -50,7 +50,7 @@ export class TextHits {
 
   private note(text: number, { entry, start, end }: Hit): void {
     let places = this.byId.get(entry.id);
-    if (!places) this.byId.set(entry.id, (places = new Map()));
+    if (!places) this.byId.set(entry.id, (places = new Map<number, TextPlace>()));
     if (!places.has(text)) places.set(text, { text, start, end });
   }
 }

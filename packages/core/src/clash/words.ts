@@ -81,7 +81,7 @@ export class WordHits {
         const best = hits.reduce((first, hit) => (firesBefore(hit, first, list.profile) ? hit : first));
         this.set(word, best, indexOf);
       }
-      touched.add(before).add(this.winners[word]!);
+      touched.add(before).add(this.winners[word]);
     }
     touched.delete(NONE);
     return touched;

@@ -41,7 +41,7 @@ function learn(unit: number): number {
   const ofWord = (classes & SIDE) === WORD ? OF_WORD : 0;
   UNITS[unit] = classes | ofWord | key.charCodeAt(0);
   unitOf(key.charCodeAt(0));
-  return UNITS[unit]!;
+  return UNITS[unit];
 }
 
 // ── standing alone ──────────────────────────────────────────────────────────────────────────

@@ -1,19 +1,10 @@
 import type { DeviceProfile } from '../fit';
 import { fitsCapitals } from './capitals';
 import { ENDS, FOLDED, OF_WORD, OPENING, UNITS } from './character';
-import {
-  FIRES_AT_ONCE,
-  HAS_TWIN,
-  hashStep,
-  mixed,
-  NEEDS_CAPITALS,
-  NEVER_FIRES,
-  NOT_THERE,
-  SEVERAL,
-  type CodeTree,
-} from './codeTree';
+import { FIRES_AT_ONCE, HAS_TWIN, NEEDS_CAPITALS, NEVER_FIRES, type CodeTree } from './codeTree';
 import { delimiterTest } from './delimiter';
 import { isEdge, type Edge } from './edge';
+import { hashStep, mixed, NOT_THERE, SEVERAL } from './firstWords';
 import { EDGE, END, type FoldedText } from './fold';
 import type { FiringEntry } from './rules';
 

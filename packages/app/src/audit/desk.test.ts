@@ -1,0 +1,80 @@
+import type { AuditedShortcut } from '@yellow-latch/core/clash';
+
+import { AuditDesk, type AuditRequest } from './desk';
+
+const VOCABULARY = { format: 1, kind: 'counted', language: 'en', source: 'test', words: 'so sound ham', total: 1_000, counts: '2s a 1' };
+
+const shortcut = (id: string, code: string): AuditedShortcut => ({
+  id,
+  code,
+  content: { expansion: `what ${id} gives`, template: false, format: 'plain' },
+  kind: 'message',
+  setId: null,
+});
+
+const request = (...shortcuts: AuditedShortcut[]): AuditRequest => ({
+  list: { sets: [], shortcuts },
+  devices: ['phone-list'],
+  languages: ['en'],
+});
+
+function deskWith(files: Record<string, unknown>) {
+  const asked: string[] = [];
+  const desk = new AuditDesk(
+    (name) => {
+      asked.push(name);
+      return name in files ? Promise.resolve(files[name]) : Promise.reject(new Error('not there'));
+    },
+    () => Promise.resolve(),
+  );
+  return { desk, asked };
+}
+
+test('a list is proved with what was fetched, and progress is told', async () => {
+  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [['0', 'O']] });
+  const steps: number[] = [];
+  const report = (await desk.run(request(shortcut('1', 'so'), shortcut('2', ';o0')), (done) => steps.push(done)))!;
+  expect(report.unchecked).toEqual([]);
+  expect(report.findings[0]).toMatchObject({ type: 'word', severity: 'breaks', shortcuts: ['1'] });
+  expect(report.figures['phone-list']!.perTenThousand).toBeCloseTo(1_000, 6);
+  expect(steps.length).toBeGreaterThan(3);
+});
+
+test('what cannot be fetched is said, and asked for again the next time', async () => {
+  const files: Record<string, unknown> = { 'look-alikes': 'nonsense' };
+  const { desk, asked } = deskWith(files);
+  expect((await desk.run(request(shortcut('1', 'so'))))!.unchecked).toEqual(['English', 'look-alikes']);
+  Object.assign(files, { en: VOCABULARY, 'look-alikes': [] });
+  expect((await desk.run(request(shortcut('1', 'so'))))!.unchecked).toEqual([]);
+  expect((await desk.run(request(shortcut('1', 'so'))))!.findings).not.toEqual([]);
+  expect(asked.filter((name) => name === 'en')).toHaveLength(2);
+});
+
+test('a run that was cancelled or overtaken gives nothing', async () => {
+  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
+  const first = desk.run(request(shortcut('1', 'so')));
+  const second = desk.run(request(shortcut('1', ';w')));
+  expect(await first).toBeNull();
+  expect((await second)!.findings).toEqual([]);
+  const third = desk.run(request(shortcut('1', 'so')));
+  desk.cancel();
+  expect(await third).toBeNull();
+});
+
+test('a verdict is given without a change; a change is followed', async () => {
+  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
+  expect(desk.verdict(shortcut('2', 'ham'))).toBeNull();
+  await desk.run(request(shortcut('1', ';w')));
+  expect(desk.verdict(shortcut('2', 'ham'))!.map(({ type }) => type)).toContain('word');
+  expect(desk.verdict(shortcut('1', ';w'))).toEqual([]);
+  expect(desk.change({ put: [shortcut('2', 'ham')] })!.findings[0]).toMatchObject({ type: 'word', shortcuts: ['2'] });
+  expect(desk.change({ remove: ['2'] })!.findings).toEqual([]);
+});
+
+test('own text is read, a picture is refused', async () => {
+  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
+  await desk.run(request(shortcut('1', 'so')));
+  const text = Uint8Array.from('so it is, so', (sign) => sign.charCodeAt(0));
+  expect(desk.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({ words: 4, ids: ['1'] });
+  expect(desk.ownText(Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13, 0x49, 0x48, 0x44, 0x52]), { type: 'text' }, 'phone-list')).toMatchObject({ type: 'binary' });
+});

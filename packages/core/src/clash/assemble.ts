@@ -10,7 +10,6 @@ import {
   RISKY_CONTEXTS,
   severityOfMisfires,
   type Finding,
-  type Misfires,
   type PlaceExample,
   type Severity,
   type Slip,
@@ -126,71 +125,84 @@ const MISFIRE_TYPES = { whole: 'word', beginning: 'beginning of words', inside: 
 /** `tallies`: for each device the misfires of this code, in every language. */
 export function misfires(
   item: Item,
-  tallies: readonly { readonly device: string; readonly misfires: Partial<Record<InWord, WordMisfires>>; readonly isEstimate: boolean }[],
+  tallies: readonly { readonly device: string; readonly misfires: Partial<Record<InWord, WordMisfires>> }[],
+  isEstimate: boolean,
 ): Finding[] {
   return (Object.keys(MISFIRE_TYPES) as InWord[]).flatMap((kind): Finding[] => {
     const byDevice: Record<string, number> = {};
-    let worst: { sum: number; words: number; examples: Misfires['examples']; isEstimate: boolean } | null = null;
-    for (const { device, misfires: ofItem, isEstimate } of tallies) {
+    let worst: WordMisfires | null = null;
+    for (const { device, misfires: ofItem } of tallies) {
       const here = ofItem[kind];
       if (!here) continue;
       byDevice[device] = here.perTenThousand;
-      if (!worst || here.perTenThousand > worst.sum) {
-        worst = { sum: here.perTenThousand, words: here.words, examples: here.examples, isEstimate };
-      }
+      if (!worst || here.perTenThousand > worst.perTenThousand) worst = here;
     }
     if (!worst) return [];
+    const { perTenThousand, words, examples } = worst;
     return [
       {
         type: MISFIRE_TYPES[kind],
-        severity: severityOfMisfires(worst.sum),
+        severity: severityOfMisfires(perTenThousand),
         shortcuts: [item.id],
         devices: Object.keys(byDevice),
-        count: worst.words,
-        evidence: { perTenThousand: worst.sum, band: bandOf(worst.sum, worst.isEstimate), byDevice, examples: worst.examples },
+        count: words,
+        evidence: { perTenThousand, band: bandOf(perTenThousand, isEstimate), byDevice, examples },
       },
     ];
   });
 }
 
+/** Where a code fires on one device. */
+interface Places {
+  readonly device: string;
+  readonly count: number;
+  readonly places: Iterable<TextPlace>;
+}
+
+/** The devices on which it fires at all, and the places of that on which it does so most. */
+function worstOf(places: readonly Places[], exampleOf: (place: TextPlace) => PlaceExample) {
+  const worst = places.reduce((most, one) => (one.count > most.count ? one : most));
+  return {
+    devices: places.filter(({ count }) => count > 0).map(({ device }) => device),
+    count: worst.count,
+    all: Array.from(worst.places, exampleOf),
+  };
+}
+
 /** `places`: for each device where the code fires in the bank of contexts. */
 export function inContexts(
   item: Item,
-  places: readonly { readonly device: string; readonly count: number; readonly places: Iterable<TextPlace> }[],
+  places: readonly Places[],
   exampleOf: (place: TextPlace) => PlaceExample,
-): Finding | null {
-  const hit = places.filter(({ count }) => count > 0);
-  if (hit.length === 0) return null;
-  const worst = hit.reduce((most, one) => (one.count > most.count ? one : most));
-  const all = Array.from(worst.places, exampleOf);
+): Finding {
+  const { devices, count, all } = worstOf(places, exampleOf);
   const byClass: Record<string, number> = {};
   for (const { of } of all) byClass[of] = (byClass[of] ?? 0) + 1;
-  const per100 = (worst.count * 100) / CONTEXT_COUNT;
+  const per100 = (count * 100) / CONTEXT_COUNT;
   return {
     type: 'context',
     severity: per100 >= RISKY_CONTEXTS ? 'risky' : 'note',
     shortcuts: [item.id],
-    devices: hit.map(({ device }) => device),
-    count: worst.count,
+    devices,
+    count,
     evidence: { per100, byClass, examples: all.slice(0, MOST_EXAMPLES) },
   };
 }
 
+/** `places`: for each device where the code fires in the expansions of other shortcuts. */
 export function inOwnExpansions(
   item: Item,
-  places: readonly { readonly device: string; readonly count: number; readonly places: Iterable<TextPlace> }[],
+  places: readonly Places[],
   exampleOf: (place: TextPlace) => PlaceExample,
-): Finding | null {
-  const hit = places.filter(({ count }) => count > 0);
-  if (hit.length === 0) return null;
-  const worst = hit.reduce((most, one) => (one.count > most.count ? one : most));
-  const examples = Array.from(worst.places, exampleOf).slice(0, MOST_EXAMPLES);
+): Finding {
+  const { devices, count, all } = worstOf(places, exampleOf);
+  const examples = all.slice(0, MOST_EXAMPLES);
   return {
     type: 'own expansion',
     severity: 'note',
     shortcuts: [item.id, ...examples.map(({ of }) => of)].slice(0, MOST_EXAMPLES),
-    devices: hit.map(({ device }) => device),
-    count: worst.count,
+    devices,
+    count,
     evidence: { examples },
   };
 }

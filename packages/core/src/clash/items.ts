@@ -1,0 +1,166 @@
+import { settleRules, type FiringEntry, type RuledList } from '../fire';
+import { MOST_EXAMPLES, type Slip } from './finding';
+import { byAge, Groups } from './groups';
+import { itemOf, type AuditedShortcut, type Item } from './item';
+import { differMuch, SlipIndex } from './slips';
+
+/**
+ * A list under audit: its items, and what they have to do with each other whatever the device: equal
+ * codes, codes drawn alike, one expansion under two, one slip away, one going on from another.
+ */
+export class Items {
+  private readonly byId = new Map<string, Item>();
+  private readonly byIndex: (Item | null)[] = [];
+  private readonly sameKey = new Groups();
+  private readonly sameSkeleton = new Groups();
+  private readonly sameExpansion = new Groups();
+  private slips: SlipIndex;
+  /** Match keys in order, for beginnings. */
+  private readonly keys: string[];
+  /** Whether a word stands in several expansions; asked of few words. */
+  private readonly known = new Map<string, boolean>();
+  /** The settled entries in the order of their match keys, so that a device need not sort them. */
+  readonly sortedEntries: readonly FiringEntry[];
+
+  constructor(
+    private readonly list: RuledList,
+    private readonly skeletonOf: ((key: string) => string) | null | undefined,
+  ) {
+    const entries = settleRules(list);
+    list.shortcuts.forEach((shortcut, i) => this.take(shortcut, entries[i]!));
+    const sorted = [...this.all()].sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : byAge(a, b)));
+    this.sortedEntries = sorted.map(({ entry }) => entry);
+    for (const groups of [this.sameKey, this.sameSkeleton, this.sameExpansion]) groups.sort();
+    this.keys = sorted.map(({ key }) => key);
+    this.slips = new SlipIndex(new Set(this.keys));
+  }
+
+  all(): Iterable<Item> {
+    return this.byId.values();
+  }
+
+  of(id: string): Item | undefined {
+    return this.byId.get(id);
+  }
+
+  at(index: number): Item | null {
+    return this.byIndex[index] ?? null;
+  }
+
+  readonly indexOf = (id: string): number => this.byId.get(id)?.index ?? -1;
+
+  // ── edits ──
+
+  /** Puts shortcuts in; gives their items, and their entries with the rules settled. */
+  put(shortcuts: readonly AuditedShortcut[]): { items: Item[]; entries: FiringEntry[] } {
+    const entries = settleRules({ ...this.list, shortcuts });
+    const items = shortcuts.map((shortcut, i) => this.take(shortcut, entries[i]!));
+    for (const item of items) {
+      this.keys.splice(firstKey(this.keys, item.key), 0, item.key);
+      this.sameKey.sort(item.key);
+      this.sameExpansion.sort(item.entry.expansion);
+      if (item.skeleton !== null) this.sameSkeleton.sort(item.skeleton);
+      if (this.sameKey.of(item.key).length === 1) this.slips.add(item.key);
+    }
+    this.known.clear();
+    return { items, entries };
+  }
+
+  remove(item: Item): void {
+    this.byId.delete(item.id);
+    this.byIndex[item.index] = null;
+    this.sameKey.remove(item.key, item);
+    if (item.skeleton !== null) this.sameSkeleton.remove(item.skeleton, item);
+    this.sameExpansion.remove(item.entry.expansion, item);
+    this.keys.splice(firstKey(this.keys, item.key), 1);
+    if (this.sameKey.of(item.key).length === 0) this.slips.remove(item.key);
+    this.known.clear();
+  }
+
+  private take(shortcut: AuditedShortcut, entry: FiringEntry): Item {
+    const item = itemOf(shortcut, entry, this.byIndex.length, this.skeletonOf);
+    this.byId.set(item.id, item);
+    this.byIndex.push(item);
+    this.sameKey.add(item.key, item);
+    if (item.skeleton !== null) this.sameSkeleton.add(item.skeleton, item);
+    this.sameExpansion.add(entry.expansion, item);
+    return item;
+  }
+
+  // ── who has to do with whom ──
+
+  /** All with the same match key, oldest first, if there are several; else null. */
+  twinsOf(item: Item): readonly Item[] | null {
+    return this.sameKey.several(item.key);
+  }
+
+  isTwin(id: string, item: Item): boolean {
+    return this.byId.get(id)?.key === item.key;
+  }
+
+  /** Others whose codes are drawn as this one's. */
+  lookAlikesOf(item: Item): readonly Item[] {
+    const drawn = item.skeleton === null ? null : this.sameSkeleton.several(item.skeleton);
+    return drawn?.slice(0, MOST_EXAMPLES * 2).filter(({ key }) => key !== item.key) ?? [];
+  }
+
+  /** Others that give the same text. */
+  sharingExpansionOf(item: Item): readonly Item[] {
+    const twins = this.sameExpansion.several(item.entry.expansion);
+    return twins?.slice(0, MOST_EXAMPLES).filter((one) => one !== item) ?? [];
+  }
+
+  /** Others one slip away that give a very different text. */
+  slipsOf(item: Item): { id: string; slip: Slip }[] {
+    return this.slips.slipsOf(item.key, MOST_EXAMPLES).flatMap(({ key, slip }) => {
+      const other = this.sameKey.of(key)[0];
+      return other && differMuch(item.entry.expansion, other.entry.expansion) ? [{ id: other.id, slip }] : [];
+    });
+  }
+
+  /** Some of those whose codes go on from this one's, and how many codes do. */
+  longerThan({ key }: Item): { ids: string[]; count: number } {
+    let from = firstKey(this.keys, key);
+    while (this.keys[from] === key) from += 1;
+    const past = firstKey(this.keys, `${key}\uffff`);
+    const some = this.keys.slice(from, Math.min(past, from + MOST_EXAMPLES));
+    return { ids: some.flatMap((longer) => this.sameKey.of(longer).map(({ id }) => id)), count: past - from };
+  }
+
+  /** Those whose findings may name this one, itself included. */
+  relatedTo(item: Item): string[] {
+    const near = [
+      ...this.sameKey.of(item.key),
+      ...(item.skeleton === null ? [] : this.sameSkeleton.of(item.skeleton)),
+      ...this.sameExpansion.of(item.entry.expansion),
+      ...this.slips.slipsOf(item.key, MOST_EXAMPLES).flatMap(({ key }) => this.sameKey.of(key)),
+    ];
+    // Codes that this one goes on from are delayed by it.
+    for (let length = 1; length < item.key.length; length += 1) {
+      near.push(...this.sameKey.of(item.key.slice(0, length)));
+    }
+    return near.map(({ id }) => id);
+  }
+
+  /** Whether a word stands in several expansions: then it is meant. */
+  readonly isKnown = (word: string): boolean => {
+    let isKnown = this.known.get(word);
+    if (isKnown === undefined) {
+      let count = 0;
+      for (const { entry } of this.all()) if (entry.expansion.includes(word)) count += 1;
+      this.known.set(word, (isKnown = count > 1));
+    }
+    return isKnown;
+  };
+}
+
+function firstKey(keys: readonly string[], key: string): number {
+  let low = 0;
+  let high = keys.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (keys[middle]! < key) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}

@@ -23,6 +23,15 @@ const editor: Pose = async (app) => {
   await app.tap('Paste');
   await app.field('You type');
   await app.insert(await app.field('You type'), ';bk');
+  await app.seeText('gets in its way');
+};
+
+/** A code that would fire where nobody wants it. */
+const verdict: Pose = async (app) => {
+  await app.tap('Paste or write…');
+  await app.insert(await app.field('You get'), 'Somebody will be there to let you in.');
+  await app.insert(await app.field('You type'), 'them');
+  await app.seeText('is a word');
 };
 
 const write: Pose = async (app) => {
@@ -35,6 +44,7 @@ const write: Pose = async (app) => {
 const POSES: [name: string, pose: Pose][] = [
   ['shortcuts', shortcuts],
   ['editor', editor],
+  ['verdict', verdict],
   ['write', write],
 ];
 

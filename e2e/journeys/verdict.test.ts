@@ -13,9 +13,15 @@ journey('a code is judged while it is typed, by words, other codes and devices',
   await app.fill('You type', 'them');
   await app.seeText('them is a word: about');
   await app.seeText('misfires in 10,000 words');
-  await app.fill('You type', ';thurs');
-  await app.seeText('No word, link or other code gets in its way.');
   await app.expectAccessible();
+  // One tap takes a free code near it.
+  const before = app.taps;
+  await app.tap('Take ;them');
+  expect(app.taps - before).toBe(1);
+  expect(await (await app.field('You type')).getAttribute('value')).toBe(';them');
+  await app.seeText('No word, link or other code gets in its way.');
+  await app.tap('Save');
+  await app.seeText(';them is saved');
 });
 
 journey('a verdict follows what was saved a moment before, and is there on a wide screen', 'empty', async ({ open }) => {

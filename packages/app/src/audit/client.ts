@@ -3,11 +3,19 @@ import type { RuledList } from '@yellow-latch/core/fire';
 import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
 import { wrap, type Remote } from 'comlink';
 
+import { changeBetween } from '@/replica/listChange';
+
 import type { AuditDesk, AuditRequest } from './desk';
 
 /** The devices and languages that are proved until a person names their own. */
 const DEVICES: AuditRequest['devices'] = ['phone-list', 'tablet-list', 'computer-list'];
 const LANGUAGES: AuditRequest['languages'] = ['en'];
+
+/** What is to be said about a code, and free codes near it. */
+export interface Verdict {
+  readonly findings: readonly Finding[];
+  readonly proposals: readonly string[];
+}
 
 interface List {
   readonly shortcuts: readonly Shortcut[];
@@ -21,19 +29,25 @@ interface List {
 export class AuditClient {
   private worker: Worker | null = null;
   private desk: Remote<AuditDesk> | null = null;
-  /** The list as the worker knows it, by id. */
-  private known = new Map<string, Shortcut>();
+  /** The list as the worker knows it. */
+  private known: readonly Shortcut[] = [];
   /** Questions wait for what was told before them. */
   private told: Promise<unknown> = Promise.resolve();
 
   constructor(private readonly makeWorker: () => Worker = () => new Worker('/audit-worker.js')) {}
 
-  /** What would be found about a shortcut of the list if it were saved so; null: no answer is to be had. */
-  async verdict(list: List, shortcut: AuditedShortcut): Promise<readonly Finding[] | null> {
+  /**
+   * What would be found about a shortcut of the list if it were saved so, and, where that is more than a
+   * note, codes to take instead. Null: no answer is to be had.
+   */
+  async verdict(list: List, shortcut: AuditedShortcut): Promise<Verdict | null> {
     try {
       const desk = this.tell(list);
       await this.told;
-      return await desk.verdict(shortcut);
+      const findings = await desk.verdict(shortcut);
+      if (!findings) return null;
+      const isClean = findings.every(({ severity }) => severity === 'note');
+      return { findings, proposals: isClean ? [] : await desk.proposals(shortcut) };
     } catch {
       this.end();
       return null;
@@ -48,18 +62,14 @@ export class AuditClient {
       const ruled: RuledList = { sets: list.sets.map(({ id }) => ({ id })), shortcuts: list.shortcuts.map(audited) };
       this.told = desk.run({ list: ruled, devices: DEVICES, languages: LANGUAGES });
     } else {
-      const change = this.changeTo(list.shortcuts);
-      if (change) this.told = this.told.then(() => desk.change(change));
+      const change = changeBetween(this.known, list.shortcuts);
+      if (change) {
+        const told: AuditChange = { put: change.put.map(audited), remove: change.remove };
+        this.told = this.told.then(() => desk.change(told));
+      }
     }
-    this.known = new Map(list.shortcuts.map((shortcut) => [shortcut.id, shortcut]));
+    this.known = list.shortcuts;
     return desk;
-  }
-
-  private changeTo(shortcuts: readonly Shortcut[]): AuditChange | null {
-    const put = shortcuts.filter((shortcut) => this.known.get(shortcut.id) !== shortcut);
-    const left = new Set(shortcuts.map(({ id }) => id));
-    const remove = [...this.known.keys()].filter((id) => !left.has(id));
-    return put.length + remove.length === 0 ? null : { put: put.map(audited), remove };
   }
 
   private start(): Remote<AuditDesk> {

@@ -71,6 +71,18 @@ test('a verdict is given without a change; a change is followed', async () => {
   expect(desk.change({ remove: ['2'] })!.findings).toEqual([]);
 });
 
+test('codes near a clashing one are proposed, each free itself', async () => {
+  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
+  expect(desk.proposals(shortcut('9', 'so'))).toEqual([]);
+  await desk.run(request(shortcut('1', ';so'), shortcut('2', ';w')));
+  const proposed = desk.proposals(shortcut('9', 'so'));
+  expect(proposed).toHaveLength(3);
+  expect(proposed).not.toContain(';so');
+  for (const code of proposed) {
+    expect(desk.verdict(shortcut('9', code))!.filter(({ severity }) => severity !== 'note')).toEqual([]);
+  }
+});
+
 test('own text is read, a picture is refused', async () => {
   const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
   await desk.run(request(shortcut('1', 'so')));

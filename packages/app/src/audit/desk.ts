@@ -17,6 +17,7 @@ import {
 } from '@yellow-latch/core/clash';
 import { CompiledList, settleRules, type RuledList } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
+import { nearCodes } from '@yellow-latch/core/propose';
 import { confusableSkeleton, LANGUAGES, parseLookAlikes, parseVocabulary, type LanguageCode } from '@yellow-latch/language';
 
 /** What is to be proved: the list, the devices in use and the languages written in. */
@@ -33,6 +34,10 @@ export interface AuditReport {
   readonly unchecked: readonly string[];
   readonly notEstimated: readonly string[];
 }
+
+const MOST_PROPOSALS = 3;
+/** What another code would not cure. */
+const ABOUT_TEXT = new Set<Finding['type']>(['faulty expansion', 'secret']);
 
 /** Fetches a file of language data by its name; throws if it is not to be had. */
 export type FetchLanguageFile = (name: string) => Promise<unknown>;
@@ -104,6 +109,20 @@ export class AuditDesk {
   /** What would be found about a shortcut if it were saved so. Null: nothing has been proved yet. */
   verdict(shortcut: AuditedShortcut): readonly Finding[] | null {
     return this.audit?.previewFindings({ put: [shortcut] }, shortcut.id) ?? null;
+  }
+
+  /** Up to three free codes near that of a shortcut, each proved to be without a risk; the nearest first. */
+  proposals(shortcut: AuditedShortcut): string[] {
+    if (!this.audit) return [];
+    const others = this.audit.codes.filter(({ id }) => id !== shortcut.id).map(({ code }) => code);
+    const free: string[] = [];
+    for (const { code } of nearCodes(shortcut.code, shortcut.content.expansion, others)) {
+      const findings = this.verdict({ ...shortcut, code })!;
+      const isFree = findings.every(({ type, severity }) => severity === 'note' || ABOUT_TEXT.has(type));
+      if (isFree) free.push(code);
+      if (free.length === MOST_PROPOSALS) break;
+    }
+    return free;
   }
 
   /** Where the codes of the list would have fired in a file of the person's own; it is not kept. */

@@ -95,6 +95,11 @@ export class Audit {
     return this.found.get(id) ?? [];
   }
 
+  /** The codes of the list, each with its shortcut's id. */
+  get codes(): readonly { readonly id: string; readonly code: string }[] {
+    return Array.from(this.items.all(), ({ id, entry }) => ({ id, code: entry.code }));
+  }
+
   /** What could not be checked. */
   get unchecked(): readonly string[] {
     return this.input.unchecked ?? [];

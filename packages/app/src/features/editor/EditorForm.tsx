@@ -25,7 +25,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
   const { control, formState, setValue } = editor.form;
   const { errors } = formState;
   const [code, expansion, kind, setId] = useWatch({ control, name: ['code', 'expansion', 'kind', 'setId'] });
-  const findings = useVerdict({
+  const verdict = useVerdict({
     id: saved?.id ?? null,
     code,
     expansion,
@@ -116,7 +116,13 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
           </View>
         )}
 
-        {findings && <Verdict code={trimCode(code)} findings={findings} />}
+        {verdict && (
+          <Verdict
+            code={trimCode(code)}
+            verdict={verdict}
+            onTake={(free) => setValue('code', free, { shouldDirty: true, shouldValidate: formState.isSubmitted })}
+          />
+        )}
 
         <View style={styles.choices}>
           <Choice

@@ -1,8 +1,7 @@
-import type { Finding } from '@yellow-latch/core/clash/finding';
 import { checkCode, trimCode, type Kind } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 
-import { AuditClient } from '@/audit/client';
+import { AuditClient, type Verdict } from '@/audit/client';
 import { useList } from '@/replica/ReplicaProvider';
 
 const client = new AuditClient();
@@ -19,10 +18,10 @@ interface Draft {
   readonly setId: string | null;
 }
 
-/** The findings about a shortcut as it stands in the form, worst first; null: not judged (yet). */
-export function useVerdict({ id, code, expansion, kind, setId }: Draft): readonly Finding[] | null {
+/** The verdict on a shortcut as it stands in the form; null: not judged (yet). */
+export function useVerdict({ id, code, expansion, kind, setId }: Draft): Verdict | null {
   const { shortcuts, sets } = useList();
-  const [judged, setJudged] = useState<{ code: string; findings: readonly Finding[] } | null>(null);
+  const [judged, setJudged] = useState<{ code: string; verdict: Verdict } | null>(null);
   const trimmed = trimCode(code);
   const isCode = checkCode(trimmed) === null;
   useEffect(() => {
@@ -36,8 +35,8 @@ export function useVerdict({ id, code, expansion, kind, setId }: Draft): readonl
         kind,
         setId,
       };
-      void client.verdict({ shortcuts, sets }, draft).then((findings) => {
-        if (!isOver) setJudged(findings && { code: trimmed, findings });
+      void client.verdict({ shortcuts, sets }, draft).then((verdict) => {
+        if (!isOver) setJudged(verdict && { code: trimmed, verdict });
       });
     }, REST);
     return () => {
@@ -45,5 +44,5 @@ export function useVerdict({ id, code, expansion, kind, setId }: Draft): readonl
       clearTimeout(timer);
     };
   }, [shortcuts, sets, id, isCode, trimmed, expansion, kind, setId]);
-  return isCode && judged?.code === trimmed ? judged.findings : null;
+  return isCode && judged?.code === trimmed ? judged.verdict : null;
 }

@@ -1,7 +1,6 @@
-import { compile, type FiringEvent } from '@yellow-latch/core/fire';
-import { THIS_APP } from '@yellow-latch/core/fit';
+import type { FiringEvent } from '@yellow-latch/core/fire';
 import { countClusters } from '@yellow-latch/core/model';
-import { useMemo, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
@@ -11,6 +10,7 @@ import { LatchButton } from '@/look/LatchButton';
 import { useIsWide, usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
 
+import { useCompiled } from './useCompiled';
 import { useDraft } from './useDraft';
 import { WritePad, type WritePadHandle } from './WritePad';
 
@@ -26,7 +26,7 @@ export function WritePage() {
   const [length, setLength] = useState<number | null>(null);
   const [event, setEvent] = useState<FiringEvent | null>(null);
   const [can, setCan] = useState({ undo: false, redo: false });
-  const list = useMemo(() => compile({ shortcuts, sets }, THIS_APP), [shortcuts, sets]);
+  const list = useCompiled(shortcuts, sets);
   const sample = shortcuts.find(({ kind }) => kind === 'message')?.code ?? shortcuts[0]?.code;
 
   if (draft.text === null) return null;

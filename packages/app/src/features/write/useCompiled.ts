@@ -1,0 +1,28 @@
+import { compile, LARGEST_OVERLAY, settleRules, type CompiledList } from '@yellow-latch/core/fire';
+import { THIS_APP } from '@yellow-latch/core/fit';
+import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
+import { useEffect, useRef, useState } from 'react';
+
+import { changeBetween } from '@/replica/listChange';
+
+/**
+ * The list made ready for typing in this app. An edit lies over what was made ready before, at once;
+ * when many do, the list is made ready anew between two keys.
+ */
+export function useCompiled(shortcuts: readonly Shortcut[], sets: readonly ShortcutSet[]): CompiledList {
+  const [list, setList] = useState(() => compile({ shortcuts, sets }, THIS_APP));
+  const known = useRef(shortcuts);
+  useEffect(() => {
+    const change = changeBetween(known.current, shortcuts);
+    known.current = shortcuts;
+    if (!change) return;
+    const put = settleRules({ shortcuts: change.put, sets });
+    setList((before) => before.with({ put, remove: change.remove }));
+  }, [shortcuts, sets]);
+  useEffect(() => {
+    if (list.overlaySize <= LARGEST_OVERLAY) return;
+    const timer = setTimeout(() => setList(compile({ shortcuts, sets }, THIS_APP)), 0);
+    return () => clearTimeout(timer);
+  }, [list, shortcuts, sets]);
+  return list;
+}

@@ -1,0 +1,31 @@
+import type { Shortcut } from '@yellow-latch/core/model';
+
+/** What became of a list: shortcuts that are new or changed, and the ids of those that are gone. */
+export interface ListChange {
+  readonly put: readonly Shortcut[];
+  readonly remove: readonly string[];
+}
+
+/** The change from one view of a list to a later one; null: none that matters to what fires. Linear. */
+export function changeBetween(before: readonly Shortcut[], after: readonly Shortcut[]): ListChange | null {
+  if (before === after) return null;
+  const known = new Map(before.map((shortcut) => [shortcut.id, shortcut]));
+  const put = after.filter((shortcut) => {
+    const old = known.get(shortcut.id);
+    known.delete(shortcut.id);
+    return !old || !isSame(old, shortcut);
+  });
+  const remove = [...known.keys()];
+  return put.length + remove.length === 0 ? null : { put, remove };
+}
+
+function isSame(a: Shortcut, b: Shortcut): boolean {
+  return (
+    a.code === b.code &&
+    a.kind === b.kind &&
+    a.setId === b.setId &&
+    a.content.expansion === b.content.expansion &&
+    a.content.template === b.content.template &&
+    a.content.format === b.content.format
+  );
+}

@@ -1,0 +1,45 @@
+import { matchKey } from '../model';
+import { mainMarker, nearCodes } from '.';
+
+const list = [';ws', ';mail', ';tel', 'book*', 'so', '/due'];
+
+test('the marker is the one that most codes carry, or a semicolon', () => {
+  expect(mainMarker(list)).toEqual({ before: ';', after: '' });
+  expect(mainMarker(['a*', 'b*', ';c'])).toEqual({ before: '', after: '*' });
+  expect(mainMarker(['oar', 'hrp'])).toEqual({ before: ';', after: '' });
+});
+
+test('near a bare word: marked, doubled, longer', () => {
+  expect(nearCodes('them', 'Somebody will be there to let you in.', list)).toEqual([
+    { code: ';them', how: 'marked' },
+    { code: 'tthem', how: 'doubled' },
+    { code: ';swbt', how: 'longer' },
+    { code: ';some', how: 'longer' },
+    { code: ';someb', how: 'longer' },
+    { code: ';thems', how: 'longer' },
+  ]);
+});
+
+test('a code that is marked keeps its marker; a word that begins so is followed', () => {
+  expect(nearCodes(';ten', 'I am about tenderly tuned minutes away', list).map(({ code }) => code).slice(0, 3)).toEqual([
+    ';tten',
+    ';tend',
+    ';tende',
+  ]);
+});
+
+test('what is taken, equal or not allowed is never proposed', () => {
+  for (const [typed, expansion] of [
+    ['so', 'x'],
+    ['MAIL', 'Mail'],
+    ['x'.repeat(40), 'a long word'],
+    ['->', '→'],
+    ['क्षि', 'क्षि क्षि क्षि'],
+    ['7', '½'],
+  ] as const) {
+    const keys = nearCodes(typed, expansion, list).map(({ code }) => matchKey(code));
+    expect(new Set(keys).size).toBe(keys.length);
+    for (const key of keys) expect([...list, typed].map(matchKey)).not.toContain(key);
+    for (const key of keys) expect(Array.from(new Intl.Segmenter().segment(key)).length).toBeLessThanOrEqual(40);
+  }
+});

@@ -1,0 +1,74 @@
+import { splitMarker } from '../convention';
+import { checkCode, clustersOf, matchKey } from '../model';
+
+/** A code near one that was typed, and what was done to get it. */
+export interface NearCode {
+  readonly code: string;
+  readonly how: 'marked' | 'doubled' | 'longer';
+}
+
+/** What stands before and after a mnemonic. */
+export interface Marker {
+  readonly before: string;
+  readonly after: string;
+}
+
+const USUAL: Marker = { before: ';', after: '' };
+
+/** The marker that most codes of a list carry; a semicolon before where none does. Linear. */
+export function mainMarker(codes: readonly string[]): Marker {
+  const counts = new Map<string, { marker: Marker; count: number }>();
+  for (const code of codes) {
+    const { before, after } = splitMarker(code);
+    if (before === '' && after === '') continue;
+    const name = `${before} ${after}`;
+    const one = counts.get(name) ?? { marker: { before, after }, count: 0 };
+    counts.set(name, { ...one, count: one.count + 1 });
+  }
+  const most = [...counts.values()].reduce((best, one) => (one.count > best.count ? one : best), { marker: USUAL, count: 0 });
+  return most.marker;
+}
+
+/**
+ * Free codes near `typed`, the nearest first: with the list's marker, with its first letter doubled, and
+ * longer ones made from the expansion, each bare and marked. `codes`: those of the list, which are
+ * taken. Every proposal passes the model's rules and differs from all of them.
+ */
+export function nearCodes(typed: string, expansion: string, codes: readonly string[]): NearCode[] {
+  const { before, mnemonic, after } = splitMarker(typed);
+  const marker = mainMarker(codes);
+  const isMarked = before !== '' || after !== '';
+  const mark = (inner: string) => (isMarked ? before + inner + after : marker.before + inner + marker.after);
+  const first = clustersOf(mnemonic)[0]?.text ?? '';
+  const longer = longerMnemonics(mnemonic, expansion);
+  const proposals: NearCode[] = [
+    ...(isMarked ? [] : [{ code: mark(mnemonic), how: 'marked' as const }]),
+    // A mark doubled is no mnemonic, and a digit doubled another number.
+    ...(/^\p{L}/u.test(first) ? [{ code: before + first + mnemonic + after, how: 'doubled' as const }] : []),
+    ...longer.map((inner) => ({ code: mark(inner), how: 'longer' as const })),
+  ];
+  const taken = new Set([...codes, typed].map(matchKey));
+  return proposals.filter(({ code }) => {
+    const key = matchKey(code);
+    if (taken.has(key) || checkCode(code) !== null) return false;
+    taken.add(key);
+    return true;
+  });
+}
+
+/** Mnemonics that go on from one, with what the expansion offers. */
+function longerMnemonics(mnemonic: string, expansion: string): string[] {
+  const words = expansion.toLowerCase().match(/\p{L}[\p{L}\p{M}]*/gu)?.slice(0, 12) ?? [];
+  const low = mnemonic.toLowerCase();
+  // The rest of a word that begins so: tue, tues, tuesd.
+  const whole = words.find((word) => word.startsWith(low) && word.length > low.length);
+  const grown = whole ? [whole.slice(0, low.length + 1), whole.slice(0, low.length + 2)] : [];
+  const initials = words.slice(0, 4).map((word) => clustersOf(word)[0]!.text);
+  const longest = [...words].sort((a, b) => b.length - a.length)[0];
+  return [
+    ...grown,
+    ...(initials.length >= 3 ? [initials.join('')] : []),
+    ...(longest && longest.length >= 4 ? [longest.slice(0, 4), longest.slice(0, 5)] : []),
+    ...(longest ? [low + clustersOf(longest)[0]!.text] : []),
+  ];
+}

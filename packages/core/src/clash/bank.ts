@@ -1,4 +1,4 @@
-import { delimiterTest, fitsCapitals, foldAll, type CompiledList, type FiringEntry, type FoldedText } from '../fire';
+import { fitsCapitals, foldAll, type CompiledList, type FiringEntry, type FoldedText } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey } from '../model';
 
@@ -91,7 +91,7 @@ function positionIn(starts: Int32Array, at: number): number {
  * since a list that has just changed answers at once and need not be made ready for scanning.
  */
 export function hitsIn(list: CompiledList, text: string): Hit[] {
-  const isEnd = delimiterTest(list.profile.delimiters);
+  const isEnd = list.isDelimiter;
   const hits: Hit[] = [];
   for (let end = 1; end <= text.length; end += 1) {
     const isEnded = end === text.length || isEnd(String.fromCodePoint(text.codePointAt(end)!));

@@ -16,18 +16,18 @@ export function tryCode(
 ): ({ readonly at: 'beginning' | 'inside' | 'nowhere'; readonly by: string | null } & Reach) | null {
   const held = heldBy(entry, list.profile);
   if (held === null || held.fires === 'offer') return null;
-  const typed = LEAD + entry.code + (held.fires === 'delimiter' || list.profile.prefix === 'wait' ? separatorOf(list.profile) : '');
-  const { text, trace } = simulate(keysOf(typed), list, list.profile, { explains: false });
+  const typed = entry.code + (held.fires === 'delimiter' || list.profile.prefix === 'wait' ? separatorOf(list.profile) : '');
+  const { text, trace } = simulate(keysOf(typed), list, list.profile, { explains: false, after: LEAD });
   const fired = trace.filter(({ rule }) => rule.startsWith('fired') && rule !== 'fired-by-rescan');
   if (fired.some(({ id }) => id === entry.id)) return null;
   const first = fired[0];
-  const begins = first !== undefined && matchKey(entry.code).startsWith(matchKey(first.typed!)) && typed.indexOf(first.typed!) === LEAD.length;
+  const begins = first !== undefined && matchKey(entry.code).startsWith(matchKey(first.typed!)) && typed.startsWith(first.typed!);
   return {
     at: first === undefined ? 'nowhere' : begins ? 'beginning' : 'inside',
     by: first?.id ?? null,
     typed: entry.code,
     result: text.slice(LEAD.length),
-    trace: trace.map((line) => ({ ...line, at: line.at - LEAD.length })),
+    trace,
   };
 }
 

@@ -1,5 +1,6 @@
 import type { DeviceProfile } from '../fit';
 import { LIMITS, matchKey } from '../model';
+import { delimiterTest } from './delimiter';
 import type { Edge } from './edge';
 import { byKeyAndAge, byOffer, CodeTree, NOWHERE, REMEMBERED, type Best, type Branch, type Keyed } from './codeTree';
 import { EDGE, foldAll, foldBefore, foldedBuffer, splitsCluster, type FoldedText } from './fold';
@@ -54,6 +55,8 @@ interface Place {
  * on that of the list.
  */
 export class CompiledList {
+  /** Tells the delimiters of the device. */
+  readonly isDelimiter: (character: string) => boolean;
   /** Base and overlay; the trees of the latter are made when first looked into. */
   private all: readonly Layer[] | null = null;
   /** Both in one, made when a first text is scanned. */
@@ -67,7 +70,9 @@ export class CompiledList {
     private readonly overlay: readonly Keyed[],
     private readonly longest: number,
     private readonly hasSpaces: boolean,
-  ) {}
+  ) {
+    this.isDelimiter = delimiterTest(profile.delimiters);
+  }
 
   /** O(n log n) in the number of entries. */
   static compile(entries: readonly FiringEntry[], profile: DeviceProfile): CompiledList {

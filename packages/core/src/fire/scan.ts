@@ -130,8 +130,12 @@ class Places {
 
   private readonly inWord = (to: number, position: number): void => {
     if (this.placeOf(to) < 0) return;
-    this.claimFirst(this.word, position, to, true);
-    this.claimFirst(this.word, position, to, false);
+    const rule = this.word.rules[position]!;
+    // Most codes fire at a delimiter and have no twin; of the others each way is to be asked for.
+    if (rule === 0) {
+      if (this.isEnd(to)) this.claim(to, this.word.entries[position]!, false);
+    } else if ((rule & HAS_TWIN) === 0) this.claimFirst(this.word, position, to, (rule & FIRES_AT_ONCE) !== 0);
+    else for (const atOnce of [true, false]) this.claimFirst(this.word, position, to, atOnce);
   };
 
   private readonly inAnywhere = (to: number, position: number): void => {
@@ -148,7 +152,7 @@ class Places {
     const entry = tree.entries[at]!;
     const rival = twin < 0 ? -1 : this.firstToFire(this.word, twin, to, atOnce);
     const other = rival < 0 ? entry : this.word.entries[rival]!;
-    this.claim(to, other.id < entry.id ? other : entry);
+    this.claim(to, other.id < entry.id ? other : entry, atOnce);
   }
 
   /** A unit's place in the text; -1 inside a cluster. */
@@ -186,10 +190,10 @@ class Places {
   }
 
   /** Of codes that end at one place and fire in one way the one that begins first has it. */
-  private claim(to: number, entry: FiringEntry): void {
+  private claim(to: number, entry: FiringEntry, atOnce: boolean): void {
     const start = this.placeOf(this.origin);
     const end = this.placeOf(to);
-    const place = end * 2 + (entry.fires === 'instant' ? 1 : 0);
+    const place = end * 2 + (atOnce ? 1 : 0);
     if (start >= this.furthest) this.takenCount = 0;
     for (let i = 0; i < this.takenCount; i += 1) if (this.taken[i] === place) return;
     this.taken[this.takenCount] = place;

@@ -1,5 +1,4 @@
 import { expansionFor, fitsCapitals } from './capitals';
-import { delimiterTest } from './delimiter';
 import type { CompiledList, Match, Offer } from './list';
 import { addRange, applyEdit, isWithin, shiftRanges, type Edit, type Range } from './range';
 
@@ -234,7 +233,7 @@ function candidate(
   list: CompiledList,
 ): Candidate | null {
   const instant = firing(session, session.caret.start, 'instant', 0, list);
-  const isEnd = delimiterTest(list.profile.delimiters)(character);
+  const isEnd = list.isDelimiter(character);
   const ended = isEnd ? firing(session, at, 'delimiter', character.length, list) : null;
   return longer(instant, ended);
 }
@@ -304,7 +303,7 @@ function fire(
 function rescan(session: TypingSession, start: number, list: CompiledList): Candidate | null {
   const end = session.lastFiring!.insertedEnd;
   const next = Array.from(session.text.slice(end, session.caret.start))[0] ?? '';
-  const isEnd = next !== '' && delimiterTest(list.profile.delimiters)(next);
+  const isEnd = next !== '' && list.isDelimiter(next);
   const ended = isEnd ? firing(session, end, 'delimiter', next.length, list, start) : null;
   const match = longer(firing(session, end, 'instant', 0, list, start), ended);
   return match && match.start >= start ? match : null;

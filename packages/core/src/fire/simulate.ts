@@ -1,6 +1,5 @@
 import type { DeviceProfile } from '../fit';
 import { fitsCapitals } from './capitals';
-import { delimiterTest } from './delimiter';
 import { deviceText, type DeviceRule } from './deviceText';
 import { hasEdgeBefore } from './edge';
 import { compile, type CompiledList, type Match } from './list';
@@ -50,19 +49,19 @@ export function keysOf(text: string): Keystroke[] {
 }
 
 /**
- * Types `keystrokes` into an empty field of a device: the text a person ends up with, and for each
+ * Types `keystrokes` into a field of a device: the text a person ends up with, and for each
  * keystroke what fired, what was held back, and by which rule. Pure. Without `explains` it tells only
- * what happened, at a quarter of the cost.
+ * what happened, at a quarter of the cost. `after`: what stands in the field already.
  */
 export function simulate(
   keystrokes: readonly Keystroke[],
   list: RuledList | CompiledList,
   profile: DeviceProfile,
-  { explains = true }: { explains?: boolean } = {},
+  { explains = true, after = '' }: { explains?: boolean; after?: string } = {},
 ): Simulation {
   const compiled = 'matchesEndingAt' in list ? list : compile(list, profile);
   const trace: TraceLine[] = [];
-  let session = startSession();
+  let session = startSession(after);
   keystrokes.forEach((keystroke, at) => {
     const note = (line: Omit<TraceLine, 'at'>) => trace.push({ at, ...line });
     session = press(session, keystroke, compiled, note, explains);
@@ -153,7 +152,7 @@ function explain(
     return;
   }
   const last = Array.from(typed).at(-1) ?? '';
-  const isEnd = delimiterTest(list.profile.delimiters)(last);
+  const isEnd = list.isDelimiter(last);
   const ended = isEnd ? list.codesEndingAt(after.text, after.caret.start - last.length, true) : [];
   const held = [...list.codesEndingAt(after.text, after.caret.start, true), ...ended].find(
     ({ entry, end }) => (entry.fires === 'instant') === (end === after.caret.start) || entry.fires === 'offer',

@@ -4,18 +4,19 @@ import type { FiringEntry } from '../packages/core/src/fire';
 const CONSONANTS = [...'bcdfghjklmnpqrstvwxz'];
 const LETTERS = [...'abcdefghijklmnopqrstuvwxyz'];
 
-/** A list of `count` different codes in the mix that people have: marked, bare, suffixed, of signs, whole words. */
-export function madeUpList(count: number, seed = 1): FiringEntry[] {
+/** A list of `count` different codes in the mix that people have: marked, bare, suffixed, of signs, whole words. Made
+ * `longer` by so many letters, codes get less in each other's way. */
+export function madeUpList(count: number, seed = 1, longer = 0): FiringEntry[] {
   const random = randomFrom(seed);
   const some = (from: readonly string[], least: number, most: number) =>
-    Array.from({ length: least + Math.floor(random() * (most - least + 1)) }, () => pick(random, from)).join('');
+    Array.from({ length: least + longer + Math.floor(random() * (most - least + 1)) }, () => pick(random, from)).join('');
   const codes = new Set<string>();
   while (codes.size < count) {
     const dice = random();
     if (dice < 0.6) codes.add(`;${some(LETTERS, 3, 7)}`);
     else if (dice < 0.8) codes.add(some(CONSONANTS, 4, 7));
     else if (dice < 0.92) codes.add(`${some(LETTERS, 4, 8)}*`);
-    else if (dice < 0.98) codes.add(`${some([...'!@#&+'], 1, 2)}${some(LETTERS, 2, 6)}`);
+    else if (dice < 0.98) codes.add(`${pick(random, [...'!@#&+'])}${some(LETTERS, 2, 6)}`);
     else codes.add(some(LETTERS, 10, 20));
   }
   return [...codes].map((code, index) =>

@@ -42,8 +42,8 @@ export class SlipIndex {
   private readonly mask: number;
 
   constructor(keys: ReadonlySet<string>) {
-    let size = 1 << 16;
-    while (size < keys.size * 64) size *= 2;
+    let size = 1 << 15;
+    while (size < keys.size * 16) size *= 2;
     this.bits = new Uint8Array(size / 8);
     this.mask = size - 1;
     for (const key of keys) this.add(key);

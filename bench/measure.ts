@@ -17,6 +17,11 @@ export function medianTime(rounds: number, work: () => void): number {
 
 /** The median times of several works, run in turn so that a noisy moment meets them all. */
 export function medianTimes(rounds: number, works: (() => void)[]): number[] {
+  return timesInTurn(rounds, works).map(median);
+}
+
+/** The times of several works in each round, in ms, after one round to warm up. */
+export function timesInTurn(rounds: number, works: (() => void)[]): number[][] {
   const times = works.map((): number[] => []);
   works.forEach((work) => work());
   for (let round = 0; round < rounds; round += 1) {
@@ -26,7 +31,11 @@ export function medianTimes(rounds: number, works: (() => void)[]): number[] {
       times[index]!.push(performance.now() - start);
     });
   }
-  return times.map((each) => each.sort((a, b) => a - b)[each.length >> 1]!);
+  return times;
+}
+
+export function median(values: readonly number[]): number {
+  return [...values].sort((a, b) => a - b)[values.length >> 1]!;
 }
 
 export function round(value: number, digits = 2): number {

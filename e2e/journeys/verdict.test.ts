@@ -24,6 +24,16 @@ journey('a code is judged while it is typed, by words, other codes and devices',
   await app.seeText(';them is saved');
 });
 
+journey('an account number is told of before it is copied to every device', 'demo', async ({ open }) => {
+  const app = await open('phone');
+  await app.tap('Paste or write…');
+  await app.insert(await app.field('You get'), 'GB29 NWBK 6016 1331 9268 19');
+  await app.fill('You type', ';acct');
+  await app.seeText('What it gives looks like an account number; every device shows it.');
+  await app.seeNoText('Free and near');
+  await app.expectAccessible();
+});
+
 journey('a verdict follows what was saved a moment before, and is there on a wide screen', 'empty', async ({ open }) => {
   const app = await open('computer');
   await app.make(';ten', 'I am about ten minutes away.');

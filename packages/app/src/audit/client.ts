@@ -1,4 +1,5 @@
 import type { AuditChange, AuditedShortcut, Finding } from '@yellow-latch/core/clash';
+import { ABOUT_EXPANSION } from '@yellow-latch/core/clash/finding';
 import type { RuledList } from '@yellow-latch/core/fire';
 import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
 import { wrap, type Remote } from 'comlink';
@@ -46,7 +47,7 @@ export class AuditClient {
       await this.told;
       const findings = await desk.verdict(shortcut);
       if (!findings) return null;
-      const isClean = findings.every(({ severity }) => severity === 'note');
+      const isClean = findings.every(({ type, severity }) => severity === 'note' || ABOUT_EXPANSION.has(type));
       return { findings, proposals: isClean ? [] : await desk.proposals(shortcut) };
     } catch {
       this.end();

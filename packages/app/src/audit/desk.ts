@@ -3,6 +3,7 @@
  * and answers to the page. Runs in Node for tests.
  */
 import {
+  ABOUT_EXPANSION,
   Audit,
   readOwnText,
   scanOwnText,
@@ -36,8 +37,6 @@ export interface AuditReport {
 }
 
 const MOST_PROPOSALS = 3;
-/** What another code would not cure. */
-const ABOUT_TEXT = new Set<Finding['type']>(['faulty expansion', 'secret']);
 
 /** Fetches a file of language data by its name; throws if it is not to be had. */
 export type FetchLanguageFile = (name: string) => Promise<unknown>;
@@ -118,7 +117,7 @@ export class AuditDesk {
     const free: string[] = [];
     for (const { code } of nearCodes(shortcut.code, shortcut.content.expansion, others)) {
       const findings = this.verdict({ ...shortcut, code })!;
-      const isFree = findings.every(({ type, severity }) => severity === 'note' || ABOUT_TEXT.has(type));
+      const isFree = findings.every(({ type, severity }) => severity === 'note' || ABOUT_EXPANSION.has(type));
       if (isFree) free.push(code);
       if (free.length === MOST_PROPOSALS) break;
     }

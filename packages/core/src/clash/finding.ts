@@ -27,6 +27,9 @@ export function compareSeverity(a: Severity, b: Severity): number {
 
 export type FindingType = Finding['type'];
 
+/** What is about the text a shortcut gives: another code would not cure it. */
+export const ABOUT_EXPANSION: ReadonlySet<FindingType> = new Set<FindingType>(['faulty expansion', 'secret']);
+
 /** A word in which a code fires, and how often it comes in 10,000 words. */
 export interface WordExample {
   readonly word: string;

@@ -22,8 +22,11 @@ export const ENDS = 0x8_0000;
  * joined to a neighbour, or folded to several units.
  */
 export const JOINED = 0x10_0000;
-/** It is a letter, digit or `_` that stands alone. */
-export const OF_WORD = 0x20_0000;
+/**
+ * It is a letter, digit or `_` that stands alone: the sign bit, so that a scan asks whether a unit is
+ * negative. Units that fold to one another have one number.
+ */
+export const OF_WORD = -0x8000_0000;
 const KNOWN = 0x40_0000;
 
 /** By UTF-16 unit its number; 0: not met yet. ASCII and what was folded is always known. */
@@ -38,10 +41,12 @@ function learn(unit: number): number {
   const key = standsAlone(unit, character) ? matchKey(character) : '';
   const classes = KNOWN | classOf(character);
   if (key.length !== 1) return (UNITS[unit] = classes | JOINED | unit);
-  const ofWord = (classes & SIDE) === WORD ? OF_WORD : 0;
-  UNITS[unit] = classes | ofWord | key.charCodeAt(0);
-  unitOf(key.charCodeAt(0));
-  return UNITS[unit];
+  const folded = key.charCodeAt(0);
+  if ((classes & SIDE) !== WORD) UNITS[unit] = classes | folded;
+  else if (folded === unit) UNITS[unit] = classes | OF_WORD | folded;
+  else UNITS[unit] = unitOf(folded);
+  unitOf(folded);
+  return UNITS[unit]!;
 }
 
 // ── standing alone ──────────────────────────────────────────────────────────────────────────

@@ -27,7 +27,7 @@ export class FirstWords {
       let hash = 0;
       let length = 0;
       while (length < key.length && (unitOf(key.charCodeAt(length)) & OF_WORD) !== 0) {
-        hash = hashStep(hash, key.charCodeAt(length));
+        hash = hashStep(hash, unitOf(key.charCodeAt(length)));
         length += 1;
       }
       if (length > 0) this.add(hash, length === key.length ? position : SEVERAL);
@@ -58,7 +58,7 @@ export function mixed(hash: number): number {
   return hash ^ (hash >>> 15);
 }
 
-/** One step of the hash of a word. */
+/** One step of the hash of a word; `unit`: its number, as of `character.ts`. */
 export function hashStep(hash: number, unit: number): number {
   return (Math.imul(hash, 0x01000193) ^ unit) | 0;
 }

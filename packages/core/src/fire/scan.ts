@@ -49,16 +49,16 @@ export function scanText(
     }
     let hash = 0;
     let past = from;
-    // Two steps a turn: most of the time of a scan is spent here.
+    // Two steps a turn: most of the time of a scan is spent here. Units of a word are negative.
     do {
-      hash = hashStep(hash, next & FOLDED);
+      hash = hashStep(hash, next);
       past += 1;
       next = table[units[past]!]!;
-      if ((next & OF_WORD) === 0) break;
-      hash = hashStep(hash, next & FOLDED);
+      if (next >= 0) break;
+      hash = hashStep(hash, next);
       past += 1;
       next = table[units[past]!]!;
-    } while ((next & OF_WORD) !== 0);
+    } while (next < 0);
     const bits = mixed(hash);
     if ((filter[(bits >>> 3) & filterMask]! & (1 << (bits & 7))) !== 0) {
       const first = words.find(hash);

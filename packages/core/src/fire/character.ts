@@ -46,7 +46,7 @@ function learn(unit: number): number {
   else if (folded === unit) UNITS[unit] = classes | OF_WORD | folded;
   else UNITS[unit] = unitOf(folded);
   unitOf(folded);
-  return UNITS[unit]!;
+  return UNITS[unit];
 }
 
 // ── standing alone ──────────────────────────────────────────────────────────────────────────

@@ -87,6 +87,8 @@ export class AuditDesk {
       if (step.done) {
         this.audit = step.value;
         this.request = request;
+        // Edits follow when the answer is under way.
+        void this.pause().then(() => step.value.prepare());
         return this.report();
       }
       onProgress?.(step.value);

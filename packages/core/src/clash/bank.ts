@@ -50,13 +50,18 @@ export class Bank {
     });
   }
 
-  /** The texts in which a match key stands somewhere. */
-  containing(key: string): number[] {
+  /** Makes ready what `containing` uses; else its first question does. */
+  prepare(): { text: string; starts: Int32Array } {
     if (!this.keys) {
       const keys = this.texts.map(matchKey);
-      this.keys = { text: keys.join('\n') + '\n', starts: startsOf(keys) };
+      this.keys = { text: `${keys.join('\n')}\n`, starts: startsOf(keys) };
     }
-    const { text, starts } = this.keys;
+    return this.keys;
+  }
+
+  /** The texts in which a match key stands somewhere. */
+  containing(key: string): number[] {
+    const { text, starts } = this.prepare();
     const found: number[] = [];
     let at = text.indexOf(key);
     while (at >= 0) {

@@ -38,9 +38,9 @@ export function textsWith(
   const isNew = new Set(added);
   for (const item of items.all()) {
     if (isNew.has(item)) continue;
-    item.lowered ??= matchKey(item.entry.expansion);
+    const lowered = loweredOf(item);
     for (const key of keys) {
-      if (item.lowered.includes(key) && expansions.at(-1) !== item) expansions.push(item);
+      if (lowered.includes(key) && expansions.at(-1) !== item) expansions.push(item);
       if (item.key.includes(key) && codes.at(-1) !== item) codes.push(item);
     }
   }
@@ -51,6 +51,17 @@ export function textsWith(
     codes,
     added,
   };
+}
+
+/** Makes ready what following edits takes, so that the first is as quick as all others. */
+export function prepareToFollow(items: Items, vocabularies: readonly Vocabulary[]): void {
+  CONTEXT_BANK.prepare();
+  for (const vocabulary of vocabularies) bankOf(vocabulary).prepare();
+  for (const item of items.all()) loweredOf(item);
+}
+
+function loweredOf(item: Item): string {
+  return (item.lowered ??= matchKey(item.entry.expansion));
 }
 
 /** What fires where on one device: in words, contexts, the list's own expansions and codes. */

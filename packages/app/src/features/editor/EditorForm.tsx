@@ -116,7 +116,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
           </View>
         )}
 
-        {verdict && (
+        {trimCode(code) !== '' && (
           <Verdict
             code={trimCode(code)}
             verdict={verdict}

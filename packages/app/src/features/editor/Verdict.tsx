@@ -15,13 +15,18 @@ const ABOUT_TEXT = new Set<Finding['type']>(['faulty expansion', 'own expansion'
 
 interface VerdictProps {
   code: string;
-  verdict: Judged;
+  /** Null: not judged (yet); its place is kept, so that nothing below it moves under a finger. */
+  verdict: Judged | null;
   /** A proposed code is taken. */
   onTake: (code: string) => void;
 }
 
 /** The worst that is to be said about a code, in one sentence beside its glyph, and codes to take instead. */
-export function Verdict({ code, verdict: { findings, proposals }, onTake }: VerdictProps) {
+export function Verdict({ code, verdict, onTake }: VerdictProps) {
+  return <View style={styles.block}>{verdict && <Judgement code={code} verdict={verdict} onTake={onTake} />}</View>;
+}
+
+function Judgement({ code, verdict: { findings, proposals }, onTake }: VerdictProps & { verdict: Judged }) {
   const palette = usePalette();
   const { shortcuts } = useList();
   const codeOf = (id: string) => shortcuts.find((shortcut) => shortcut.id === id)?.code ?? 'another code';
@@ -30,7 +35,7 @@ export function Verdict({ code, verdict: { findings, proposals }, onTake }: Verd
   const severity = worst?.severity ?? 'safe';
   const more = aboutCode.length - 1;
   return (
-    <View style={styles.block}>
+    <>
       <View role="status" style={styles.verdict}>
         <LatchGlyph verdict={severity} size={28} />
         <View style={styles.words}>
@@ -61,12 +66,12 @@ export function Verdict({ code, verdict: { findings, proposals }, onTake }: Verd
           ))}
         </View>
       )}
-    </View>
+    </>
   );
 }
 
 const styles = StyleSheet.create({
-  block: { gap: 4 },
+  block: { gap: 4, minHeight: 124 },
   verdict: { flexDirection: 'row', gap: 12, alignItems: 'flex-start', minHeight: 48, paddingVertical: 4 },
   words: { flex: 1 },
   name: { ...STRONG },

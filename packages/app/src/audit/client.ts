@@ -1,5 +1,5 @@
 import type { AuditChange, AuditedShortcut, Finding } from '@yellow-latch/core/clash';
-import { ABOUT_EXPANSION } from '@yellow-latch/core/clash/finding';
+import { asksForAnotherCode } from '@yellow-latch/core/clash/finding';
 import type { RuledList } from '@yellow-latch/core/fire';
 import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
 import { wrap, type Remote } from 'comlink';
@@ -14,6 +14,7 @@ const LANGUAGES: AuditRequest['languages'] = ['en'];
 
 /** What is to be said about a code, and free codes near it. */
 export interface Verdict {
+  /** Worst first. */
   readonly findings: readonly Finding[];
   readonly proposals: readonly string[];
 }
@@ -47,8 +48,7 @@ export class AuditClient {
       await this.told;
       const findings = await desk.verdict(shortcut);
       if (!findings) return null;
-      const isClean = findings.every(({ type, severity }) => severity === 'note' || ABOUT_EXPANSION.has(type));
-      return { findings, proposals: isClean ? [] : await desk.proposals(shortcut) };
+      return { findings, proposals: findings.some(asksForAnotherCode) ? await desk.proposals(shortcut) : [] };
     } catch {
       this.end();
       return null;
@@ -75,6 +75,8 @@ export class AuditClient {
 
   private start(): Remote<AuditDesk> {
     this.worker = this.makeWorker();
+    // Questions that it leaves unanswered stay so; the next one goes to another.
+    this.worker.addEventListener('error', () => this.end());
     return wrap<AuditDesk>(this.worker);
   }
 

@@ -88,5 +88,7 @@ test('own text is read, a picture is refused', async () => {
   await desk.run(request(shortcut('1', 'so')));
   const text = Uint8Array.from('so it is, so', (sign) => sign.charCodeAt(0));
   expect(desk.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({ words: 4, ids: ['1'] });
+  desk.change({ put: [shortcut('2', 'it')], remove: ['1'] });
+  expect(desk.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({ ids: ['2'] });
   expect(desk.ownText(Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13, 0x49, 0x48, 0x44, 0x52]), { type: 'text' }, 'phone-list')).toMatchObject({ type: 'binary' });
 });

@@ -3,7 +3,7 @@
  * and answers to the page. Runs in Node for tests.
  */
 import {
-  ABOUT_EXPANSION,
+  asksForAnotherCode,
   Audit,
   readOwnText,
   scanOwnText,
@@ -16,7 +16,7 @@ import {
   type OwnTextReport,
   type Vocabulary,
 } from '@yellow-latch/core/clash';
-import { CompiledList, settleRules, type RuledList } from '@yellow-latch/core/fire';
+import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
 import { nearCodes } from '@yellow-latch/core/propose';
 import { confusableSkeleton, LANGUAGES, parseLookAlikes, parseVocabulary, type LanguageCode } from '@yellow-latch/language';
@@ -43,7 +43,6 @@ export type FetchLanguageFile = (name: string) => Promise<unknown>;
 
 export class AuditDesk {
   private audit: Audit | null = null;
-  private request: AuditRequest | null = null;
   private readonly loaded = new Map<string, Promise<unknown>>();
   /** Counts runs, so that one that was overtaken or cancelled stops at its next step. */
   private latest = 0;
@@ -86,7 +85,6 @@ export class AuditDesk {
       const step = steps.next();
       if (step.done) {
         this.audit = step.value;
-        this.request = request;
         // Edits follow when the answer is under way.
         void this.pause().then(() => step.value.prepare());
         return this.report();
@@ -115,12 +113,10 @@ export class AuditDesk {
   /** Up to three free codes near that of a shortcut, each proved to be without a risk; the nearest first. */
   proposals(shortcut: AuditedShortcut): string[] {
     if (!this.audit) return [];
-    const others = this.audit.codes.filter(({ id }) => id !== shortcut.id).map(({ code }) => code);
+    const others = this.audit.entries.filter(({ id }) => id !== shortcut.id).map(({ code }) => code);
     const free: string[] = [];
     for (const { code } of nearCodes(shortcut.code, shortcut.content.expansion, others)) {
-      const findings = this.verdict({ ...shortcut, code })!;
-      const isFree = findings.every(({ type, severity }) => severity === 'note' || ABOUT_EXPANSION.has(type));
-      if (isFree) free.push(code);
+      if (!this.verdict({ ...shortcut, code })!.some(asksForAnotherCode)) free.push(code);
       if (free.length === MOST_PROPOSALS) break;
     }
     return free;
@@ -128,10 +124,10 @@ export class AuditDesk {
 
   /** Where the codes of the list would have fired in a file of the person's own; it is not kept. */
   ownText(bytes: Uint8Array, format: OwnTextFormat, device: ProfileId): OwnTextReport | OwnTextProblem | null {
-    if (!this.request) return null;
+    if (!this.audit) return null;
     const own = readOwnText(bytes, format);
     if ('type' in own) return own;
-    return scanOwnText(own.text, CompiledList.compile(settleRules(this.request.list), DEVICE_PROFILES[device]));
+    return scanOwnText(own.text, CompiledList.compile(this.audit.entries, DEVICE_PROFILES[device]));
   }
 
   private report(): AuditReport | null {

@@ -1,4 +1,4 @@
-import { heldBy, type RuledList } from '../fire';
+import { heldBy, type FiringEntry, type RuledList } from '../fire';
 import type { DeviceProfile } from '../fit';
 import * as make from './assemble';
 import { CONTEXT_COUNT, CONTEXTS } from './contexts';
@@ -95,9 +95,9 @@ export class Audit {
     return this.found.get(id) ?? [];
   }
 
-  /** The codes of the list, each with its shortcut's id. */
-  get codes(): readonly { readonly id: string; readonly code: string }[] {
-    return Array.from(this.items.all(), ({ id, entry }) => ({ id, code: entry.code }));
+  /** The list as it stands, its rules settled. */
+  get entries(): readonly FiringEntry[] {
+    return Array.from(this.items.all(), ({ entry }) => entry);
   }
 
   /** What could not be checked. */

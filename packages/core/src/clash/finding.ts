@@ -28,7 +28,12 @@ export function compareSeverity(a: Severity, b: Severity): number {
 export type FindingType = Finding['type'];
 
 /** What is about the text a shortcut gives: another code would not cure it. */
-export const ABOUT_EXPANSION: ReadonlySet<FindingType> = new Set<FindingType>(['faulty expansion', 'secret']);
+const ABOUT_EXPANSION: ReadonlySet<FindingType> = new Set<FindingType>(['faulty expansion', 'secret']);
+
+/** Whether a finding is a reason to take another code. */
+export function asksForAnotherCode({ type, severity }: Finding): boolean {
+  return severity !== 'note' && !ABOUT_EXPANSION.has(type);
+}
 
 /** A word in which a code fires, and how often it comes in 10,000 words. */
 export interface WordExample {

@@ -1,4 +1,4 @@
-import { compareSeverity, type Finding } from '@yellow-latch/core/clash/finding';
+import type { Finding } from '@yellow-latch/core/clash/finding';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -10,7 +10,7 @@ import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
 
-/** What is told of the code while it is chosen; faults of the text are told when it is saved. */
+/** What has no bearing on which code to choose. */
 const ABOUT_TEXT = new Set<Finding['type']>(['faulty expansion', 'own expansion']);
 
 interface VerdictProps {
@@ -31,7 +31,7 @@ function Judgement({ code, verdict: { findings, proposals }, onTake }: VerdictPr
   const { shortcuts } = useList();
   const codeOf = (id: string) => shortcuts.find((shortcut) => shortcut.id === id)?.code ?? 'another code';
   const aboutCode = findings.filter(({ type }) => !ABOUT_TEXT.has(type));
-  const worst = [...aboutCode].sort((a, b) => compareSeverity(b.severity, a.severity))[0];
+  const worst = aboutCode[0];
   const severity = worst?.severity ?? 'safe';
   const more = aboutCode.length - 1;
   return (

@@ -31,11 +31,13 @@ const FEW = 8;
  * the engine tells who loses; of many the older go first.
  */
 export function sameCode(item: Item, twins: readonly Item[], devices: readonly Device[]): Finding | null {
-  const others = twins.length <= FEW ? twins.filter((twin) => twin !== item) : twins.slice(0, placeOf(item, twins));
-  if (others.length === 0) return null;
+  const isFew = twins.length <= FEW;
+  const count = isFew ? twins.length - 1 : olderThan(item, twins);
+  if (count === 0) return null;
+  const others = isFew ? twins.filter((twin) => twin !== item) : twins.slice(0, Math.min(count, MOST_EXAMPLES));
   const winners: string[] = [];
   const blocked = devices.filter((device) => {
-    const winner = winnerOf(item, others, device);
+    const winner = isFew ? typedWinner(item, others, device) : olderWinner(item, others[0]!, device);
     if (winner !== null) winners.push(winner);
     return winner !== null;
   });
@@ -46,25 +48,27 @@ export function sameCode(item: Item, twins: readonly Item[], devices: readonly D
     severity: blocked.length > 0 ? 'breaks' : 'note',
     shortcuts: [item.id, ...ids(others)].slice(0, MOST_EXAMPLES),
     devices: blocked.map(({ profile }) => profile.id),
-    count: others.length,
+    count,
     evidence: { winner: winners[0] ?? others[0]!.id },
   };
 }
 
 /** The twin that fires when the code of `item` is typed on a device; null: `item` itself. */
-function winnerOf(item: Item, others: readonly Item[], { profile, list }: Device): string | null {
-  const own = heldBy(item.entry, profile);
-  if (own === null || own.fires === 'offer') return null;
-  if (others.length < FEW) {
-    const tried = tryCode(item.entry, list);
-    return tried !== null && others.some(({ id }) => id === tried.by) ? tried.by : null;
-  }
-  const oldest = heldBy(others[0]!.entry, profile);
-  return oldest !== null && oldest.fires === own.fires && oldest.capitals !== 'match' ? oldest.id : null;
+function typedWinner(item: Item, others: readonly Item[], { list }: Device): string | null {
+  const tried = tryCode(item.entry, list);
+  return tried !== null && others.some(({ id }) => id === tried.by) ? tried.by : null;
 }
 
-/** How many of a group, oldest first, come before one of it. */
-function placeOf(item: Item, group: readonly Item[]): number {
+/** The oldest twin, if it goes first on a device whatever is typed. */
+function olderWinner(item: Item, oldest: Item, { profile }: Device): string | null {
+  const own = heldBy(item.entry, profile);
+  const other = heldBy(oldest.entry, profile);
+  if (own === null || other === null || own.fires === 'offer') return null;
+  return other.fires === own.fires && other.capitals !== 'match' ? other.id : null;
+}
+
+/** How many of a group, oldest first, are older than one of it. */
+function olderThan(item: Item, group: readonly Item[]): number {
   let low = 0;
   let high = group.length;
   while (low < high) {

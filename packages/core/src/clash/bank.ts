@@ -79,8 +79,8 @@ function startsOf(texts: readonly string[]): Int32Array {
   return starts;
 }
 
-/** The last index whose start is at or before `at`. */
-function positionIn(starts: Int32Array, at: number): number {
+/** The last index whose start is at or before `at`; behind the last start stands where the next would. */
+export function positionIn(starts: ArrayLike<number>, at: number): number {
   let low = 0;
   let high = starts.length - 1;
   while (low < high - 1) {

@@ -1,3 +1,4 @@
+import { byAge } from '../fire';
 import type { Item } from './item';
 
 /** Items that share something: a match key, a skeleton, an expansion. Most share nothing. */
@@ -42,8 +43,4 @@ export class Groups {
     const crowds = name === undefined ? this.crowds.values() : [this.crowds.get(name)];
     for (const crowd of crowds) crowd?.sort(byAge);
   }
-}
-
-export function byAge(a: Item, b: Item): number {
-  return a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
 }

@@ -9,19 +9,19 @@ export interface TextPlace {
 
 /** What fires in each of many texts, asked by text and by code. */
 export class TextHits {
-  private readonly byText = new Map<number, readonly Hit[]>();
+  private readonly byText = new Map<number, Hit[]>();
   private readonly byId = new Map<string, Map<number, TextPlace>>();
 
   /** Adds one hit, while a whole bank is scanned. */
   add(text: number, hit: Hit): void {
     const hits = this.byText.get(text);
-    if (hits) (hits as Hit[]).push(hit);
+    if (hits) hits.push(hit);
     else this.byText.set(text, [hit]);
     this.note(text, hit);
   }
 
   /** Puts the hits of a text in the place of those it had; gives the ids whose places changed. */
-  replace(text: number, hits: readonly Hit[]): string[] {
+  replace(text: number, hits: Hit[]): string[] {
     const before = this.byText.get(text) ?? [];
     for (const { entry } of before) {
       const places = this.byId.get(entry.id);
@@ -35,7 +35,7 @@ export class TextHits {
   }
 
   /** The texts in which a code fires, each once. */
-  placesOf(id: string): Iterable<TextPlace> & { readonly size?: number } {
+  placesOf(id: string): Iterable<TextPlace> {
     return this.byId.get(id)?.values() ?? [];
   }
 

@@ -1,6 +1,6 @@
-import { settleRules, type FiringEntry, type RuledList } from '../fire';
+import { byAge, settleRules, type FiringEntry, type RuledList } from '../fire';
 import { MOST_EXAMPLES, type Slip } from './finding';
-import { byAge, Groups } from './groups';
+import { Groups } from './groups';
 import { itemOf, type AuditedShortcut, type Item } from './item';
 import { differMuch, SlipIndex } from './slips';
 

@@ -1,4 +1,5 @@
 import type { CompiledList } from '../fire';
+import { positionIn } from './bank';
 import { MOST_EXAMPLES, severityOfMisfires, type PlaceExample, type Severity } from './finding';
 
 /** Where a code would have fired in a person's own text. */
@@ -87,15 +88,10 @@ function countWords(text: string): number {
 function lineCounter(text: string): (offset: number) => { line: number; from: number } {
   const starts = [0];
   for (let at = text.indexOf('\n'); at >= 0; at = text.indexOf('\n', at + 1)) starts.push(at + 1);
+  starts.push(text.length + 1);
   return (offset) => {
-    let low = 0;
-    let high = starts.length;
-    while (low < high - 1) {
-      const middle = (low + high) >> 1;
-      if (starts[middle]! <= offset) low = middle;
-      else high = middle;
-    }
-    return { line: low + 1, from: starts[low]! };
+    const index = positionIn(starts, offset);
+    return { line: index + 1, from: starts[index]! };
   };
 }
 

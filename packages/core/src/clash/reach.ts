@@ -1,5 +1,4 @@
 import { heldBy, keysOf, simulate, type CompiledList, type FiringEntry } from '../fire';
-import { matchKey } from '../model';
 import { separatorOf } from './bank';
 import type { Reach } from './finding';
 
@@ -21,7 +20,7 @@ export function tryCode(
   const fired = trace.filter(({ rule }) => rule.startsWith('fired') && rule !== 'fired-by-rescan');
   if (fired.some(({ id }) => id === entry.id)) return null;
   const first = fired[0];
-  const begins = first !== undefined && matchKey(entry.code).startsWith(matchKey(first.typed!)) && typed.startsWith(first.typed!);
+  const begins = first !== undefined && typed.startsWith(first.typed!);
   return {
     at: first === undefined ? 'nowhere' : begins ? 'beginning' : 'inside',
     by: first?.id ?? null,

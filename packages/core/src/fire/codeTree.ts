@@ -12,7 +12,12 @@ export interface Keyed {
 /** The order of keys, and among equal ones of age: ids are UUIDv7 and sort by it. */
 export function byKeyAndAge(a: Keyed, b: Keyed): number {
   if (a.key !== b.key) return a.key < b.key ? -1 : 1;
-  return a.entry.id < b.entry.id ? -1 : a.entry.id > b.entry.id ? 1 : 0;
+  return byAge(a.entry, b.entry);
+}
+
+/** The older first. */
+export function byAge(a: { readonly id: string }, b: { readonly id: string }): number {
+  return a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
 }
 
 /** The order of offers: by use, then shortest, then by code. */

@@ -8,6 +8,7 @@
  * run in a page, a worker and a test. `simulate` types a whole sequence of keys as on a device.
  */
 export { expansionFor, fitsCapitals } from './capitals';
+export { byAge } from './codeTree';
 export { isDelimiter } from './delimiter';
 export { hasEdgeBefore, type Edge } from './edge';
 export { difference, differenceAt, TextHistory } from './history';

@@ -1,8 +1,18 @@
 import type { DeviceProfile } from '../fit';
 import { LIMITS, matchKey } from '../model';
+import {
+  byAge,
+  byKeyAndAge,
+  byOffer,
+  CodeTree,
+  NOWHERE,
+  REMEMBERED,
+  type Best,
+  type Branch,
+  type Keyed,
+} from './codeTree';
 import { delimiterTest } from './delimiter';
 import type { Edge } from './edge';
-import { byKeyAndAge, byOffer, CodeTree, NOWHERE, REMEMBERED, type Best, type Branch, type Keyed } from './codeTree';
 import { EDGE, foldAll, foldBefore, foldedBuffer, splitsCluster, type FoldedText } from './fold';
 import type { Range } from './range';
 import { settleRules, type FiringEntry, type RuledList } from './rules';
@@ -133,7 +143,7 @@ export class CompiledList {
         if (!layer.isBase || !this.hidden.has(entry.id)) matches.push({ start, end: caret, entry });
       }
     }
-    return matches.length < 2 ? matches : matches.sort((a, b) => a.start - b.start || compareIds(a, b));
+    return matches.length < 2 ? matches : matches.sort((a, b) => a.start - b.start || byAge(a.entry, b.entry));
   }
 
   /**
@@ -193,8 +203,10 @@ export class CompiledList {
     return matches.sort((a, b) => a.end - b.end);
   }
 
-  /** As `scan`, told one by one in the order of starts, so that counting in large texts takes no memory; a text that is scanned for
-   * several lists or devices is folded once, by `foldAll`. */
+  /**
+   * As `scan`, told one by one in the order of starts, so that counting in large texts takes no memory.
+   * A text that is scanned for several lists or devices is folded once, by `foldAll`.
+   */
   scanEach(text: string | FoldedText, meet: Scanned): void {
     scanText(typeof text === 'string' ? foldAll(text) : text, this.profile, (this.whole ??= this.treesOfAll()), meet);
   }
@@ -302,10 +314,6 @@ function builtInOf(profile: DeviceProfile): FiringEntry[] {
     capitals: 'ignore',
     delimiter: 'keep',
   }));
-}
-
-function compareIds(a: Match, b: Match): number {
-  return a.entry.id < b.entry.id ? -1 : a.entry.id > b.entry.id ? 1 : 0;
 }
 
 /** What one place and one tree have to offer, of which `next` comes next. */

@@ -7,7 +7,8 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 
 import { CONTRACTIONS, ONLY_BEFORE_T, REST_OF_T } from './contractions';
-import { type LanguageCode, type VocabularyFile } from './vocabularyFile';
+import type { LanguageCode } from './languages';
+import type { VocabularyFile } from './vocabularyFile';
 import { fitZipf } from './zipf';
 
 /** Words beyond this place tell little and cost much. */

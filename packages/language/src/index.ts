@@ -3,5 +3,6 @@
  * `build.ts` from packages of the registry (see NOTICE). An app loads a file when it needs it.
  */
 export { confusableSkeleton, parseLookAlikes, type LookAlikes } from './lookAlikes';
-export { LANGUAGES, parseVocabulary, VocabularyFileSchema, type LanguageCode, type VocabularyFile } from './vocabularyFile';
+export { LANGUAGES, type LanguageCode } from './languages';
+export { parseVocabulary, VocabularyFileSchema, type VocabularyFile } from './vocabularyFile';
 export { zipf, type Zipf } from './zipf';

@@ -3,16 +3,6 @@ import { z } from 'zod';
 
 import { zipf } from './zipf';
 
-/** The languages there are files for, by BCP 47. */
-export const LANGUAGES = {
-  en: 'English',
-  de: 'German',
-  fr: 'French',
-  es: 'Spanish',
-} as const;
-
-export type LanguageCode = keyof typeof LANGUAGES;
-
 /**
  * A vocabulary as a file. `words` are separated by spaces, most frequent first. Counted words have
  * `counts` of `total` tokens: the first, then how much less each next one has, in base 36. Others have

@@ -3,7 +3,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { buildLookAlikes, buildVocabulary } from './build';
-import { LANGUAGES, type LanguageCode } from './vocabularyFile';
+import { LANGUAGES, type LanguageCode } from './languages';
 
 const folder = process.argv[2]!;
 mkdirSync(folder, { recursive: true });

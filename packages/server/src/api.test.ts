@@ -1,4 +1,5 @@
-import { statSync } from 'node:fs';
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { join } from 'node:path';
 
 import { asShortcut, isDeleted, PageSchema, ProblemSchema, readClock } from '@yellow-latch/core/sync';
 import request from 'supertest';
@@ -267,4 +268,28 @@ test('every answer carries the headers that protect a page', async () => {
   expect(headers['content-security-policy']).toContain("frame-ancestors 'none'");
   expect(headers['x-content-type-options']).toBe('nosniff');
   expect(headers['x-powered-by']).toBeUndefined();
+});
+
+describe('what is erased', () => {
+  const SECRET = 'GB82 WEST 1234 5698 7654 32';
+  const withSecret = { ...WHOLE, content: { ...WHOLE.content, expansion: SECRET } };
+  const isInFiles = () => readdirSync(server.data).some((file) => readFileSync(join(server.data, file)).includes(SECRET));
+
+  test('is gone from records, log and files, also what came later of it', async () => {
+    const computer = await TestDevice.join(server.app);
+    const made = phone.change(withSecret);
+    await phone.push([made]);
+    expect(isInFiles()).toBe(true);
+    const [known] = (await computer.pages()).records;
+    await phone.push([phone.change({ deleted: 'erased' }, made.record.id, known)]);
+    expect(isInFiles()).toBe(false);
+    const page = await computer.pages();
+    expect(isDeleted(page.records[0]!)).toBe(true);
+    expect(JSON.stringify(page)).not.toContain(SECRET);
+    // A device that was away sends an edit made before it knew.
+    await computer.push([computer.change({ content: { ...withSecret.content, expansion: `${SECRET} ` } }, made.record.id, known)]);
+    expect(isInFiles()).toBe(false);
+    expect(isDeleted((await phone.pages()).records[0]!)).toBe(true);
+    expect(JSON.stringify(server.db.select().from(changes).all())).not.toContain(SECRET);
+  });
 });

@@ -26,6 +26,8 @@ export function openDatabase(folder: string): Database {
   client.pragma('synchronous = FULL');
   client.pragma('foreign_keys = ON');
   client.pragma('busy_timeout = 5000');
+  // What is overwritten or deleted is gone from the file too.
+  client.pragma('secure_delete = ON');
   const database = drizzle(client, { schema });
   migrate(database, { migrationsFolder: MIGRATIONS });
   return database;

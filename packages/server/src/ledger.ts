@@ -2,6 +2,9 @@
 import { LIMITS } from '@yellow-latch/core/model';
 import {
   applyChange,
+  eraseChange,
+  eraseRecord,
+  isErased,
   LARGEST_CLOCK_LEAD,
   nextClock,
   readClock,
@@ -26,7 +29,8 @@ export interface Taken {
 
 /**
  * Takes changes of one device, all or none, in one durable transaction. A change that was taken
- * before is passed over; one that follows a gap, or reuses a number, is refused.
+ * before is passed over; one that follows a gap, or reuses a number, is refused. What is erased is
+ * gone from the log, the records and the files when this returns.
  */
 export function takeChanges(
   db: Database,
@@ -34,7 +38,7 @@ export function takeChanges(
   pushed: readonly Change[],
   now: number,
 ): Taken {
-  return db.transaction(
+  const { erases, ...taken } = db.transaction(
     (tx) => {
       const { lastN } = tx.select().from(devices).where(eq(devices.id, device.id)).get()!;
       const list = tx.select().from(lists).where(eq(lists.id, device.listId)).get()!;
@@ -45,6 +49,7 @@ export function takeChanges(
         number: list.lastNumber,
         taken: lastN,
         restamped: null,
+        erases: false,
       };
       for (const [index, change] of pushed.entries()) takeChange(state, change, index);
       const changed = state.number > list.lastNumber;
@@ -54,10 +59,13 @@ export function takeChanges(
       if (state.taken > lastN) {
         tx.update(devices).set({ lastN: state.taken }).where(eq(devices.id, device.id)).run();
       }
-      return { taken: state.taken, through: state.number, changed };
+      return { taken: state.taken, through: state.number, changed, erases: state.erases };
     },
     { behavior: 'immediate' },
   );
+  // The write-ahead log still holds the pages as they were.
+  if (erases) db.$client.pragma('wal_checkpoint(TRUNCATE)');
+  return taken;
 }
 
 /** A push in progress. */
@@ -68,6 +76,8 @@ interface Entry {
   number: number;
   taken: number;
   restamped: string | null;
+  /** Whether something written before was erased. */
+  erases: boolean;
 }
 
 function takeChange(entry: Entry, sent: Change, index: number): void {
@@ -123,7 +133,8 @@ function takeChange(entry: Entry, sent: Change, index: number): void {
       takenAt: entry.now,
     })
     .run();
-  const body = JSON.stringify(result.record);
+  const body = JSON.stringify(isErased(result.record) ? eraseRecord(result.record) : result.record);
+  if (isErased(result.record)) eraseFromLog(entry, change.record);
   tx.insert(records)
     .values({ listId, type, id, number: entry.number, body })
     .onConflictDoUpdate({
@@ -131,6 +142,18 @@ function takeChange(entry: Entry, sent: Change, index: number): void {
       set: { number: entry.number, body },
     })
     .run();
+}
+
+/** Overwrites what the log holds of a record: also of an edit that came when it was erased already. */
+function eraseFromLog(entry: Entry, { type, id }: Change['record']): void {
+  const { tx, device } = entry;
+  const ofRecord = and(eq(changes.listId, device.listId), eq(changes.recordType, type), eq(changes.recordId, id));
+  for (const { number, body } of tx.select().from(changes).where(ofRecord).all()) {
+    const erased = JSON.stringify(eraseChange(JSON.parse(body) as Change));
+    if (erased === body) continue;
+    tx.update(changes).set({ body: erased }).where(and(ofRecord, eq(changes.number, number))).run();
+  }
+  entry.erases = true;
 }
 
 function refused(index: number, pointer: string, detail: string): ProblemError {

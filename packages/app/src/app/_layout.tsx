@@ -4,6 +4,7 @@ import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 
+import { AuditProvider } from '@/audit/AuditProvider';
 import { Frame } from '@/frame/Frame';
 import { NoKeeping } from '@/frame/NoKeeping';
 import { NoticeProvider } from '@/frame/Notices';
@@ -22,11 +23,13 @@ export default function RootLayout() {
     <SafeAreaProvider>
       <PaperProvider theme={themeOf(scheme)} settings={paperSettings}>
         <ReplicaProvider renderError={(error) => <NoKeeping error={error} />}>
-          <NoticeProvider>
-            <Frame>
-              <Slot />
-            </Frame>
-          </NoticeProvider>
+          <AuditProvider>
+            <NoticeProvider>
+              <Frame>
+                <Slot />
+              </Frame>
+            </NoticeProvider>
+          </AuditProvider>
         </ReplicaProvider>
       </PaperProvider>
     </SafeAreaProvider>

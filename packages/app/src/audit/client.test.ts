@@ -1,32 +1,186 @@
-import { AuditClient } from './client';
+import { MessageChannel } from 'node:worker_threads';
 
-/** A worker that never answers, and may fail. */
-class SilentWorker extends EventTarget {
-  wasEnded = false;
-  asked = 0;
-  postMessage(): void {
-    this.asked += 1;
+import { waitFor } from '@testing-library/react';
+import { expose } from 'comlink';
+
+import type { ListView } from '@/replica/replica';
+
+import { AuditClient, type AuditedList } from './client';
+import { AuditDesk } from './desk';
+import { versionOf } from './version';
+
+const VOCABULARY = { format: 1, kind: 'counted', language: 'en', source: 'test', words: 'so sound ham', total: 1_000, counts: '2s a 1' };
+
+/** Every channel made here, so that all can be closed: an open one keeps the process alive. */
+const channels: MessageChannel[] = [];
+class KeptChannel extends MessageChannel {
+  constructor() {
+    super();
+    channels.push(this);
   }
+}
+Object.assign(globalThis, { MessageChannel: KeptChannel });
+afterAll(() => channels.forEach(({ port1 }) => port1.close()));
+
+/** A worker in the same thread: a desk behind a channel of messages. */
+class NearWorker extends EventTarget {
+  wasEnded = false;
+  /** Takes questions in and never answers. */
+  isDeaf = false;
+  unheard = 0;
+  readonly channel = new KeptChannel();
+
+  constructor() {
+    super();
+    const desk = new AuditDesk(
+      (name) => Promise.resolve(name === 'en' ? VOCABULARY : []),
+      () => Promise.resolve(),
+    );
+    expose(desk, this.channel.port2 as never);
+    this.channel.port1.on('message', (data: unknown) => this.dispatchEvent(new MessageEvent('message', { data })));
+  }
+
+  postMessage(message: unknown, transfer: Transferable[] = []): void {
+    if (this.isDeaf) this.unheard += 1;
+    else this.channel.port1.postMessage(message, transfer as never);
+  }
+
   terminate(): void {
     this.wasEnded = true;
   }
+
+  fail(): void {
+    this.dispatchEvent(new Event('error'));
+  }
 }
 
-test('a worker that fails is ended, and the next question goes to a new one', () => {
-  const workers: SilentWorker[] = [];
-  const client = new AuditClient(() => {
-    workers.push(new SilentWorker());
-    return workers.at(-1) as unknown as Worker;
-  });
-  const ask = () => {
-    const draft = { id: 'x', code: ';w', content: { expansion: 'x', template: false, format: 'plain' as const }, kind: 'message' as const, setId: null };
-    void client.verdict({ shortcuts: [], sets: [] }, draft);
-  };
-  ask();
-  ask();
-  expect(workers.map(({ asked }) => asked > 0)).toEqual([true]);
-  workers[0]!.dispatchEvent(new Event('error'));
-  expect(workers[0]!.wasEnded).toBe(true);
-  ask();
-  expect(workers).toHaveLength(2);
+const shortcut = (id: string, code: string): ListView['shortcuts'][number] => ({
+  id,
+  code,
+  content: { expansion: `what ${id} gives`, template: false, format: 'plain' },
+  kind: 'message',
+  setId: null,
+  rules: {},
+  private: false,
+  changed: 0,
 });
+
+const list = (...shortcuts: ListView['shortcuts']): AuditedList => ({ shortcuts, sets: [], languages: ['en'], devices: ['phone-list'] });
+
+function clientWithWorkers() {
+  const workers: NearWorker[] = [];
+  const client = new AuditClient(() => {
+    const worker = new NearWorker();
+    workers.push(worker);
+    return worker as unknown as Worker;
+  });
+  const isReady = () => waitFor(() => expect(client.state.phase).toBe('ready'));
+  const found = () => client.state.result!.findings.map(({ type, shortcuts: [id] }) => `${type} ${id}`);
+  return { client, workers, isReady, found };
+}
+
+describe('an audit client', () => {
+  const { client, workers, isReady, found } = clientWithWorkers();
+
+  test('proves the list it was told of, and follows it', async () => {
+    client.follow(list(shortcut('1', 'so')));
+    expect(client.isCurrent).toBe(false);
+    client.start();
+    expect(client.state.phase).toBe('working');
+    await isReady();
+    expect(found()).toContain('word 1');
+    const before = client.state.result!.version;
+    client.follow(list(shortcut('1', ';so')));
+    await waitFor(() => expect(client.state.result!.version).not.toBe(before));
+    expect(found()).not.toContain('word 1');
+    // Firing by other rules is a change as well.
+    client.follow(list({ ...shortcut('1', 'ham'), rules: { fires: 'offer' } }));
+    await waitFor(() => expect(found()).toContain('word 1'));
+  });
+
+  test('proves anew when another language is chosen', async () => {
+    client.follow({ ...list(shortcut('1', 'so')), languages: ['en', 'xx'] });
+    expect(client.state.phase).toBe('working');
+    await isReady();
+    await waitFor(() => expect(client.state.result!.languages).toEqual(['en', 'xx']));
+    expect(client.state.result!.unchecked).toEqual(['xx']);
+  });
+
+  test('gives evidence, fixes and verdicts', async () => {
+    client.follow(list(shortcut('1', 'so')));
+    expect(await client.open('1', 'word')).toMatchObject({ evidence: { examples: [{ word: 'so' }] } });
+    expect((await client.fixes('1', 'word'))!.length).toBeGreaterThan(0);
+    expect((await client.verdict(shortcut('2', 'ham')))!.findings.map(({ type }) => type)).toContain('word');
+    expect(workers).toHaveLength(1);
+  });
+});
+
+describe('a worker that fails', () => {
+  const { client, workers, isReady, found } = clientWithWorkers();
+
+  test('is ended and made anew; a question that it left open is answered with nothing', async () => {
+    client.follow(list(shortcut('1', 'so')));
+    client.start();
+    await isReady();
+    workers[0]!.isDeaf = true;
+    const open = client.open('1', 'word');
+    await waitFor(() => expect(workers[0]!.unheard).toBe(1));
+    workers[0]!.fail();
+    expect(await open).toBeNull();
+    expect(workers[0]!.wasEnded).toBe(true);
+    expect(client.state.wasRestarted).toBe(true);
+    await isReady();
+    expect(workers).toHaveLength(2);
+    expect(found()).toContain('word 1');
+  });
+
+  test('is not made anew for ever, but when a person asks', async () => {
+    workers[1]!.fail();
+    workers[2]!.fail();
+    expect(client.state.phase).toBe('failed');
+    expect(await client.open('1', 'word')).toBeNull();
+    expect(workers).toHaveLength(3);
+    client.restart();
+    await isReady();
+    expect(workers).toHaveLength(4);
+  });
+
+  test('or cannot be made is said', () => {
+    const without = new AuditClient(() => {
+      throw new Error('no workers here');
+    });
+    without.follow(list(shortcut('1', 'so')));
+    without.start();
+    expect(without.state.phase).toBe('failed');
+  });
+});
+
+describe('a result that was kept', () => {
+  const kept = { findings: [], figures: {}, unchecked: [], notEstimated: [], contexts: 452, at: 1, languages: ['en'], devices: ['phone-list'] };
+
+  test('is taken if it is of this list, so that no worker is needed', () => {
+    const { client, workers } = clientWithWorkers();
+    const version = versionOfList(shortcut('1', 'so'));
+    client.follow(list(shortcut('1', 'so')));
+    expect(client.take({ ...kept, version })).toBe(true);
+    expect(client.state).toMatchObject({ phase: 'ready', result: { at: 1 } });
+    expect(client.isCurrent).toBe(true);
+    expect(workers).toHaveLength(0);
+  });
+
+  test.each([
+    ['another code', shortcut('1', ';so')],
+    ['other rules', { ...shortcut('1', 'so'), rules: { edge: 'word' as const } }],
+    ['another kind', { ...shortcut('1', 'so'), kind: 'symbol' as const }],
+    ['a private one', { ...shortcut('1', 'so'), private: true }],
+  ])('is not taken for a list with %s', (_name, other) => {
+    const { client } = clientWithWorkers();
+    client.follow(list(other));
+    expect(client.take({ ...kept, version: versionOfList(shortcut('1', 'so')) })).toBe(false);
+    expect(client.isCurrent).toBe(false);
+  });
+});
+
+function versionOfList(...shortcuts: ListView['shortcuts']): string {
+  return versionOf(list(...shortcuts));
+}

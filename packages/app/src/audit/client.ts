@@ -1,16 +1,14 @@
-import type { AuditChange, AuditedShortcut, Finding } from '@yellow-latch/core/clash';
+import type { AuditChange, AuditedShortcut, Finding, FindingType, OwnTextFormat, OwnTextProblem, TriedFix } from '@yellow-latch/core/clash';
 import { asksForAnotherCode } from '@yellow-latch/core/clash/finding';
 import type { RuledList } from '@yellow-latch/core/fire';
-import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
-import { wrap, type Remote } from 'comlink';
+import type { Shortcut } from '@yellow-latch/core/model';
+import { proxy, wrap, type Remote } from 'comlink';
 
 import { changeBetween } from '@/replica/listChange';
+import type { ListView } from '@/replica/replica';
 
-import type { AuditDesk, AuditRequest } from './desk';
-
-/** The devices and languages that are proved until a person names their own. */
-const DEVICES: AuditRequest['devices'] = ['phone-list', 'tablet-list', 'computer-list'];
-const LANGUAGES: AuditRequest['languages'] = ['en'];
+import type { AuditDesk, AuditReport, ReadOwnText } from './desk';
+import { versionOf } from './version';
 
 /** What is to be said about a code, and free codes near it. */
 export interface Verdict {
@@ -19,75 +17,205 @@ export interface Verdict {
   readonly proposals: readonly string[];
 }
 
-interface List {
-  readonly shortcuts: readonly Shortcut[];
-  readonly sets: readonly ShortcutSet[];
+/** What an audit came to, of which version of the list, and when (ms since 1970). */
+export interface AuditResult extends AuditReport {
+  readonly version: string;
+  readonly at: number;
+  readonly languages: readonly string[];
+  readonly devices: readonly string[];
 }
 
+export interface AuditState {
+  /** `idle`: not asked for yet; `failed`: the worker stopped twice running. */
+  readonly phase: 'idle' | 'working' | 'ready' | 'failed';
+  /** How much of a run is done, from 0 to 1. */
+  readonly progress: number;
+  /** The last result, which may be of an earlier list while a new one is worked out. */
+  readonly result: AuditResult | null;
+  /** Whether the worker stopped by itself and was started again. */
+  readonly wasRestarted: boolean;
+}
+
+export type AuditedList = Pick<ListView, 'shortcuts' | 'sets' | 'languages' | 'devices'>;
+
+const EMPTY: AuditedList = { shortcuts: [], sets: [], languages: [], devices: [] };
+
+// Comlink's types give a promise for each member of a union, where one promise of any is meant: hence
+// the assertions below.
+
 /**
- * The page's side of the audit: one worker a tab, made when first asked; it is told of the list once
- * and of every edit after. A worker that fails is ended, and made anew with the next question.
+ * The page's side of the audit: one worker a tab, made when first needed; it is told of the list once
+ * and of every edit after. A worker that fails is ended and made anew, once; then a person is asked.
  */
 export class AuditClient {
+  private current: AuditState = { phase: 'idle', progress: 0, result: null, wasRestarted: false };
+  private readonly listeners = new Set<() => void>();
   private worker: Worker | null = null;
   private desk: Remote<AuditDesk> | null = null;
-  /** The list as the worker knows it. */
-  private known: readonly Shortcut[] = [];
+  /** Rejects when the worker ends, so that no question waits for ever. */
+  private ended: Promise<never> = new Promise(() => {});
+  private reject: (reason: Error) => void = () => {};
+  /** The list as it is, and as the worker knows it. */
+  private list = EMPTY;
+  private known = EMPTY;
   /** Questions wait for what was told before them. */
   private told: Promise<unknown> = Promise.resolve();
 
   constructor(private readonly makeWorker: () => Worker = () => new Worker('/audit-worker.js')) {}
 
+  get state(): AuditState {
+    return this.current;
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** Takes in what an earlier visit found, if it is of this list as it stands. True: it is. */
+  take(kept: AuditResult | undefined): boolean {
+    if (!kept || this.current.result || kept.version !== versionOf(this.list)) return false;
+    this.turn({ phase: 'ready', result: kept });
+    return true;
+  }
+
+  /** Whether a worker follows the list, or the result is of the list as it stands. */
+  get isCurrent(): boolean {
+    return this.desk !== null || this.current.result?.version === versionOf(this.list);
+  }
+
+  /** The list is now this; a worker that is at work follows. */
+  follow(list: AuditedList): void {
+    this.list = list;
+    if (this.desk) this.tell();
+  }
+
+  /** Proves the list, and goes on following it. */
+  start(): void {
+    if (!this.desk && this.current.phase !== 'failed') this.begin();
+  }
+
+  /** Begins anew after a failure, because a person asks for it. */
+  restart(): void {
+    this.end();
+    this.begin();
+  }
+
   /**
    * What would be found about a shortcut of the list if it were saved so, and, where that is more than a
    * note, codes to take instead. Null: no answer is to be had.
    */
-  async verdict(list: List, shortcut: AuditedShortcut): Promise<Verdict | null> {
-    try {
-      const desk = this.tell(list);
-      await this.told;
+  verdict(shortcut: AuditedShortcut): Promise<Verdict | null> {
+    return this.ask(async (desk) => {
       const findings = await desk.verdict(shortcut);
       if (!findings) return null;
       return { findings, proposals: findings.some(asksForAnotherCode) ? await desk.proposals(shortcut) : [] };
+    });
+  }
+
+  /** A finding with its evidence; null: it is not found (any more), or no answer is to be had. */
+  open(id: string, type: FindingType): Promise<Finding | null> {
+    return this.ask((desk) => desk.open(id, type) as Promise<Finding | null>);
+  }
+
+  /** The fixes of a finding, best first; null as for `open`. */
+  fixes(id: string, type: FindingType): Promise<readonly TriedFix[] | null> {
+    return this.ask((desk) => desk.fixes(id, type));
+  }
+
+  columns(bytes: Uint8Array, type: 'csv' | 'json-lines'): Promise<string[] | OwnTextProblem | null> {
+    return this.ask((desk) => desk.columns(bytes, type) as Promise<string[] | OwnTextProblem>);
+  }
+
+  ownText(bytes: Uint8Array, format: OwnTextFormat, device: string): Promise<ReadOwnText | OwnTextProblem | null> {
+    return this.ask((desk) => desk.ownText(bytes, format, device) as Promise<ReadOwnText | OwnTextProblem | null>);
+  }
+
+  /** Asks when the worker knows the list as it is. */
+  private async ask<Answer>(question: (desk: Remote<AuditDesk>) => Promise<Answer>): Promise<Answer | null> {
+    try {
+      this.start();
+      await Promise.race([this.told, this.ended]);
+      const { desk } = this;
+      return desk && (await Promise.race([question(desk), this.ended]));
     } catch {
-      this.end();
       return null;
     }
   }
 
-  /** Tells the worker what it does not know of the list. */
-  private tell(list: List): Remote<AuditDesk> {
-    const isNew = this.desk === null;
-    const desk = (this.desk ??= this.start());
-    if (isNew) {
-      const ruled: RuledList = { sets: list.sets.map(({ id }) => ({ id })), shortcuts: list.shortcuts.map(audited) };
-      this.told = desk.run({ list: ruled, devices: DEVICES, languages: LANGUAGES });
-    } else {
-      const change = changeBetween(this.known, list.shortcuts);
-      if (change) {
-        const told: AuditChange = { put: change.put.map(audited), remove: change.remove };
-        this.told = this.told.then(() => desk.change(told));
-      }
+  private begin(): void {
+    try {
+      this.worker = this.makeWorker();
+    } catch {
+      this.turn({ phase: 'failed' });
+      return;
     }
-    this.known = list.shortcuts;
-    return desk;
+    const worker = this.worker;
+    worker.addEventListener('error', () => this.fail(worker));
+    this.desk = wrap<AuditDesk>(worker);
+    this.ended = new Promise((_, reject) => (this.reject = reject));
+    this.ended.catch(() => {});
+    this.known = EMPTY;
+    this.told = Promise.resolve();
+    this.tell();
   }
 
-  private start(): Remote<AuditDesk> {
-    this.worker = this.makeWorker();
-    // Questions that it leaves unanswered stay so; the next one goes to another.
-    this.worker.addEventListener('error', () => this.end());
-    return wrap<AuditDesk>(this.worker);
+  /** Tells the worker what it does not know of the list. */
+  private tell(): void {
+    const { desk, known, list } = this;
+    if (!desk) return;
+    this.known = list;
+    const isNew = known === EMPTY || !isProvedAlike(known, list);
+    if (isNew) {
+      const ruled: RuledList = { sets: list.sets.map(({ id }) => ({ id })), shortcuts: list.shortcuts.map(audited) };
+      const request = { list: ruled, devices: list.devices, languages: list.languages };
+      this.turn({ phase: 'working', progress: 0 });
+      this.answer(list, () => desk.run(request, proxy((progress: number) => this.turn({ progress }))));
+      return;
+    }
+    const change = changeBetween(known.shortcuts, list.shortcuts);
+    if (!change) return;
+    const told: AuditChange = { put: change.put.map(audited), remove: change.remove };
+    this.answer(list, () => desk.change(told));
+  }
+
+  /** Keeps the worker's answer about a list, when all it was told before is done. */
+  private answer(list: AuditedList, ask: () => Promise<AuditReport | null>): void {
+    const { ended, worker } = this;
+    this.told = this.told.then(ask).then((report) => {
+      if (!report || worker !== this.worker) return;
+      const result = { ...report, version: versionOf(list), at: Date.now(), languages: list.languages, devices: list.devices };
+      this.turn({ phase: 'ready', progress: 1, result });
+    });
+    // What the worker throws is as bad as its end.
+    Promise.race([this.told, ended]).catch(() => worker && this.fail(worker));
+  }
+
+  private fail(worker: Worker): void {
+    if (worker !== this.worker) return;
+    const isFirst = this.current.phase === 'ready' || !this.current.wasRestarted;
+    this.end();
+    this.turn({ phase: isFirst ? 'working' : 'failed', wasRestarted: true });
+    if (isFirst) this.begin();
   }
 
   private end(): void {
     this.worker?.terminate();
     this.worker = null;
     this.desk = null;
-    this.told = Promise.resolve();
+    this.reject(new Error('the worker has ended'));
+  }
+
+  private turn(change: Partial<AuditState>): void {
+    this.current = { ...this.current, ...change };
+    for (const listener of this.listeners) listener();
   }
 }
 
-function audited({ id, code, content, kind, setId }: Shortcut): AuditedShortcut {
-  return { id, code, content, kind, setId };
+function audited({ id, code, content, kind, setId, rules, private: isPrivate }: Shortcut): AuditedShortcut {
+  return { id, code, content, kind, setId, rules, private: isPrivate };
+}
+
+function isProvedAlike(a: AuditedList, b: AuditedList): boolean {
+  return a.languages.join() === b.languages.join() && a.devices.join() === b.devices.join();
 }

@@ -87,8 +87,34 @@ test('own text is read, a picture is refused', async () => {
   const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
   await desk.run(request(shortcut('1', 'so')));
   const text = Uint8Array.from('so it is, so', (sign) => sign.charCodeAt(0));
-  expect(desk.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({ words: 4, ids: ['1'] });
+  expect(desk.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({ own: { text: 'so it is, so' }, report: { words: 4, ids: ['1'] } });
   desk.change({ put: [shortcut('2', 'it')], remove: ['1'] });
-  expect(desk.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({ ids: ['2'] });
+  expect(desk.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({ report: { ids: ['2'] } });
   expect(desk.ownText(Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13, 0x49, 0x48, 0x44, 0x52]), { type: 'text' }, 'phone-list')).toMatchObject({ type: 'binary' });
+});
+
+test('a finding is opened with its evidence, and every fix that is given was tried', async () => {
+  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
+  expect(desk.open('1', 'word')).toBeNull();
+  const report = (await desk.run(request(shortcut('1', 'so'), shortcut('2', ';w'))))!;
+  const brief = report.findings.find(({ type }) => type === 'word')!;
+  expect(brief).toMatchObject({ evidence: { examples: [] }, about: 'breaks so' });
+  expect(desk.open('1', 'word')).toMatchObject({ evidence: { examples: [{ word: 'so' }] } });
+  expect(desk.fixes('1', 'word')![0]).toMatchObject({ fix: { type: 'other code', code: ';so' }, cures: 'wholly' });
+  expect(desk.fixes('2', 'word')).toBeNull();
+  // The list is as it was after all that trying.
+  expect(desk.change({})!.findings).toEqual(report.findings);
+});
+
+test('a language that there is no file for is said', async () => {
+  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
+  const report = await desk.run({ ...request(shortcut('1', 'so')), languages: ['en', 'tlh'] });
+  expect(report!.unchecked).toEqual(['tlh']);
+});
+
+test('the columns of a table and the fields of JSON lines are there to choose from', () => {
+  const { desk } = deskWith({});
+  const bytes = (text: string) => new TextEncoder().encode(text);
+  expect(desk.columns(bytes('when,"what, said"\n1,so'), 'csv')).toEqual(['when', 'what, said']);
+  expect(desk.columns(bytes('{"a":{"text":"so"},"n":1}\nnonsense\n{"b":""}'), 'json-lines')).toEqual(['a.text', 'b']);
 });

@@ -5,15 +5,24 @@
 import {
   asksForAnotherCode,
   Audit,
+  briefOf,
+  CONTEXT_COUNT,
+  decodeText,
+  fixesFor,
+  readColumns,
   readOwnText,
   scanOwnText,
   type AuditChange,
   type AuditedShortcut,
+  type Brief,
   type Finding,
-  type ListFigure,
+  type FindingType,
+  type ListFigures,
+  type OwnText,
   type OwnTextFormat,
   type OwnTextProblem,
   type OwnTextReport,
+  type TriedFix,
   type Vocabulary,
 } from '@yellow-latch/core/clash';
 import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
@@ -21,19 +30,27 @@ import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
 import { nearCodes } from '@yellow-latch/core/propose';
 import { confusableSkeleton, LANGUAGES, parseLookAlikes, parseVocabulary, type LanguageCode } from '@yellow-latch/language';
 
-/** What is to be proved: the list, the devices in use and the languages written in. */
+/** What is to be proved: the list, the devices in use (ids of profiles) and the languages written in (BCP 47). */
 export interface AuditRequest {
   readonly list: RuledList;
-  readonly devices: readonly ProfileId[];
-  readonly languages: readonly LanguageCode[];
+  readonly devices: readonly string[];
+  readonly languages: readonly string[];
 }
 
 /** What an audit comes to. `unchecked`: what could not be loaded, in a word each. */
 export interface AuditReport {
-  readonly findings: readonly Finding[];
-  readonly figures: Readonly<Record<string, ListFigure>>;
+  readonly findings: readonly Brief[];
+  readonly figures: ListFigures;
   readonly unchecked: readonly string[];
   readonly notEstimated: readonly string[];
+  /** How many links, addresses, prices and the like were tried. */
+  readonly contexts: number;
+}
+
+/** A person's own text as it was read, and where codes would have fired in it. */
+export interface ReadOwnText {
+  readonly own: OwnText;
+  readonly report: OwnTextReport;
 }
 
 const MOST_PROPOSALS = 3;
@@ -61,9 +78,9 @@ export class AuditDesk {
     const vocabularies: Vocabulary[] = [];
     for (const code of request.languages) {
       try {
-        vocabularies.push(await this.vocabulary(code));
+        vocabularies.push(await this.load(code, parseVocabulary));
       } catch {
-        unchecked.push(LANGUAGES[code]);
+        unchecked.push(LANGUAGES[code as LanguageCode] ?? code);
       }
     }
     let skeletonOf: ((key: string) => string) | null = null;
@@ -75,7 +92,7 @@ export class AuditDesk {
     }
     const steps = Audit.steps({
       list: request.list,
-      profiles: request.devices.map((id) => DEVICE_PROFILES[id]),
+      profiles: request.devices.flatMap((id) => DEVICE_PROFILES[id as ProfileId] ?? []),
       languages: vocabularies.map((vocabulary) => ({ vocabulary })),
       skeletonOf,
       unchecked,
@@ -113,31 +130,46 @@ export class AuditDesk {
   /** Up to three free codes near that of a shortcut, each proved to be without a risk; the nearest first. */
   proposals(shortcut: AuditedShortcut): string[] {
     if (!this.audit) return [];
-    const others = this.audit.entries.filter(({ id }) => id !== shortcut.id).map(({ code }) => code);
+    const { id, content, kind } = shortcut;
+    const others = this.audit.entries.filter((entry) => entry.id !== id).map(({ code }) => code);
     const free: string[] = [];
-    for (const { code } of nearCodes(shortcut.code, shortcut.content.expansion, others)) {
+    for (const { code } of nearCodes(shortcut.code, content.expansion, others, kind)) {
       if (!this.verdict({ ...shortcut, code })!.some(asksForAnotherCode)) free.push(code);
       if (free.length === MOST_PROPOSALS) break;
     }
     return free;
   }
 
+  /** A finding about a shortcut with its evidence. Null: it is not found (any more). */
+  open(id: string, type: FindingType): Finding | null {
+    return this.audit?.findingsOf(id).find((finding) => finding.type === type) ?? null;
+  }
+
+  /** What may be done about a finding, best first. Null: it is not found (any more). */
+  fixes(id: string, type: FindingType): readonly TriedFix[] | null {
+    const finding = this.open(id, type);
+    return finding && fixesFor(this.audit!, finding);
+  }
+
+  /** The columns or fields that a file of the person's own has: of a table its first row, of JSON lines names. */
+  columns(bytes: Uint8Array, type: 'csv' | 'json-lines'): string[] | OwnTextProblem {
+    const decoded = decodeText(bytes);
+    return 'type' in decoded ? decoded : readColumns(decoded.text, type);
+  }
+
   /** Where the codes of the list would have fired in a file of the person's own; it is not kept. */
-  ownText(bytes: Uint8Array, format: OwnTextFormat, device: ProfileId): OwnTextReport | OwnTextProblem | null {
+  ownText(bytes: Uint8Array, format: OwnTextFormat, device: string): ReadOwnText | OwnTextProblem | null {
     if (!this.audit) return null;
     const own = readOwnText(bytes, format);
     if ('type' in own) return own;
-    return scanOwnText(own.text, CompiledList.compile(this.audit.entries, DEVICE_PROFILES[device]));
+    return { own, report: scanOwnText(own.text, CompiledList.compile(this.audit.entries, DEVICE_PROFILES[device as ProfileId])) };
   }
 
   private report(): AuditReport | null {
-    if (!this.audit) return null;
-    const { findings, figures, unchecked, notEstimated } = this.audit;
-    return { findings, figures, unchecked, notEstimated };
-  }
-
-  private vocabulary(code: LanguageCode): Promise<Vocabulary> {
-    return this.load(code, parseVocabulary);
+    const { audit } = this;
+    if (!audit) return null;
+    const { figures, unchecked, notEstimated } = audit;
+    return { findings: audit.findings.map((finding) => briefOf(finding, audit)), figures, unchecked, notEstimated, contexts: CONTEXT_COUNT };
   }
 
   /** Loads a file once; one that failed is asked for again the next time. */

@@ -3,13 +3,16 @@ import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { useAudit } from '@/audit/AuditProvider';
+import { urgentCount } from '@/audit/findings';
+import { counted } from '@/audit/sentences';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { LatchMark } from '@/look/LatchMark';
 import { useIsWide, usePalette } from '@/look/useLook';
 
 interface Place {
-  path: '/' | '/write';
+  path: '/' | '/write' | '/check';
   label: string;
   icon: IconName;
 }
@@ -18,6 +21,7 @@ interface Place {
 const PLACES: Place[] = [
   { path: '/', label: 'Shortcuts', icon: 'rows' },
   { path: '/write', label: 'Write', icon: 'pencil' },
+  { path: '/check', label: 'Check', icon: 'scan' },
 ];
 
 /** What stands around every screen: the places, as a bar below on a phone, as a rail when wide. */
@@ -54,16 +58,25 @@ export function Frame({ children }: { children: ReactNode }) {
   );
 }
 
+/** The place that an address belongs to: what is open of the list belongs to the list. */
+function placeOf(pathname: string): Place['path'] {
+  if (pathname === '/write') return '/write';
+  return pathname === '/check' || pathname.startsWith('/check/') ? '/check' : '/';
+}
+
 function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
   const palette = usePalette();
   const router = useRouter();
   const pathname = usePathname();
-  const isHere = place.path === '/write' ? pathname === '/write' : pathname !== '/write';
+  const isHere = placeOf(pathname) === place.path;
+  const count = urgentCount(useAudit().findings);
+  const badge = place.path === '/check' && count > 0 ? count : null;
   const color = isHere ? palette.ink : palette.inkSoft;
   return (
     <Pressable
       role="link"
       aria-current={isHere ? 'page' : undefined}
+      aria-label={badge === null ? place.label : `${place.label}, ${counted(badge, 'finding')} to look at`}
       onPress={() => router.navigate(place.path)}
       style={[styles.place, isWide && styles.railPlace]}
     >
@@ -77,6 +90,13 @@ function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
       <Text variant="labelLarge" style={[{ color }, isHere && styles.bold]}>
         {place.label}
       </Text>
+      {badge !== null && (
+        <View style={[styles.badge, isWide && styles.railBadge, { backgroundColor: palette.ink }]}>
+          <Text variant="labelMedium" style={{ color: palette.surface }}>
+            {badge > 99 ? '99+' : badge}
+          </Text>
+        </View>
+      )}
     </Pressable>
   );
 }
@@ -100,4 +120,6 @@ const styles = StyleSheet.create({
   here: { position: 'absolute', top: -1, left: 24, right: 24, height: 3 },
   hereRail: { position: 'absolute', right: -1, top: 12, bottom: 12, width: 3 },
   bold: STRONG,
+  badge: { minWidth: 22, height: 20, borderRadius: 4, paddingHorizontal: 5, alignItems: 'center', justifyContent: 'center' },
+  railBadge: { position: 'absolute', top: 8, right: 10 },
 });

@@ -1,10 +1,10 @@
 import type { Severity } from '@yellow-latch/core/clash/finding';
-import Svg, { Path, Rect } from 'react-native-svg';
+import Svg, { Circle, Path, Rect } from 'react-native-svg';
 
 import { usePalette } from './useLook';
 
 /**
- * The verdict on a code in three shapes: the bar shut into its keep, ajar before it, or sprung out of
+ * The verdict on a code in three shapes: the bar shut into its keep (a dot above it for a note), ajar before it, or sprung out of
  * line with its pin broken. The shapes tell it alone; colour only helps.
  */
 export function LatchGlyph({ verdict, size = 24 }: { verdict: Severity | 'safe'; size?: number }) {
@@ -23,7 +23,7 @@ export function LatchGlyph({ verdict, size = 24 }: { verdict: Severity | 'safe';
         strokeLinejoin="round"
       />
       {isSprung && <Path d="M5 21h6" stroke={stroke} strokeWidth={2} strokeLinecap="round" />}
-      {verdict === 'note' && <Path d="M18.5 11v4M18.5 8v.2" stroke={stroke} strokeWidth={1.8} strokeLinecap="round" />}
+      {verdict === 'note' && <Circle cx={6} cy={4} r={2.6} fill={ink} />}
     </Svg>
   );
 }

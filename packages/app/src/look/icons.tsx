@@ -1,13 +1,17 @@
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import Check from 'lucide-react-native/icons/check';
 import ChevronDown from 'lucide-react-native/icons/chevron-down';
+import ChevronLeft from 'lucide-react-native/icons/chevron-left';
+import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import ClipboardList from 'lucide-react-native/icons/clipboard-list';
 import ClipboardPaste from 'lucide-react-native/icons/clipboard-paste';
 import CloudOff from 'lucide-react-native/icons/cloud-off';
 import Copy from 'lucide-react-native/icons/copy';
+import FileText from 'lucide-react-native/icons/file-text';
 import Folder from 'lucide-react-native/icons/folder';
 import House from 'lucide-react-native/icons/house';
 import Inbox from 'lucide-react-native/icons/inbox';
+import LockKeyhole from 'lucide-react-native/icons/lock-keyhole';
 import MapPin from 'lucide-react-native/icons/map-pin';
 import Music from 'lucide-react-native/icons/music';
 import PencilLine from 'lucide-react-native/icons/pencil-line';
@@ -16,6 +20,7 @@ import Plus from 'lucide-react-native/icons/plus';
 import Redo2 from 'lucide-react-native/icons/redo-2';
 import RefreshCw from 'lucide-react-native/icons/refresh-cw';
 import Rows3 from 'lucide-react-native/icons/rows-3';
+import ScanLine from 'lucide-react-native/icons/scan-line';
 import Search from 'lucide-react-native/icons/search';
 import Tag from 'lucide-react-native/icons/tag';
 import Trash2 from 'lucide-react-native/icons/trash';
@@ -30,14 +35,18 @@ const ICONS = {
   'arrow-left': ArrowLeft,
   check: Check,
   'chevron-down': ChevronDown,
+  'chevron-left': ChevronLeft,
+  'chevron-right': ChevronRight,
   'clipboard-list': ClipboardList,
   'clipboard-paste': ClipboardPaste,
   close: X,
   'cloud-off': CloudOff,
   copy: Copy,
+  'file-text': FileText,
   folder: Folder,
   house: House,
   inbox: Inbox,
+  lock: LockKeyhole,
   'map-pin': MapPin,
   music: Music,
   pencil: PencilLine,
@@ -46,6 +55,7 @@ const ICONS = {
   redo: Redo2,
   refresh: RefreshCw,
   rows: Rows3,
+  scan: ScanLine,
   search: Search,
   tag: Tag,
   trash: Trash2,

@@ -1,3 +1,4 @@
+import type { Shortcut } from '@yellow-latch/core/model';
 import type { Change, StoredRecord } from '@yellow-latch/core/sync';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
@@ -21,7 +22,7 @@ export interface DeviceState {
   through: number;
 }
 
-interface ReplicaSchema extends DBSchema {
+export interface ReplicaSchema extends DBSchema {
   /** Records as the server has them, by `type:id`. */
   records: { key: string; value: StoredRecord };
   /** Own changes on their way, by their place in the queue. */
@@ -29,18 +30,28 @@ interface ReplicaSchema extends DBSchema {
   state: { key: 'device'; value: DeviceState };
   /** The text in Write; of this device alone. */
   drafts: { key: string; value: string };
+  /** Private shortcuts, by id; of this device alone. */
+  private: { key: string; value: Shortcut };
+  /** What screens keep on this device alone, by their names for it. */
+  kept: { key: string; value: unknown };
 }
 
 export type ReplicaDatabase = IDBPDatabase<ReplicaSchema>;
 
 /** Every device of a browser has a database of its own, so that several never mix. */
 export function openDatabase(deviceId: string): Promise<ReplicaDatabase> {
-  return openDB<ReplicaSchema>(`yellow-latch-${deviceId}`, 1, {
-    upgrade(db) {
-      db.createObjectStore('records');
-      db.createObjectStore('outbox', { autoIncrement: true });
-      db.createObjectStore('state');
-      db.createObjectStore('drafts');
+  return openDB<ReplicaSchema>(`yellow-latch-${deviceId}`, 2, {
+    upgrade(db, from) {
+      if (from < 1) {
+        db.createObjectStore('records');
+        db.createObjectStore('outbox', { autoIncrement: true });
+        db.createObjectStore('state');
+        db.createObjectStore('drafts');
+      }
+      db.createObjectStore('private');
+      db.createObjectStore('kept');
     },
+    // Another tab runs a later version of the app: let it go on.
+    blocking: (_from, _to, event) => (event.target as IDBDatabase).close(),
   });
 }

@@ -8,6 +8,8 @@ const shortcut = (id: string, code: string, expansion = 'x'): Shortcut => ({
   content: { expansion, template: false, format: 'plain' },
   kind: 'message',
   setId: null,
+  rules: {},
+  private: false,
   changed: 0,
 });
 

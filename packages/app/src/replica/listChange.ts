@@ -1,4 +1,4 @@
-import type { Shortcut } from '@yellow-latch/core/model';
+import type { AskedRules, Shortcut } from '@yellow-latch/core/model';
 
 /** What became of a list: shortcuts that are new or changed, and the ids of those that are gone. */
 export interface ListChange {
@@ -24,8 +24,13 @@ function isSame(a: Shortcut, b: Shortcut): boolean {
     a.code === b.code &&
     a.kind === b.kind &&
     a.setId === b.setId &&
+    sameRules(a.rules, b.rules) &&
     a.content.expansion === b.content.expansion &&
     a.content.template === b.content.template &&
     a.content.format === b.content.format
   );
+}
+
+function sameRules(a: AskedRules, b: AskedRules): boolean {
+  return a.fires === b.fires && a.edge === b.edge && a.capitals === b.capitals && a.delimiter === b.delimiter;
 }

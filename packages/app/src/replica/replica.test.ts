@@ -2,8 +2,11 @@ import { waitFor } from '@testing-library/react';
 
 import { FakeServer } from '@/testing/fakeServer';
 
+import { LIST_RECORD_ID } from '@yellow-latch/core/model';
+
 import { openDatabase } from './database';
 import { newDeviceState } from './device';
+import { makingPrivate } from './doing';
 import { Replica, type Write } from './replica';
 import { Sync } from './sync';
 
@@ -156,4 +159,68 @@ describe('sync', () => {
     sync.wrote();
     await waitFor(() => expect(server.log.map(({ n }) => n)).toEqual([1, 2, 3]));
   });
+});
+
+describe('a private shortcut', () => {
+  const fields = {
+    code: ';ib',
+    content: { expansion: 'GB82 WEST', template: false, format: 'plain' as const },
+    kind: 'contact' as const,
+    setId: null,
+    rules: {},
+  };
+
+  test('is kept on this device alone, through edits and openings, until it is deleted', async () => {
+    const replica = await newReplica();
+    const [id] = await replica.write([{ type: 'shortcut', isPrivate: true, fields }]);
+    await replica.write([{ type: 'shortcut', id, fields: { code: ';iban' } }]);
+    expect(replica.waiting).toEqual([]);
+    const again = await Replica.open(replica.db, replica.state);
+    expect(again.read().shortcuts).toMatchObject([{ ...fields, id, code: ';iban', private: true }]);
+    await again.write([{ type: 'shortcut', id, fields: { deleted: true } }]);
+    expect(codes(again)).toEqual([]);
+    expect(again.waiting).toEqual([]);
+  });
+
+  test('made of one that is everywhere erases it there, and that can be taken back', async () => {
+    const server = new FakeServer();
+    const phone = await device(server);
+    const computer = await device(server);
+    await phone.replica.write([{ type: 'shortcut', fields }]);
+    phone.sync.wrote();
+    await waitFor(() => expect(codes(computer.replica)).toEqual([';ib']));
+    const [shared] = phone.replica.read().shortcuts;
+    const doing = makingPrivate(shared!);
+    const ids = await phone.replica.write(doing.writes);
+    phone.sync.wrote();
+    await waitFor(() => expect(codes(computer.replica)).toEqual([]));
+    expect(phone.replica.read().shortcuts).toMatchObject([{ ...fields, private: true }]);
+    await phone.replica.write(doing.undo(ids));
+    phone.sync.wrote();
+    await waitFor(() => expect(computer.replica.read().shortcuts).toMatchObject([{ ...fields, private: false }]));
+    expect(phone.replica.read().shortcuts).toMatchObject([{ ...fields, id: shared!.id, private: false }]);
+  });
+
+  test('never leaves with what still waits to be sent', async () => {
+    const replica = await newReplica();
+    const [id] = await replica.write([{ type: 'shortcut', fields }]);
+    const [made] = replica.read().shortcuts;
+    await replica.write(makingPrivate(made!).writes);
+    expect(JSON.stringify(replica.waiting)).not.toContain('GB82');
+    const again = await Replica.open(replica.db, replica.state);
+    expect(JSON.stringify(again.waiting)).not.toContain('GB82');
+    expect(again.read().shortcuts.map((one) => [one.id === id, one.private])).toEqual([[false, true]]);
+  });
+});
+
+test('the languages, the devices and what was left are read from their records', async () => {
+  const replica = await newReplica();
+  expect(replica.read().languages).toEqual(['en']);
+  const chosen = { languages: ['de', 'fr'], devices: ['phone-list'] };
+  const left = { shortcutId: LIST_RECORD_ID, finding: 'word', about: 'breaks so', reason: 'I want it so' };
+  await replica.write([
+    { type: 'list', id: LIST_RECORD_ID, fields: chosen },
+    { type: 'leftFinding', fields: left },
+  ]);
+  expect(replica.read()).toMatchObject({ ...chosen, left: [left] });
 });

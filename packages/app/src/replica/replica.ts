@@ -1,10 +1,19 @@
-import { type FieldsOf, type RecordType, type Shortcut, type ShortcutSet } from '@yellow-latch/core/model';
+import type {
+  FieldsOf,
+  LeftFinding,
+  ListFields,
+  RecordType,
+  Shortcut,
+  ShortcutFields,
+  ShortcutSet,
+} from '@yellow-latch/core/model';
 import {
   applyChange,
-  asSet,
+  asRead,
   asShortcut,
   changedAt,
   draftChange,
+  eraseChange,
   isDeleted,
   laterClock,
   makeClock,
@@ -15,22 +24,39 @@ import {
   type Page,
   type StoredRecord,
 } from '@yellow-latch/core/sync';
+import type { IDBPTransaction } from 'idb';
 import { v7 as uuid } from 'uuid';
 
-import type { DeviceState, OutboxEntry, ReplicaDatabase } from './database';
+import type { DeviceState, OutboxEntry, ReplicaDatabase, ReplicaSchema } from './database';
 
 /** The list as screens read it: what is not deleted, sets in their order. */
 export interface ListView {
   shortcuts: Shortcut[];
   sets: ShortcutSet[];
+  /** Findings left as they are. */
+  left: LeftFinding[];
+  /** The languages its owner writes in; BCP 47. */
+  languages: readonly string[];
+  /** The devices it fires on; ids of device profiles. */
+  devices: readonly string[];
 }
+
+/** What holds for a list until its owner chooses. */
+const UNTIL_CHOSEN: ListFields = { languages: ['en'], devices: ['app', 'phone-list', 'tablet-list', 'computer-list'] };
 
 /**
  * A write to one record. Without an id it makes a new one. `seen`: the record as it stood when the
  * person began to edit it, if that is not now; what came in meanwhile then stays as a version.
  */
 export type Write = {
-  [T in RecordType]: { type: T; id?: string; fields: FieldChanges<T>; seen?: StoredRecord };
+  [T in RecordType]: {
+    type: T;
+    id?: string;
+    fields: FieldChanges<T>;
+    seen?: StoredRecord;
+    /** Of a new shortcut: it never leaves this device. Writes to one that is private stay here too. */
+    isPrivate?: boolean;
+  };
 }[RecordType];
 
 interface Waiting extends OutboxEntry {
@@ -46,6 +72,8 @@ export class Replica {
   private records = new Map<string, StoredRecord>();
   private outbox: Waiting[] = [];
   private shown = new Map<string, StoredRecord>();
+  /** Private shortcuts, by id. */
+  private own = new Map<string, Shortcut>();
   private view: ListView | null = null;
   private readonly listeners = new Set<() => void>();
 
@@ -75,7 +103,7 @@ export class Replica {
 
   /** The list as it stands. The same object until something changes. */
   read(): ListView {
-    this.view ??= viewOf(this.shown.values());
+    this.view ??= viewOf(this.shown.values(), this.own.values());
     return this.view;
   }
 
@@ -91,43 +119,59 @@ export class Replica {
 
   /** Reads everything again from the database: at the start, and after another tab has written. */
   async reload(): Promise<void> {
-    const tx = this.db.transaction(['records', 'outbox', 'state']);
-    const [state, keys, values, outboxKeys, entries] = await Promise.all([
+    const tx = this.db.transaction(['records', 'outbox', 'state', 'private']);
+    const [state, keys, values, outboxKeys, entries, own] = await Promise.all([
       tx.objectStore('state').get('device'),
       tx.objectStore('records').getAllKeys(),
       tx.objectStore('records').getAll(),
       tx.objectStore('outbox').getAllKeys(),
       tx.objectStore('outbox').getAll(),
+      tx.objectStore('private').getAll(),
     ]);
     if (state) this.device = state;
     this.records = new Map(keys.map((key, index) => [key, values[index]!]));
     this.outbox = entries.map((entry, index) => ({ ...entry, key: outboxKeys[index]! }));
+    this.own = new Map(own.map((shortcut) => [shortcut.id, shortcut]));
     this.shown = new Map(this.records);
     this.show(this.outbox.map(({ change }) => recordKey(change.record)));
   }
 
   /** Writes, all or none, and returns the ids of the records written. */
   async write(writes: readonly Write[], now = Date.now()): Promise<string[]> {
-    const tx = this.db.transaction(['outbox', 'state'], 'readwrite', { durability: 'strict' });
+    const tx = this.db.transaction(['outbox', 'state', 'private'], 'readwrite', { durability: 'strict' });
     const state = (await tx.objectStore('state').get('device')) ?? this.device;
     let { clock, lastN } = state;
+    const ids: string[] = [];
     const added: Waiting[] = [];
+    const erased: Waiting[] = [];
+    const own = new Map<string, Shortcut | null>();
     for (const write of writes) {
+      const id = write.id ?? uuid();
+      ids.push(id);
+      if (write.type === 'shortcut' && (write.isPrivate || this.own.has(id))) {
+        own.set(id, await writePrivate(tx, id, write.fields, now));
+        continue;
+      }
       lastN += 1;
       clock = nextClock(clock, now, state.id);
-      const record = { type: write.type, id: write.id ?? uuid() };
+      const record = { type: write.type, id };
       const stamp = { id: uuid(), clock, device: state.id, n: lastN };
       const known = write.seen ?? this.shown.get(recordKey(record));
       const change = draftChange(record, known, write.fields as FieldChanges<RecordType>, stamp);
+      if (change.fields.deleted === 'erased') erased.push(...(await eraseWaiting(tx, recordKey(record))));
       added.push({ change, key: await tx.objectStore('outbox').add({ change }) });
     }
     const next = { ...state, clock, lastN };
     await tx.objectStore('state').put(next, 'device');
     await tx.done;
     this.device = next;
-    this.outbox.push(...added);
-    this.show(added.map(({ change }) => recordKey(change.record)));
-    return added.map(({ change }) => change.record.id);
+    this.outbox = [...this.outbox.map((entry) => erased.find(({ key }) => key === entry.key) ?? entry), ...added];
+    for (const [id, shortcut] of own) {
+      if (shortcut) this.own.set(id, shortcut);
+      else this.own.delete(id);
+    }
+    this.show(writes.map(({ type }, index) => recordKey({ type, id: ids[index]! })));
+    return ids;
   }
 
   /** Takes in what the server sent and lets go of own changes that it has. */
@@ -224,6 +268,40 @@ export class Replica {
   }
 }
 
+type WriteTransaction = IDBPTransaction<ReplicaSchema, ('outbox' | 'state' | 'private')[], 'readwrite'>;
+
+/** Keeps, changes or lets go of a private shortcut; a new one comes with all its fields. */
+async function writePrivate(
+  tx: WriteTransaction,
+  id: string,
+  { deleted, ...fields }: FieldChanges<'shortcut'>,
+  now: number,
+): Promise<Shortcut | null> {
+  const store = tx.objectStore('private');
+  if (deleted) {
+    await store.delete(id);
+    return null;
+  }
+  const before = await store.get(id);
+  const shortcut: Shortcut = { ...before, ...(fields as ShortcutFields), id, changed: now, private: true };
+  await store.put(shortcut, id);
+  return shortcut;
+}
+
+/** What still waits to be sent of a record would carry away what is to be erased. */
+async function eraseWaiting(tx: WriteTransaction, recordToErase: string): Promise<Waiting[]> {
+  const erased: Waiting[] = [];
+  const store = tx.objectStore('outbox');
+  for (let cursor = await store.openCursor(); cursor; cursor = await cursor.continue()) {
+    const { change, ...rest } = cursor.value;
+    if (recordKey(change.record) !== recordToErase) continue;
+    const entry = { ...rest, change: eraseChange(change) };
+    await cursor.update(entry);
+    erased.push({ ...entry, key: cursor.primaryKey });
+  }
+  return erased;
+}
+
 function plainFields(record: StoredRecord): Partial<FieldsOf[RecordType]> {
   const { deleted: _, ...fields } = record.fields;
   return Object.fromEntries(
@@ -231,16 +309,21 @@ function plainFields(record: StoredRecord): Partial<FieldsOf[RecordType]> {
   );
 }
 
-function viewOf(records: Iterable<StoredRecord>): ListView {
-  const view: ListView = { shortcuts: [], sets: [] };
+function viewOf(records: Iterable<StoredRecord>, own: Iterable<Shortcut>): ListView {
+  const shortcuts = [...own];
+  const sets: ShortcutSet[] = [];
+  const left: LeftFinding[] = [];
+  let chosen = UNTIL_CHOSEN;
   for (const record of records) {
     if (isDeleted(record)) continue;
-    if (record.type === 'shortcut') view.shortcuts.push(asShortcut(record));
-    else view.sets.push(asSet(record));
+    if (record.type === 'shortcut') shortcuts.push(asShortcut(record));
+    else if (record.type === 'set') sets.push(asRead<'set'>(record));
+    else if (record.type === 'leftFinding') left.push(asRead<'leftFinding'>(record));
+    else chosen = asRead<'list'>(record);
   }
-  view.sets.sort((a, b) => compare(a.order, b.order) || compare(a.id, b.id));
-  view.shortcuts.sort((a, b) => byCode.compare(a.code, b.code) || compare(a.id, b.id));
-  return view;
+  sets.sort((a, b) => compare(a.order, b.order) || compare(a.id, b.id));
+  shortcuts.sort((a, b) => byCode.compare(a.code, b.code) || compare(a.id, b.id));
+  return { shortcuts, sets, left, languages: chosen.languages, devices: chosen.devices };
 }
 
 const byCode = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });

@@ -278,6 +278,7 @@ export function faultyExpansion(
 }
 
 export function secret(item: Item): Finding | null {
+  if (item.shortcut.private) return null;
   const secrets = findSecrets(item.entry.expansion);
   if (secrets.length === 0) return null;
   return { type: 'secret', severity: 'risky', shortcuts: [item.id], devices: [], count: secrets.length, evidence: { secrets } };

@@ -2,7 +2,7 @@ import { heldBy, type FiringEntry, type RuledList } from '../fire';
 import type { DeviceProfile } from '../fit';
 import * as make from './assemble';
 import { CONTEXT_COUNT, CONTEXTS } from './contexts';
-import { byWorst, type Finding, type PlaceExample } from './finding';
+import { byWorst, compareSeverity, type Finding, type PlaceExample } from './finding';
 import type { TextPlace } from './hits';
 import type { AuditedShortcut, Item } from './item';
 import { Items } from './items';
@@ -33,6 +33,18 @@ export interface ListFigure {
 export interface AuditChange {
   readonly put?: readonly AuditedShortcut[];
   readonly remove?: readonly string[];
+}
+
+export type ListFigures = Readonly<Record<string, ListFigure>>;
+
+/** What a change comes to: the figures by profile id, and the findings that go and that come. */
+export interface Comparison {
+  readonly before: ListFigures;
+  readonly after: ListFigures;
+  /** As they were before: those that are no longer found, or are milder after. */
+  readonly gone: readonly Finding[];
+  /** As they are after: those that were not found before, or were milder. */
+  readonly came: readonly Finding[];
 }
 
 const CLASS_OF = CONTEXTS.flatMap(({ name, texts }) => texts.map(() => name));
@@ -111,7 +123,7 @@ export class Audit {
   }
 
   /** The list's figure on each device, by profile id. */
-  get figures(): Readonly<Record<string, ListFigure>> {
+  get figures(): ListFigures {
     const isEstimate = this.vocabularies.some((vocabulary) => vocabulary.isEstimate);
     return Object.fromEntries(
       this.devices.map(({ profile, words, contexts }) => {
@@ -127,7 +139,7 @@ export class Audit {
   }
 
   /** What the figures would be after a change; the audit stays as it is. */
-  preview(change: AuditChange): Readonly<Record<string, ListFigure>> {
+  preview(change: AuditChange): ListFigures {
     return this.trying(change, () => this.figures);
   }
 
@@ -136,15 +148,43 @@ export class Audit {
     return this.trying(change, () => this.findingsOf(id));
   }
 
-  private trying<Answer>(change: AuditChange, ask: () => Answer): Answer {
+  /** What a change comes to; the audit stays as it is. Cost: that of the change, twice. */
+  compare(change: AuditChange): Comparison {
+    return this.tryChange(change, '').comparison;
+  }
+
+  /** What a change comes to, and what would then be found about one shortcut; the audit stays as it is. */
+  tryChange(change: AuditChange, id: string): { comparison: Comparison; findings: readonly Finding[] } {
+    const before = this.figures;
+    const found = new Map(this.found);
+    return this.trying(change, (touched) => {
+      const gone: Finding[] = [];
+      const came: Finding[] = [];
+      for (const one of touched) {
+        const was = found.get(one) ?? [];
+        const is = this.findingsOf(one);
+        gone.push(...was.filter((finding) => isWorse(finding, is)));
+        came.push(...is.filter((finding) => isWorse(finding, was)));
+      }
+      const comparison = { before, after: this.figures, gone: gone.sort(byWorst), came: came.sort(byWorst) };
+      return { comparison, findings: this.findingsOf(id) };
+    });
+  }
+
+  /** A shortcut of the list by its id. */
+  shortcutOf(id: string): AuditedShortcut | undefined {
+    return this.items.of(id)?.shortcut;
+  }
+
+  private trying<Answer>(change: AuditChange, ask: (touched: ReadonlySet<string>) => Answer): Answer {
     const ids = [...(change.put ?? []).map(({ id }) => id), ...(change.remove ?? [])];
     const put = ids.flatMap((id) => this.items.of(id)?.shortcut ?? []);
     const remove = ids.filter((id) => this.items.of(id) === undefined);
-    this.change(change);
+    const touched = this.follow(change);
     try {
-      return ask();
+      return ask(touched);
     } finally {
-      this.change({ put, remove });
+      this.follow({ put, remove });
     }
   }
 
@@ -154,7 +194,12 @@ export class Audit {
   }
 
   /** Follows an edit. Cost: the texts in which the code before or after stands, not the list. */
-  change({ put = [], remove = [] }: AuditChange): void {
+  change(change: AuditChange): void {
+    this.follow(change);
+  }
+
+  /** Follows an edit; gives the ids of the shortcuts looked at again. */
+  private follow({ put = [], remove = [] }: AuditChange): ReadonlySet<string> {
     const { items, devices } = this;
     const gone = new Set([...remove, ...put.map(({ id }) => id)]);
     const keys = new Set<string>();
@@ -181,6 +226,7 @@ export class Audit {
       else this.found.delete(id);
     }
     this.sorted = null;
+    return touched;
   }
 
   /** Puts together what is to be said about one shortcut. */
@@ -256,6 +302,12 @@ export class Audit {
     const { id, entry } = this.items.at(text)!;
     return { text: entry.expansion, start, end, of: id };
   };
+}
+
+/** Whether a finding is not among others, or milder there. */
+function isWorse({ type, severity }: Finding, others: readonly Finding[]): boolean {
+  const other = others.find((one) => one.type === type);
+  return other === undefined || compareSeverity(severity, other.severity) > 0;
 }
 
 function contextExample({ text, start, end }: TextPlace): PlaceExample {

@@ -3,13 +3,15 @@
  * expansions on every device in use, with evidence; `change` follows an edit. What the findings and
  * their figures mean is told in docs/clashes.md.
  */
-export { Audit, type AuditChange, type AuditInput, type ListFigure } from './audit';
+export { Audit, type AuditChange, type AuditInput, type Comparison, type ListFigure, type ListFigures } from './audit';
 export { Bank, firesBefore, hitsIn, type Hit } from './bank';
+export { briefOf, fingerprint, type Brief } from './brief';
 export { CLAIMS, claimsOn, type Claim } from './claims';
 export { CONTEXT_COUNT, CONTEXTS, type ContextClass } from './contexts';
 export * from './finding';
+export { changeOf, fixesFor, type Fix, type TriedFix } from './fixes';
 export type { AuditedShortcut } from './item';
 export { bandOf, weeksUntil, WORDS_A_WEEK, type Band, type Vocabulary } from './vocabulary';
 export { decodeText, LARGEST_TEXT, type DecodedText, type DecodeProblem } from './decode';
 export { scanOwnText, type OwnTextFinding, type OwnTextReport } from './ownText';
-export { readOwnText, type OwnText, type OwnTextFormat, type OwnTextProblem } from './ownTextSource';
+export { readColumns, readOwnText, type OwnText, type OwnTextFormat, type OwnTextProblem } from './ownTextSource';

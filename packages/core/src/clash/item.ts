@@ -2,8 +2,8 @@ import type { CompiledList, FiringEntry, RuledList } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey, type Kind } from '../model';
 
-/** A shortcut as a list under audit has it. */
-export type AuditedShortcut = RuledList['shortcuts'][number];
+/** A shortcut as a list under audit has it. `private`: it is on this device alone. */
+export type AuditedShortcut = RuledList['shortcuts'][number] & { readonly private?: boolean };
 
 /** A shortcut under audit, its rules settled. `index` is its place in the tables of hits. */
 export interface Item {

@@ -76,3 +76,25 @@ function readFields(text: string, field: string): Values | OwnTextProblem {
   if (values.length === 0 && skipped.length > 0) return { type: 'no-column', wanted: field, found: [] };
   return { values, skipped };
 }
+
+/** What columns or fields a file has to choose from: the first row of a table, the names in the first JSON lines. */
+export function readColumns(text: string, type: 'csv' | 'json-lines'): string[] {
+  if (type === 'csv') return Papa.parse<string[]>(text, { preview: 1, skipEmptyLines: 'greedy' }).data[0] ?? [];
+  const names = new Set<string>();
+  for (const line of text.split('\n', 20)) {
+    try {
+      for (const name of textFieldsOf(JSON.parse(line))) names.add(name);
+    } catch {
+      // A line that is no JSON is told of when the text is read.
+    }
+  }
+  return [...names];
+}
+
+/** The fields of an object that hold text, those of inner objects with dots. */
+function textFieldsOf(value: unknown, path = ''): string[] {
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([name, inner]) =>
+    typeof inner === 'string' ? [path + name] : textFieldsOf(inner, `${path}${name}.`),
+  );
+}

@@ -1,8 +1,9 @@
 /** Where a code may begin: not in the middle of a word, unless it may stand anywhere. */
+import type { FiringRules } from '../model';
 import { classAt, classBefore, isJoinedAt, JOINS, OPENING, SIDE, UNSPACED_LETTER, WORD } from './character';
 
 /** `word`: only where a word could begin; `anywhere`: no test. */
-export type Edge = 'word' | 'anywhere';
+export type Edge = FiringRules['edge'];
 
 /**
  * Whether a code that begins at `start` of `text` has an edge before it. A code that begins with a

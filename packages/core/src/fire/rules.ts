@@ -1,20 +1,12 @@
-import type { Shortcut, ShortcutSet } from '../model';
-import type { Edge } from './edge';
+import type { AskedRules, FiringRules, Shortcut, ShortcutSet } from '../model';
+
+export type { AskedRules, FiringRules };
 
 /** How a code becomes its expansion. */
-export type Way = 'delimiter' | 'instant' | 'offer';
+export type Way = FiringRules['fires'];
 
 /** What the typed capitals mean: nothing, must be as in the code, or go over to the expansion. */
-export type Capitals = 'ignore' | 'match' | 'follow';
-
-/** The rules by which one shortcut fires. */
-export interface FiringRules {
-  readonly fires: Way;
-  readonly edge: Edge;
-  readonly capitals: Capitals;
-  /** What becomes of the delimiter that ended the code. */
-  readonly delimiter: 'keep' | 'drop';
-}
+export type Capitals = FiringRules['capitals'];
 
 /** What firing needs to know of a shortcut, its rules settled. */
 export interface FiringEntry extends FiringRules {
@@ -26,9 +18,6 @@ export interface FiringEntry extends FiringRules {
   /** BCP 47; how letters are raised where capitals follow. */
   readonly language: string;
 }
-
-/** The rules asked for somewhere: what is missing is inherited. */
-export type AskedRules = Partial<FiringRules>;
 
 /** What rules are settled from: the list's own, each set's, and each shortcut's. */
 export interface RuledList {

@@ -120,7 +120,7 @@ const APP: DeviceProfile = {
 /** Write, the page of this app. */
 export const THIS_APP: DeviceProfile = APP;
 
-/** Five generic devices. Their abilities are common practice, no source. */
+/** Six generic devices. Their abilities are common practice, no source. */
 export const DEVICE_PROFILES = {
   app: APP,
   'phone-list': {
@@ -169,6 +169,16 @@ export const DEVICE_PROFILES = {
     prefix: 'now',
     edge: 'anywhere',
     rescans: false,
+    blanks: false,
+  },
+  'computer-again': {
+    ...APP,
+    id: 'computer-again',
+    name: 'Computer, expands what it expanded',
+    keepsDelimiter: 'keep',
+    prefix: 'now',
+    rescans: true,
+    formatting: false,
     blanks: false,
   },
   'keyboard-with-offers': {

@@ -10,5 +10,6 @@ export * from './kind';
 export * from './limits';
 export * from './problem';
 export * from './record';
+export * from './rules';
 export * from './taken';
 export * from './text';

@@ -5,5 +5,6 @@ export const LIMITS = {
   expansionClusters: 20_000,
   expansionBytes: 100_000,
   setNameClusters: 60,
+  reasonClusters: 200,
   shortcutsPerList: 50_000,
 } as const;

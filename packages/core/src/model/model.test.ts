@@ -8,9 +8,13 @@ import {
   findBadCharacter,
   foldCase,
   guessKind,
+  LeftFindingFieldsSchema,
   LIMITS,
+  LIST_RECORD_ID,
+  ListFieldsSchema,
   matchKey,
   placeOf,
+  RecordIdSchema,
   SetFieldsSchema,
   ShortcutFieldsSchema,
   withUnixNewlines,
@@ -154,6 +158,7 @@ describe('the schemas', () => {
     content: { expansion: 'Workshop', template: false, format: 'plain' },
     kind: 'address',
     setId: null,
+    rules: { fires: 'offer' },
   };
 
   test('take a shortcut and give it back unchanged', () => {
@@ -163,6 +168,7 @@ describe('the schemas', () => {
   test.each([
     ['a blank around the code', { ...good, code: ' ;w' }, 'must not begin or end with white space'],
     ['an unknown field', { ...good, colour: 'red' }, 'colour'],
+    ['an unknown rule', { ...good, rules: { fires: 'at noon' } }, 'fires'],
     ['an unknown kind', { ...good, kind: 'poem' }, 'kind'],
     ['a missing field', { ...good, content: undefined }, 'content'],
     ['a long code', { ...good, code: 'x'.repeat(50) }, 'has 50 characters; at most 40 are kept'],
@@ -186,4 +192,17 @@ test('every problem is told in words that hold its figures', () => {
   expect(
     describeProblem({ type: 'control', codePoint: 7, place: { line: 2, position: 3 } }),
   ).toBe('holds a control character (U+0007) at line 2, character 3');
+});
+
+test('what is left has a reason of one line, and a list has languages and devices', () => {
+  const left = { shortcutId: '0198f4a0-0000-7000-8000-000000000000', finding: 'inside words', about: 'risky so', reason: 'I never write that' };
+  expect(LeftFindingFieldsSchema.parse(left)).toEqual(left);
+  for (const reason of ['', 'two\nlines', 'x'.repeat(201)]) {
+    expect(LeftFindingFieldsSchema.safeParse({ ...left, reason }).success).toBe(false);
+  }
+  const list = { languages: ['en', 'de-AT'], devices: ['phone-list'] };
+  expect(ListFieldsSchema.parse(list)).toEqual(list);
+  expect(ListFieldsSchema.safeParse({ ...list, languages: [] }).success).toBe(false);
+  expect(ListFieldsSchema.safeParse({ ...list, languages: ['English, mostly'] }).success).toBe(false);
+  expect(RecordIdSchema.safeParse(LIST_RECORD_ID).success).toBe(true);
 });

@@ -13,6 +13,7 @@ test('near a bare word: marked, doubled, longer', () => {
   expect(nearCodes('them', 'Somebody will be there to let you in.', list)).toEqual([
     { code: ';them', how: 'marked' },
     { code: 'tthem', how: 'doubled' },
+    { code: ';thm', how: 'consonants' },
     { code: ';swbt', how: 'longer' },
     { code: ';some', how: 'longer' },
     { code: ';someb', how: 'longer' },
@@ -23,9 +24,21 @@ test('near a bare word: marked, doubled, longer', () => {
 test('a code that is marked keeps its marker; a word that begins so is followed', () => {
   expect(nearCodes(';ten', 'I am about tenderly tuned minutes away', list).map(({ code }) => code).slice(0, 3)).toEqual([
     ';tten',
+    ';tn',
     ';tend',
-    ';tende',
   ]);
+});
+
+test('a code with blanks is joined, one with a marker of its own is offered the list’s last', () => {
+  expect(nearCodes('big oar', 'Oar', list)[1]).toEqual({ code: ';bigoar', how: 'joined' });
+  const near = nearCodes('#res', 'Restored in our workshop', list);
+  expect(near[0]).toEqual({ code: '#rres', how: 'doubled' });
+  expect(near.filter(({ how }) => how === 'marked').map(({ code }) => code)).toContain(';res');
+});
+
+test('where there are no words, the kind gives some', () => {
+  expect(nearCodes('-----', '--------', list).map(({ code }) => code)).not.toContain(';symb');
+  expect(nearCodes('-----', '--------', list, 'symbol').map(({ code }) => code)).toContain(';symb');
 });
 
 test('what is taken, equal or not allowed is never proposed', () => {

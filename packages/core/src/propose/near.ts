@@ -4,7 +4,7 @@ import { checkCode, clustersOf, matchKey } from '../model';
 /** A code near one that was typed, and what was done to get it. */
 export interface NearCode {
   readonly code: string;
-  readonly how: 'marked' | 'doubled' | 'longer';
+  readonly how: 'marked' | 'doubled' | 'consonants' | 'longer' | 'joined';
 }
 
 /** What stands before and after a mnemonic. */
@@ -30,22 +30,29 @@ export function mainMarker(codes: readonly string[]): Marker {
 }
 
 /**
- * Free codes near `typed`, the nearest first: with the list's marker, with its first letter doubled, and
- * longer ones made from the expansion, each bare and marked. `codes`: those of the list, which are
- * taken. Every proposal passes the model's rules and differs from all of them.
+ * Free codes near `typed`, the nearest first: with the list's marker, without its blanks, with its first
+ * letter doubled, without its vowels, and longer ones made from the expansion, or from the kind where that has no words; for
+ * a code with a marker of its own, those with the list's come last. `codes`: those of the list, which
+ * are taken. Every proposal passes the model's rules and differs from all of them.
  */
-export function nearCodes(typed: string, expansion: string, codes: readonly string[]): NearCode[] {
+export function nearCodes(typed: string, expansion: string, codes: readonly string[], kind = ''): NearCode[] {
   const { before, mnemonic, after } = splitMarker(typed);
   const marker = mainMarker(codes);
   const isMarked = before !== '' || after !== '';
   const mark = (inner: string) => (isMarked ? before + inner + after : marker.before + inner + marker.after);
   const first = clustersOf(mnemonic)[0]?.text ?? '';
-  const longer = longerMnemonics(mnemonic, expansion);
+  const longer = longerMnemonics(mnemonic, expansion, kind);
+  const joined = mnemonic.replaceAll(/\s+/gu, '');
+  const consonants = mnemonic.replaceAll(/[aeiouäöüàâéèêëîïôûùáíóú]/giu, '');
+  const ours = (inner: string) => marker.before + inner + marker.after;
   const proposals: NearCode[] = [
     ...(isMarked ? [] : [{ code: mark(mnemonic), how: 'marked' as const }]),
+    ...(joined === mnemonic ? [] : [{ code: mark(joined), how: 'joined' as const }]),
     // A mark doubled is no mnemonic, and a digit doubled another number.
     ...(/^\p{L}/u.test(first) ? [{ code: before + first + mnemonic + after, how: 'doubled' as const }] : []),
+    ...(consonants.length >= 2 && consonants !== mnemonic ? [{ code: mark(consonants), how: 'consonants' as const }] : []),
     ...longer.map((inner) => ({ code: mark(inner), how: 'longer' as const })),
+    ...(isMarked ? [joined, ...longer].map((inner) => ({ code: ours(inner), how: 'marked' as const })) : []),
   ];
   const taken = new Set([...codes, typed].map(matchKey));
   return proposals.filter(({ code }) => {
@@ -57,8 +64,9 @@ export function nearCodes(typed: string, expansion: string, codes: readonly stri
 }
 
 /** Mnemonics that go on from one, with what the expansion offers. */
-function longerMnemonics(mnemonic: string, expansion: string): string[] {
-  const words = expansion.toLowerCase().match(/\p{L}[\p{L}\p{M}]*/gu)?.slice(0, 12) ?? [];
+function longerMnemonics(mnemonic: string, expansion: string, kind: string): string[] {
+  const inText = expansion.toLowerCase().match(/\p{L}[\p{L}\p{M}]*/gu)?.slice(0, 12) ?? [];
+  const words = inText.length > 0 ? inText : kind.split(' ').filter((word) => word !== '');
   const low = mnemonic.toLowerCase();
   // The rest of a word that begins so: tue, tues, tuesd.
   const whole = words.find((word) => word.startsWith(low) && word.length > low.length);

@@ -18,10 +18,13 @@ export interface Change {
   n: number;
 }
 
-const deleted = z.boolean().optional();
+/** Whether a record is deleted: yes, no longer, or erased, so that what was written in it is gone too. */
+const deleted = z.union([z.boolean(), z.literal('erased')]).optional();
 const fieldSchemas: Record<RecordType, z.ZodType> = {
   shortcut: RECORD_TYPES.shortcut.fields.partial().extend({ deleted }),
   set: RECORD_TYPES.set.fields.partial().extend({ deleted }),
+  leftFinding: RECORD_TYPES.leftFinding.fields.partial().extend({ deleted }),
+  list: RECORD_TYPES.list.fields.partial().extend({ deleted }),
 };
 
 /** Parses a change off the wire; the fields by the schema of its record's type. */

@@ -11,7 +11,7 @@ export interface Stamp {
 }
 
 /** The fields a write may give: any of the type's own, and `deleted`. */
-export type FieldChanges<T extends RecordType> = Partial<FieldsOf[T]> & { deleted?: boolean };
+export type FieldChanges<T extends RecordType> = Partial<FieldsOf[T]> & { deleted?: boolean | 'erased' };
 
 /** The change that writes `fields` to a record, of which `known` is what its device has seen. */
 export function draftChange<T extends RecordType>(

@@ -20,10 +20,9 @@ export type MergeResult =
 export function applyChange(record: StoredRecord | undefined, change: Change): MergeResult {
   const type = change.record.type;
   if (!record) {
-    const missing = Object.keys(RECORD_TYPES[type].fields.shape).filter(
-      (field) => !(field in change.fields),
-    );
-    const onlyDeletes = change.fields.deleted === true && Object.keys(change.fields).length === 1;
+    const { fields, defaults } = RECORD_TYPES[type];
+    const missing = Object.keys(fields.shape).filter((field) => !(field in change.fields) && !(field in defaults));
+    const onlyDeletes = Boolean(change.fields.deleted) && Object.keys(change.fields).length === 1;
     if (onlyDeletes) return { type: 'nothing-to-do' };
     if (missing.length > 0) return { type: 'incomplete', missing };
   }

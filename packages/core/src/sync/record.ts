@@ -3,7 +3,6 @@ import {
   type FieldsOf,
   type RecordType,
   type Shortcut,
-  type ShortcutSet,
 } from '../model';
 import { readClock, type Clock } from './clock';
 
@@ -33,11 +32,17 @@ export function recordKey(record: { type: string; id: string }): string {
   return `${record.type}:${record.id}`;
 }
 
+/** Whether what was written in a record is to be gone everywhere; no edit made meanwhile outlives that. */
+export function isErased(record: StoredRecord): boolean {
+  return record.fields.deleted?.some(({ value }) => value === 'erased') ?? false;
+}
+
 /**
- * Whether a record is deleted: some delete had seen every version of what a person wrote in it,
+ * Whether a record is deleted: erased, or some delete had seen every version of what a person wrote in it,
  * and it was not brought back later.
  */
 export function isDeleted(record: StoredRecord): boolean {
+  if (isErased(record)) return true;
   const versions = record.fields.deleted ?? [];
   if (versions[0]?.value !== true) return false;
   const written = RECORD_TYPES[record.type].guarded.flatMap((field) =>
@@ -61,8 +66,12 @@ export function changedAt(record: StoredRecord): number {
 export function currentFields<T extends RecordType>(
   record: StoredRecord & { type: T },
 ): FieldsOf[T] {
-  const names = Object.keys(RECORD_TYPES[record.type].fields.shape);
-  return Object.fromEntries(names.map((name) => [name, record.fields[name]?.[0]?.value])) as never;
+  const { fields, defaults } = RECORD_TYPES[record.type];
+  const valueOf = (name: string): unknown => {
+    const shown = record.fields[name]?.[0];
+    return shown ? shown.value : (defaults as Record<string, unknown>)[name];
+  };
+  return Object.fromEntries(Object.keys(fields.shape).map((name) => [name, valueOf(name)])) as never;
 }
 
 /** The other versions of a field: what devices wrote beside the one shown. Equal values are none. */
@@ -77,11 +86,10 @@ export function otherVersions(record: StoredRecord, field: string): Version[] {
 }
 
 export function asShortcut(record: StoredRecord): Shortcut {
-  const fields = currentFields(record as StoredRecord & { type: 'shortcut' });
-  return { id: record.id, changed: changedAt(record), ...fields };
+  return { ...asRead<'shortcut'>(record), private: false };
 }
 
-export function asSet(record: StoredRecord): ShortcutSet {
-  const fields = currentFields(record as StoredRecord & { type: 'set' });
-  return { id: record.id, changed: changedAt(record), ...fields };
+/** A record as screens read it: the value each field shows, its id, and when it last changed. */
+export function asRead<T extends RecordType>(record: StoredRecord): FieldsOf[T] & { id: string; changed: number } {
+  return { id: record.id, changed: changedAt(record), ...currentFields(record as StoredRecord & { type: T }) };
 }

@@ -8,7 +8,10 @@ import {
   changedAt,
   ClockSchema,
   draftChange,
+  eraseChange,
+  eraseRecord,
   isDeleted,
+  isErased,
   laterClock,
   makeClock,
   nextClock,
@@ -246,5 +249,41 @@ describe('the schema of a change', () => {
   ])('refuses %s and points at it', (_name, change, path) => {
     const paths = ChangeSchema.safeParse(change).error?.issues.map((issue) => issue.path.join('.'));
     expect(paths).toContain(path);
+  });
+});
+
+describe('a field that came to the model later', () => {
+  test('has its default in a record that was made without it', () => {
+    expect(asShortcut(made).rules).toEqual({});
+    const asked = apply(made, write(made, { rules: { fires: 'offer' } }, 2_000));
+    expect(asShortcut(asked).rules).toEqual({ fires: 'offer' });
+  });
+});
+
+describe('what is erased', () => {
+  const erasing = write(made, { deleted: 'erased' }, 2_000);
+
+  test('is deleted whatever was written meanwhile, in either order', () => {
+    const edit = write(made, { content: { ...whole.content, expansion: 'GB82' } }, 3_000, COMPUTER);
+    for (const record of [apply(made, erasing, edit), apply(made, edit, erasing)]) {
+      expect(isErased(record)).toBe(true);
+      expect(isDeleted(record)).toBe(true);
+    }
+  });
+
+  test('leaves nothing of what a person wrote, in the record or in a change', () => {
+    const edit = write(made, { content: { ...whole.content, expansion: 'GB82 WEST' }, kind: 'contact' }, 3_000, COMPUTER);
+    const erased = JSON.stringify(eraseRecord(apply(made, erasing, edit)));
+    for (const written of ['GB82 WEST', 'Workshop', ';w"']) expect(erased).not.toContain(written);
+    expect(JSON.stringify(eraseChange(edit))).not.toContain('GB82');
+    expect(ChangeSchema.safeParse(eraseChange(edit)).success).toBe(true);
+  });
+
+  test('comes back whole when that is taken back', () => {
+    const record = eraseRecord(apply(made, erasing));
+    const back = apply(record, write(record, { deleted: false, ...whole }, 4_000));
+    expect(isDeleted(back)).toBe(false);
+    expect(asShortcut(back)).toMatchObject(whole);
+    expect(otherVersions(back, 'content')).toEqual([]);
   });
 });

@@ -1,16 +1,16 @@
 import { useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { ChoiceSheet, type ChoiceOption } from '@/look/ChoiceSheet';
 import { STRONG } from '@/look/fonts';
 import { Icon } from '@/look/icons';
-import { Sheet } from '@/look/Sheet';
 import { usePalette } from '@/look/useLook';
 
 interface ChoiceProps<T> {
   label: string;
   value: T;
-  choices: readonly { value: T; label: string }[];
+  choices: readonly ChoiceOption<T>[];
   onChange: (value: T) => void;
 }
 
@@ -36,32 +36,7 @@ export function Choice<T extends string | null>({ label, value, choices, onChang
         </Text>
         <Icon name="chevron-down" size={18} color={palette.inkSoft} />
       </Pressable>
-      <Sheet title={label} isOpen={isOpen} onClose={() => setOpen(false)}>
-        <ScrollView role="radiogroup" aria-label={label}>
-          {choices.map((choice) => {
-            const isChosen = choice.value === value;
-            return (
-              <Pressable
-                key={choice.label}
-                role="radio"
-                aria-checked={isChosen}
-                onPress={() => {
-                  setOpen(false);
-                  onChange(choice.value);
-                }}
-                style={styles.option}
-              >
-                <View style={styles.tick}>
-                  {isChosen && <Icon name="check" size={20} color={palette.ink} />}
-                </View>
-                <Text variant="bodyLarge" style={isChosen && STRONG}>
-                  {choice.label}
-                </Text>
-              </Pressable>
-            );
-          })}
-        </ScrollView>
-      </Sheet>
+      <ChoiceSheet title={label} value={value} choices={choices} isOpen={isOpen} onClose={() => setOpen(false)} onChange={onChange} />
     </View>
   );
 }
@@ -79,6 +54,4 @@ const styles = StyleSheet.create({
     borderRadius: 6,
   },
   chosen: { flex: 1, fontSize: 16 },
-  option: { flexDirection: 'row', alignItems: 'center', minHeight: 48, paddingHorizontal: 20 },
-  tick: { width: 32 },
 });

@@ -1,11 +1,15 @@
 import { KINDS, trimCode, type Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
 import { CopyButton } from '@/features/shortcuts/CopyButton';
+import { MASK } from '@/features/shortcuts/mask';
 import { CodePlate } from '@/look/CodePlate';
+import { STRONG } from '@/look/fonts';
+import { Icon } from '@/look/icons';
 import { LatchButton } from '@/look/LatchButton';
 import { useIsWide, usePalette } from '@/look/useLook';
 
@@ -16,6 +20,19 @@ import { useEditor } from './useEditor';
 import { useVerdict } from './useVerdict';
 import { Verdict } from './Verdict';
 
+const WAYS = [
+  { value: null, label: 'as usual' },
+  { value: 'delimiter', label: 'after a space or mark' },
+  { value: 'instant', label: 'at once' },
+  { value: 'offer', label: 'only when taken' },
+] as const;
+
+const EDGES = [
+  { value: null, label: 'as usual' },
+  { value: 'word', label: 'at the start of a word' },
+  { value: 'anywhere', label: 'anywhere' },
+] as const;
+
 /** First what you want, then what you type for it; kind and set; save at the foot. */
 export function EditorForm({ saved }: { saved: Shortcut | null }) {
   const palette = usePalette();
@@ -24,14 +41,22 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
   const editor = useEditor(saved);
   const { control, formState, setValue } = editor.form;
   const { errors } = formState;
-  const [code, expansion, kind, setId] = useWatch({ control, name: ['code', 'expansion', 'kind', 'setId'] });
+  const [code, expansion, kind, setId, fires, edge, isPrivate] = useWatch({
+    control,
+    name: ['code', 'expansion', 'kind', 'setId', 'fires', 'edge', 'isPrivate'],
+  });
   const verdict = useVerdict({
     id: saved?.id ?? null,
     code,
     expansion,
     kind,
     setId: setId === NEW_SET ? null : setId,
+    fires,
+    edge,
+    isPrivate,
   });
+  const [isShown, setShown] = useState(!saved?.private);
+  const keepPrivate = (value: boolean) => setValue('isPrivate', value, { shouldDirty: true });
   const setChoices = [
     { value: null, label: 'None' },
     ...editor.sets.map(({ id, name }) => ({ value: id, label: name })),
@@ -56,6 +81,20 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
       </View>
 
       <ScrollView style={styles.scroll} contentContainerStyle={styles.fields}>
+        {!isShown && (
+          <View style={styles.hidden}>
+            <Text variant="labelLarge" style={STRONG}>
+              You get
+            </Text>
+            <View style={styles.plate}>
+              <Text variant="bodyLarge">{MASK}</Text>
+              <Button mode="outlined" onPress={() => setShown(true)} contentStyle={styles.tall}>
+                Show it
+              </Button>
+            </View>
+          </View>
+        )}
+        {isShown && (
         <Controller
           control={control}
           name="expansion"
@@ -80,6 +119,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
             />
           )}
         />
+        )}
         {editor.note && (
           <FieldNote text={`${capitalise(editor.note)}.`} action="Put back" onPress={editor.putBack} />
         )}
@@ -120,6 +160,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
           <Verdict
             code={trimCode(code)}
             verdict={verdict}
+            onKeepPrivate={isPrivate ? null : () => keepPrivate(true)}
             onTake={(free) => setValue('code', free, { shouldDirty: true, shouldValidate: formState.isSubmitted })}
           />
         )}
@@ -156,6 +197,31 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
             )}
           />
         )}
+        <View style={styles.choices}>
+          <Choice
+            label="Fires"
+            value={fires}
+            choices={WAYS}
+            onChange={(value) => setValue('fires', value, { shouldDirty: true })}
+          />
+          <Choice
+            label="May stand"
+            value={edge}
+            choices={EDGES}
+            onChange={(value) => setValue('edge', value, { shouldDirty: true })}
+          />
+        </View>
+        <Pressable role="checkbox" aria-checked={isPrivate} onPress={() => keepPrivate(!isPrivate)} style={styles.private}>
+          <View style={[styles.box, { borderColor: palette.ink }]}>
+            {isPrivate && <Icon name="check" size={18} color={palette.ink} />}
+          </View>
+          <View style={styles.title}>
+            <Text variant="bodyLarge">Only on this device</Text>
+            <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+              Hidden on the screen. What the server and your other devices hold of it is erased.
+            </Text>
+          </View>
+        </Pressable>
       </ScrollView>
 
       <View style={[styles.foot, { borderColor: palette.line }]}>
@@ -192,5 +258,8 @@ const styles = StyleSheet.create({
   choices: { flexDirection: 'row', gap: 12, paddingTop: 8 },
   foot: { flexDirection: 'row', alignItems: 'center', padding: 10, borderTopWidth: 1 },
   tall: { minHeight: 48 },
+  hidden: { gap: 4, paddingTop: 6 },
+  private: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 56, paddingTop: 8 },
+  box: { width: 24, height: 24, borderWidth: 1.5, borderRadius: 4, alignItems: 'center', justifyContent: 'center' },
   push: { flex: 1 },
 });

@@ -1,6 +1,6 @@
 import type { Finding } from '@yellow-latch/core/clash/finding';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 
 import type { Verdict as Judged } from '@/audit/client';
 import { SEVERITY_WORDS, tellFinding } from '@/audit/sentences';
@@ -19,14 +19,16 @@ interface VerdictProps {
   verdict: Judged | null;
   /** A proposed code is taken. */
   onTake: (code: string) => void;
+  /** Keeps the shortcut on this device alone; null: it is already. */
+  onKeepPrivate: (() => void) | null;
 }
 
 /** The worst that is to be said about a code, in one sentence beside its glyph, and codes to take instead. */
-export function Verdict({ code, verdict, onTake }: VerdictProps) {
-  return <View style={styles.block}>{verdict && <Judgement code={code} verdict={verdict} onTake={onTake} />}</View>;
+export function Verdict({ verdict, ...rest }: VerdictProps) {
+  return <View style={styles.block}>{verdict && <Judgement verdict={verdict} {...rest} />}</View>;
 }
 
-function Judgement({ code, verdict: { findings, proposals }, onTake }: VerdictProps & { verdict: Judged }) {
+function Judgement({ code, verdict: { findings, proposals }, onTake, onKeepPrivate }: VerdictProps & { verdict: Judged }) {
   const palette = usePalette();
   const { shortcuts } = useList();
   const codeOf = (id: string) => shortcuts.find((shortcut) => shortcut.id === id)?.code ?? 'another code';
@@ -48,6 +50,11 @@ function Judgement({ code, verdict: { findings, proposals }, onTake }: VerdictPr
           </Text>
         </View>
       </View>
+      {onKeepPrivate && findings.some(({ type }) => type === 'secret') && (
+        <Button icon="lock" mode="outlined" onPress={onKeepPrivate} style={styles.private} contentStyle={styles.tall}>
+          Keep it on this device only
+        </Button>
+      )}
       {proposals.length > 0 && (
         <View style={styles.proposals}>
           <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
@@ -76,5 +83,7 @@ const styles = StyleSheet.create({
   words: { flex: 1 },
   name: { ...STRONG },
   proposals: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 12 },
+  private: { alignSelf: 'flex-start', borderRadius: 6 },
+  tall: { minHeight: 48 },
   proposal: { minHeight: 48, minWidth: 48, justifyContent: 'center' },
 });

@@ -9,6 +9,8 @@ const taken: Shortcut = {
   content: { expansion: 'Corrie & Vale\nUnit 3', template: false, format: 'plain' },
   kind: 'address',
   setId: null,
+  rules: {},
+  private: false,
   changed: 0,
 };
 const twin: Shortcut = { ...taken, id: 'twin', code: ';WS' };

@@ -8,6 +8,7 @@ import {
   takenBy,
   trimCode,
   withUnixNewlines,
+  type AskedRules,
   type Kind,
   type Shortcut,
 } from '@yellow-latch/core/model';
@@ -25,6 +26,11 @@ export interface FormValues {
   setId: string | null;
   /** The name of the set that saving makes, where `setId` is NEW_SET. */
   newSet: string;
+  /** How it fires and where it may stand, if it asks for that itself. */
+  fires: NonNullable<AskedRules['fires']> | null;
+  edge: NonNullable<AskedRules['edge']> | null;
+  /** Whether it stays on this device. */
+  isPrivate: boolean;
   /** Whether blanks and newlines at the end were put back, and so are meant. */
   keepsEnd: boolean;
 }
@@ -36,12 +42,21 @@ export function formValuesOf(shortcut: Shortcut | null): FormValues {
     kind: shortcut?.kind ?? 'message',
     setId: shortcut?.setId ?? null,
     newSet: '',
+    fires: shortcut?.rules.fires ?? null,
+    edge: shortcut?.rules.edge ?? null,
+    isPrivate: shortcut?.private ?? false,
     keepsEnd: false,
   };
 }
 
 export function newFormValues(expansion = ''): FormValues {
   return { ...formValuesOf(null), expansion, kind: guessKind(expansion) };
+}
+
+/** The rules that the form asks for, with what else the shortcut asked for before. */
+export function rulesOf({ fires, edge }: Pick<FormValues, 'fires' | 'edge'>, saved: AskedRules = {}): AskedRules {
+  const { fires: _fires, edge: _edge, ...rest } = saved;
+  return { ...rest, ...(fires ? { fires } : {}), ...(edge ? { edge } : {}) };
 }
 
 /** What is kept of the form: line breaks as LF, no white space around the code. */

@@ -1,5 +1,4 @@
-import { cleanEnd, guessKind, withUnixNewlines, type Shortcut } from '@yellow-latch/core/model';
-import type { FieldChanges } from '@yellow-latch/core/sync';
+import { cleanEnd, guessKind, withUnixNewlines, type Shortcut, type ShortcutFields } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { generateKeyBetween } from 'fractional-indexing';
 import { useEffect, useRef, useState } from 'react';
@@ -9,10 +8,12 @@ import { v7 as uuid } from 'uuid';
 import { useNotice } from '@/frame/Notices';
 import { useOnLeaving } from '@/look/useLatest';
 import { useIsWide } from '@/look/useLook';
+import { deleting, makingPrivate, sharing } from '@/replica/doing';
 import type { Write } from '@/replica/replica';
 import { useList, useOpened, useWrite } from '@/replica/ReplicaProvider';
+import { useDo } from '@/replica/useDo';
 
-import { formValuesOf, makeResolver, NEW_SET, newFormValues, tidy, type FormValues } from './form';
+import { formValuesOf, makeResolver, NEW_SET, newFormValues, rulesOf, tidy, type FormValues } from './form';
 import { takeIncoming } from './incoming';
 import { tellCleaned } from './words';
 
@@ -24,6 +25,7 @@ export function useEditor(saved: Shortcut | null) {
   const { shortcuts, sets } = useList();
   const { replica } = useOpened();
   const write = useWrite();
+  const doIt = useDo();
   const notify = useNotice();
   const router = useRouter();
   const isWide = useIsWide();
@@ -124,15 +126,19 @@ export function useEditor(saved: Shortcut | null) {
       writes.push({ type: 'set', id: setId, fields: { name: values.newSet, icon: 'folder', order } });
     }
     const fields = changedFields({ ...values, setId }, saved);
-    if (Object.keys(fields).length > 0) {
-      writes.push({ type: 'shortcut', id: saved?.id, fields, seen: seen.current });
+    const { isPrivate } = values;
+    const isMoved = saved !== null && saved.private !== isPrivate;
+    if (isMoved) {
+      writes.push(...(isPrivate ? makingPrivate(saved, fields) : sharing(saved, fields)).writes);
+    } else if (Object.keys(fields).length > 0) {
+      writes.push({ type: 'shortcut', id: saved?.id, fields, seen: seen.current, isPrivate });
     }
     const ids = writes.length > 0 ? await write(...writes) : [];
-    const id = saved?.id ?? ids.at(-1)!;
+    const id = saved && !isMoved ? saved.id : ids.at(-1)!;
     isDone.current = true;
     reset({ ...values, setId });
     if (!isWide) router.navigate('/');
-    else if (!saved) router.replace({ pathname: '/shortcut/[id]', params: { id } });
+    else if (id !== saved?.id) router.replace({ pathname: '/shortcut/[id]', params: { id } });
     notify({
       text: note ? `${values.code} is saved; ${note}.` : `${values.code} is saved and works now.`,
       action: { label: 'Try it', onPress: () => router.navigate('/write') },
@@ -141,16 +147,9 @@ export function useEditor(saved: Shortcut | null) {
 
   const remove = async () => {
     if (!saved) return;
-    await write({ type: 'shortcut', id: saved.id, fields: { deleted: true } });
     isDone.current = true;
+    await doIt(deleting([saved]), `${saved.code} is deleted.`);
     router.navigate('/');
-    notify({
-      text: `${saved.code} is deleted.`,
-      action: {
-        label: 'Undo',
-        onPress: () => void write({ type: 'shortcut', id: saved.id, fields: { deleted: false } }),
-      },
-    });
   };
 
   return {
@@ -172,14 +171,16 @@ export function useEditor(saved: Shortcut | null) {
 }
 
 /** Only what differs from what is saved is written, so that devices do not undo each other. */
-function changedFields(values: FormValues, saved: Shortcut | null): FieldChanges<'shortcut'> {
+function changedFields(values: FormValues, saved: Shortcut | null): Partial<ShortcutFields> {
   const { code, expansion, kind, setId } = values;
-  const fields: FieldChanges<'shortcut'> = {};
+  const fields: Partial<ShortcutFields> = {};
   if (code !== saved?.code) fields.code = code;
   if (expansion !== saved?.content.expansion) {
     fields.content = { template: false, format: 'plain', ...saved?.content, expansion };
   }
   if (kind !== saved?.kind) fields.kind = kind;
   if (!saved || setId !== saved.setId) fields.setId = setId;
+  const isAsked = values.fires !== (saved?.rules.fires ?? null) || values.edge !== (saved?.rules.edge ?? null);
+  if (!saved || isAsked) fields.rules = rulesOf(values, saved?.rules);
   return fields;
 }

@@ -1,10 +1,11 @@
-import { checkCode, trimCode, type Kind } from '@yellow-latch/core/model';
+import { checkCode, trimCode, type AskedRules, type Kind } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 
-import { AuditClient, type Verdict } from '@/audit/client';
-import { useList } from '@/replica/ReplicaProvider';
+import { useAudit } from '@/audit/AuditProvider';
+import type { Verdict } from '@/audit/client';
 
-const client = new AuditClient();
+import { rulesOf } from './form';
+
 /** A shortcut that is not saved yet is the youngest of all. */
 const NEW_ID = '~new';
 /** How long the code must rest before it is judged, in ms. */
@@ -16,11 +17,15 @@ interface Draft {
   readonly expansion: string;
   readonly kind: Kind;
   readonly setId: string | null;
+  readonly fires: AskedRules['fires'] | null;
+  readonly edge: AskedRules['edge'] | null;
+  readonly isPrivate: boolean;
 }
 
 /** The verdict on a shortcut as it stands in the form; null: not judged (yet). */
-export function useVerdict({ id, code, expansion, kind, setId }: Draft): Verdict | null {
-  const { shortcuts, sets } = useList();
+export function useVerdict({ id, code, expansion, kind, setId, fires, edge, isPrivate }: Draft): Verdict | null {
+  const { client, state } = useAudit();
+  const version = state.result?.version;
   const [judged, setJudged] = useState<{ code: string; verdict: Verdict } | null>(null);
   const trimmed = trimCode(code);
   const isCode = checkCode(trimmed) === null;
@@ -34,8 +39,10 @@ export function useVerdict({ id, code, expansion, kind, setId }: Draft): Verdict
         content: { expansion: expansion || ' ', template: false, format: 'plain' as const },
         kind,
         setId,
+        rules: rulesOf({ fires: fires ?? null, edge: edge ?? null }),
+        private: isPrivate,
       };
-      void client.verdict({ shortcuts, sets }, draft).then((verdict) => {
+      void client.verdict(draft).then((verdict) => {
         if (!isOver) setJudged(verdict && { code: trimmed, verdict });
       });
     }, REST);
@@ -43,6 +50,6 @@ export function useVerdict({ id, code, expansion, kind, setId }: Draft): Verdict
       isOver = true;
       clearTimeout(timer);
     };
-  }, [shortcuts, sets, id, isCode, trimmed, expansion, kind, setId]);
+  }, [client, version, id, isCode, trimmed, expansion, kind, setId, fires, edge, isPrivate]);
   return isCode && judged?.code === trimmed ? judged.verdict : null;
 }

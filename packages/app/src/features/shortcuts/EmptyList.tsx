@@ -36,7 +36,7 @@ export function EmptyList() {
 export function NothingFound({ query, onClear }: { query: string; onClear: () => void }) {
   return (
     <View style={styles.page}>
-      <Text variant="bodyLarge">No code and no text holds “{query}”.</Text>
+      <Text variant="bodyLarge">{query === '' ? 'No shortcut has this verdict.' : `No code and no text holds “${query}”.`}</Text>
       <Button mode="outlined" onPress={onClear} style={styles.button}>
         Show all
       </Button>

@@ -1,14 +1,18 @@
+import type { Severity } from '@yellow-latch/core/clash/finding';
 import { useGlobalSearchParams } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { useAudit } from '@/audit/AuditProvider';
+import { Lead } from '@/features/check/Lead';
+import { SeverityFilter } from '@/features/check/SeverityFilter';
 import { SyncLine } from '@/frame/SyncLine';
 import { useList } from '@/replica/ReplicaProvider';
 
 import { EmptyList, NothingFound } from './EmptyList';
 import { makeFinder } from './find';
-import { groupBySet, type ListItem } from './groups';
+import { countShortcuts, groupBySet, type ListItem } from './groups';
 import { NewBar } from './NewBar';
 import { SearchField } from './SearchField';
 import { SetHeading } from './SetHeading';
@@ -20,10 +24,20 @@ export function ListPane() {
   const [query, setQuery] = useState('');
   const settledQuery = useDeferredValue(query);
   const finder = useMemo(() => makeFinder(list), [list]);
-  const items = useMemo(
-    () => groupBySet(list, finder.find(settledQuery)),
-    [list, finder, settledQuery],
-  );
+  const { state, findings } = useAudit();
+  const [severity, setSeverity] = useState<Severity | null>(null);
+  const counts = useMemo(() => countShortcuts(findings.worst), [findings]);
+  const items = useMemo(() => {
+    const found = finder.find(settledQuery);
+    if (severity === null) return groupBySet(list, found);
+    const ofVerdict = [...findings.worst].flatMap(([id, worst]) => (worst === severity ? [id] : []));
+    return groupBySet(list, new Set(found ? ofVerdict.filter((id) => found.has(id)) : ofVerdict));
+  }, [list, finder, settledQuery, severity, findings]);
+  const isJudged = state.result !== null;
+  const showAll = () => {
+    setQuery('');
+    setSeverity(null);
+  };
   const { id: openId } = useGlobalSearchParams<{ id?: string }>();
   const isEmpty = list.shortcuts.length === 0;
   return (
@@ -36,12 +50,15 @@ export function ListPane() {
           <SyncLine />
         </View>
         {!isEmpty && <SearchField value={query} onChange={setQuery} />}
+        {!isEmpty && isJudged && findings.worst.size > 0 && (
+          <SeverityFilter counts={counts} value={severity} onChange={setSeverity} />
+        )}
       </View>
       <View style={styles.list}>
         {isEmpty ? (
           <EmptyList />
         ) : items.length === 0 ? (
-          <NothingFound query={query} onClear={() => setQuery('')} />
+          <NothingFound query={query} onClear={showAll} />
         ) : (
           <FlatList<ListItem>
             data={items}
@@ -49,12 +66,17 @@ export function ListPane() {
             initialNumToRender={16}
             windowSize={9}
             keyboardShouldPersistTaps="handled"
-            extraData={openId}
+            extraData={[openId, findings]}
+            ListHeaderComponent={<Lead />}
             renderItem={({ item }) =>
               item.type === 'set' ? (
                 <SetHeading set={item.set} count={item.count} />
               ) : (
-                <ShortcutRow shortcut={item.shortcut} isOpen={item.shortcut.id === openId} />
+                <ShortcutRow
+                  shortcut={item.shortcut}
+                  isOpen={item.shortcut.id === openId}
+                  verdict={isJudged ? (findings.worst.get(item.shortcut.id) ?? 'safe') : null}
+                />
               )
             }
           />

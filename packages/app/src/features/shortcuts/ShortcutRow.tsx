@@ -1,14 +1,18 @@
+import type { Severity } from '@yellow-latch/core/clash/finding';
 import { countClusters, type Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { SEVERITY_WORDS } from '@/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
+import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
 
 import { CopyButton } from './CopyButton';
+import { MASK } from './mask';
 
 /** Codes longer than this, in clusters, stand above their expansion instead of beside it. */
 const LONGEST_BESIDE = 9;
@@ -16,23 +20,28 @@ const LONGEST_BESIDE = 9;
 interface ShortcutRowProps {
   shortcut: Shortcut;
   isOpen: boolean;
+  /** Null: not judged yet. */
+  verdict: Severity | 'safe' | null;
 }
 
 /** A pair of the list: what you type, what you get; one tap opens it, one on the right copies it. */
-export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen }: ShortcutRowProps) {
+export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict }: ShortcutRowProps) {
   const palette = usePalette();
   const router = useRouter();
   const { id, code, content, kind } = shortcut;
+  const shown = shortcut.private ? `${MASK}, only on this device` : content.expansion;
   const isLong = countClusters(code) > LONGEST_BESIDE;
   return (
     <View style={[styles.row, isOpen && { backgroundColor: palette.surface }]}>
       <Pressable
         role="link"
-        aria-label={`${code}: ${content.expansion.slice(0, 200)}`}
+        aria-label={`${code}: ${shown.slice(0, 200)}${verdict ? `. ${SEVERITY_WORDS[verdict]}` : ''}`}
         aria-current={isOpen ? 'true' : undefined}
         onPress={() => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
-        style={[styles.pair, isLong && styles.stacked]}
+        style={styles.link}
       >
+        <View style={styles.glyph}>{verdict && <LatchGlyph verdict={verdict} size={20} />}</View>
+        <View style={[styles.pair, isLong && styles.stacked]}>
         <View style={isLong ? null : styles.code}>
           <CodePlate code={code} />
         </View>
@@ -41,8 +50,9 @@ export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen }: Short
           numberOfLines={2}
           style={[styles.expansion, kind === 'symbol' && styles.symbol]}
         >
-          {content.expansion.trim().replace(/\s*\n\s*/g, ' ↵ ')}
+          {shown.trim().replace(/\s*\n\s*/g, ' ↵ ')}
         </Text>
+        </View>
       </Pressable>
       <CopyButton text={content.expansion} label={`Copy what ${code} gives`} />
     </View>
@@ -51,17 +61,19 @@ export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen }: Short
 
 const styles = StyleSheet.create({
   symbol: { fontSize: 21, lineHeight: 26 },
-  row: { flexDirection: 'row', alignItems: 'center', paddingLeft: 16, paddingRight: 6 },
+  row: { flexDirection: 'row', alignItems: 'center', paddingLeft: 10, paddingRight: 4 },
+  link: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: 8, minWidth: 0 },
+  glyph: { width: 20 },
   pair: {
     flex: 1,
     flexDirection: 'row',
     alignItems: 'center',
-    gap: 12,
+    gap: 10,
     minHeight: 56,
     paddingVertical: 6,
     minWidth: 0,
   },
   stacked: { flexDirection: 'column', alignItems: 'stretch', gap: 4 },
-  code: { minWidth: 92 },
+  code: { minWidth: 86 },
   expansion: { flex: 1, fontSize: 15, lineHeight: 20, ...webStyle({ overflowWrap: 'anywhere' }) },
 });

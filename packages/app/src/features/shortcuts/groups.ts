@@ -1,3 +1,4 @@
+import type { Severity } from '@yellow-latch/core/clash/finding';
 import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
 
 import type { ListView } from '@/replica/replica';
@@ -26,4 +27,11 @@ export function groupBySet({ shortcuts, sets }: ListView, found: Set<string> | n
     for (const shortcut of members) items.push({ type: 'shortcut', key: shortcut.id, shortcut });
   }
   return items;
+}
+
+/** How many shortcuts have each verdict as their worst. */
+export function countShortcuts(worst: ReadonlyMap<string, Severity>): Record<Severity, number> {
+  const counts = { breaks: 0, risky: 0, note: 0 };
+  for (const severity of worst.values()) counts[severity] += 1;
+  return counts;
 }

@@ -5,12 +5,15 @@ import { groupBySet } from './groups';
 
 function shortcut(code: string, expansion: string, setId: string | null = null): Shortcut {
   const content = { expansion, template: false, format: 'plain' as const };
-  return { id: code, code, content, kind: 'message', setId, changed: 0 };
+  return { id: code, code, content, kind: 'message', setId, rules: {}, private: false, changed: 0 };
 }
 
 const set = (id: string, name: string) => ({ id, name, icon: 'folder', order: id, changed: 0 });
 
 const view = {
+  left: [],
+  languages: ['en'],
+  devices: ['app'],
   sets: [set('a', 'Visits'), set('b', 'Signs')],
   shortcuts: [
     shortcut(';hum', 'Pianos like a steady relative humidity.', 'a'),

@@ -1,6 +1,6 @@
 import type { Finding } from '@yellow-latch/core/clash/finding';
 
-import { tellFinding } from './sentences';
+import { tellFinding } from '.';
 
 const told = (finding: Partial<Finding> & Pick<Finding, 'type'>, code = 'so') =>
   tellFinding(

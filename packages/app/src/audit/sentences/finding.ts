@@ -1,7 +1,6 @@
-/** Findings in words: the one place where they are made. */
-import type { Finding, Misfires, Severity } from '@yellow-latch/core/clash/finding';
-import { weeksUntil } from '@yellow-latch/core/clash/vocabulary';
-import type { ProfileId } from '@yellow-latch/core/fit';
+import type { Finding, FindingType, Severity } from '@yellow-latch/core/clash/finding';
+
+import { capitalise, deviceNames, tellMisfires } from './words';
 
 /** What a finding says at a glance. `codeOf` gives the code of a shortcut by its id. */
 export function tellFinding(finding: Finding, code: string, codeOf: (id: string) => string): string {
@@ -49,37 +48,11 @@ export function tellFinding(finding: Finding, code: string, codeOf: (id: string)
   }
 }
 
-/** In 10,000 words, and once in how many weeks. */
-function tellMisfires({ perTenThousand, band }: Misfires): string {
-  const often = `about ${tellNumber(perTenThousand)} ${perTenThousand >= 0.95 && perTenThousand < 1.05 ? 'misfire' : 'misfires'} in 10,000 words`;
-  if (perTenThousand >= 1) return often;
-  const from = weeksUntil(perTenThousand * band.high);
-  const to = weeksUntil(perTenThousand * band.low);
-  return `${often}, once in ${tellNumber(Math.max(1, from))} to ${tellNumber(Math.max(2, to))} weeks`;
-}
-
-function tellNumber(value: number): string {
-  return Number(value.toPrecision(2)).toLocaleString('en');
-}
-
 function onDevices({ devices }: Finding): string {
   return devices.length === 0 ? '' : ` on ${deviceNames(devices)}`;
 }
 
-function deviceNames(ids: readonly string[]): string {
-  const names = ids.map((id) => SHORT_NAMES[id as ProfileId] ?? id);
-  return names.length < 3 ? names.join(' and ') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
-}
-
-const SHORT_NAMES: Record<ProfileId, string> = {
-  app: 'this app',
-  'phone-list': 'the phone',
-  'tablet-list': 'the tablet',
-  'computer-list': 'the computer',
-  'keyboard-with-offers': 'the keyboard with offers',
-};
-
-const TRAPS = {
+export const TRAPS = {
   'sentence capital': 'a capital at the start of a sentence keeps it from firing',
   'smart quotes': 'its quotes are changed before it is complete',
   'smart dashes': 'its dashes are changed before it is complete',
@@ -91,7 +64,7 @@ const TRAPS = {
   'no delimiter': 'nothing ends a code there',
 } as const;
 
-const FAULTS = {
+export const FAULTS = {
   'blank at the end': 'The text ends in a blank',
   'double space': 'The text has two spaces in a row',
   'link that does not parse': 'The link leads nowhere as it stands',
@@ -100,7 +73,7 @@ const FAULTS = {
   'same expansion': 'Another code gives the same text',
 } as const;
 
-const SECRETS = {
+export const SECRETS = {
   card: 'a card number',
   account: 'an account number',
   'private-key': 'a private key',
@@ -116,6 +89,22 @@ export const SEVERITY_WORDS: Record<Severity | 'safe', string> = {
   breaks: 'Breaks',
 };
 
-function capitalise(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}
+/** What findings of a type are gathered under. */
+export const GROUP_TITLES: Record<FindingType, string> = {
+  'same code': 'One code for two',
+  'look-alike': 'Look-alikes',
+  unreachable: 'Never fires',
+  'broken inside': 'Another code inside',
+  delayed: 'Waits for the next key',
+  word: 'A word of the language',
+  'beginning of words': 'The beginning of words',
+  'inside words': 'Inside words',
+  context: 'In links, prices and the like',
+  'own expansion': 'In your own texts',
+  loop: 'Round in a circle',
+  claimed: 'Taken by programs',
+  'device trap': 'Changed by a device',
+  'near miss': 'One slip apart',
+  'faulty expansion': 'Something in the text',
+  secret: 'Better kept private',
+};

@@ -1,0 +1,80 @@
+import { createContext, use, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+
+import { useList, useOpened } from '@/replica/ReplicaProvider';
+
+import { AuditClient, type AuditResult, type AuditState } from './client';
+import { sortFindings, type Findings } from './findings';
+
+interface Audited {
+  client: AuditClient;
+  state: AuditState;
+  findings: Findings;
+}
+
+const AuditContext = createContext<Audited | null>(null);
+
+const KEPT = 'audit';
+const NONE: AuditResult['findings'] = [];
+/** How long a result must stand before it is kept, in ms. */
+const REST = 1_000;
+
+/** Calls when the page has nothing better to do; gives the way to call it off. */
+function whenIdle(call: () => void): () => void {
+  if (typeof requestIdleCallback === 'function') {
+    const handle = requestIdleCallback(call, { timeout: 3_000 });
+    return () => cancelIdleCallback(handle);
+  }
+  const timer = setTimeout(call, 300);
+  return () => clearTimeout(timer);
+}
+
+/**
+ * Proves the list in the background: at the start what an earlier visit found is taken, if it is of the
+ * list as it stands; else, and after an edit, it is worked out. What is found is kept on this device.
+ */
+export function AuditProvider({ children, makeClient = () => new AuditClient() }: { children: ReactNode; makeClient?: () => AuditClient }) {
+  const list = useList();
+  const { db } = useOpened().replica;
+  const [client] = useState(makeClient);
+  const [hasLooked, setHasLooked] = useState(false);
+  const state = useSyncExternalStore(client.subscribe, () => client.state);
+  const { result } = state;
+
+  useEffect(() => client.follow(list), [client, list]);
+
+  useEffect(() => {
+    let isOver = false;
+    const look = (kept: unknown) => {
+      if (isOver) return;
+      client.take(kept as AuditResult | undefined);
+      setHasLooked(true);
+    };
+    db.get('kept', KEPT).then(look, () => look(undefined));
+    return () => {
+      isOver = true;
+    };
+  }, [client, db]);
+
+  const isEmpty = list.shortcuts.length === 0;
+  useEffect(() => {
+    if (!hasLooked || isEmpty || client.isCurrent) return;
+    return whenIdle(() => client.start());
+  }, [client, hasLooked, isEmpty, list]);
+
+  useEffect(() => {
+    if (!result) return;
+    const timer = setTimeout(() => void db.put('kept', result, KEPT), REST);
+    return () => clearTimeout(timer);
+  }, [db, result]);
+
+  const findings = useMemo(() => sortFindings(result?.findings ?? NONE, list), [result, list]);
+  const audited = useMemo(() => ({ client, state, findings }), [client, state, findings]);
+  return <AuditContext value={audited}>{children}</AuditContext>;
+}
+
+/** The audit of the list: its state, what it found, and the client to ask. */
+export function useAudit(): Audited {
+  const audited = use(AuditContext);
+  if (!audited) throw new Error('outside of AuditProvider');
+  return audited;
+}

@@ -1,0 +1,50 @@
+import type { Brief } from '@yellow-latch/core/clash';
+import { compareSeverity, type Severity } from '@yellow-latch/core/clash/finding';
+import type { LeftFinding } from '@yellow-latch/core/model';
+
+import type { ListView } from '@/replica/replica';
+
+/** A finding that a person left as it is, with the record of it. */
+export interface Left {
+  readonly finding: Brief;
+  readonly left: LeftFinding;
+}
+
+/** What an audit found, apart from what was left as it is. */
+export interface Findings {
+  /** Worst first. */
+  readonly open: readonly Brief[];
+  readonly left: readonly Left[];
+  /** The worst that is open about each shortcut that has something. */
+  readonly worst: ReadonlyMap<string, Severity>;
+  readonly counts: Readonly<Record<Severity, number>>;
+}
+
+/** Sorts what was found of a list; a finding of a shortcut that is gone is none. Linear. */
+export function sortFindings(found: readonly Brief[], { shortcuts, left }: Pick<ListView, 'shortcuts' | 'left'>): Findings {
+  const ids = new Set(shortcuts.map(({ id }) => id));
+  const leftBy = new Map(left.map((one) => [`${one.shortcutId} ${one.finding} ${one.about}`, one]));
+  const open: Brief[] = [];
+  const leftOnes: Left[] = [];
+  const worst = new Map<string, Severity>();
+  const counts = { breaks: 0, risky: 0, note: 0 };
+  for (const finding of found) {
+    const [id] = finding.shortcuts as [string];
+    if (!ids.has(id)) continue;
+    const record = leftBy.get(`${id} ${finding.type} ${finding.about}`);
+    if (record) {
+      leftOnes.push({ finding, left: record });
+      continue;
+    }
+    open.push(finding);
+    counts[finding.severity] += 1;
+    const before = worst.get(id);
+    if (!before || compareSeverity(finding.severity, before) > 0) worst.set(id, finding.severity);
+  }
+  return { open, left: leftOnes, worst, counts };
+}
+
+/** How many there are that one should look at: all that is more than a note. */
+export function urgentCount({ counts }: Findings): number {
+  return counts.breaks + counts.risky;
+}

@@ -1,0 +1,66 @@
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { useAudit } from '@/audit/AuditProvider';
+import { deviceLabel } from '@/audit/sentences';
+import { ChoiceChip } from '@/look/ChoiceChip';
+import { useList } from '@/replica/ReplicaProvider';
+
+import { FigureChart } from './FigureChart';
+import type { Filter } from './groups';
+import { ProvedLine } from './ProvedLine';
+import { SeverityFilter } from './SeverityFilter';
+
+interface CheckHeadProps {
+  filter: Filter;
+  onFilter: (filter: Filter) => void;
+  onOwnText: () => void;
+}
+
+/** What stands above the findings: how the list was proved, its figures, the filters. */
+export function CheckHead({ filter, onFilter, onOwnText }: CheckHeadProps) {
+  const { findings, state } = useAudit();
+  const { sets, devices } = useList();
+  const { result } = state;
+  return (
+    <View style={styles.head}>
+      <View style={styles.titleRow}>
+        <Text variant="headlineSmall" role="heading" aria-level={1}>
+          Check
+        </Text>
+        <Button icon="file-text" mode="outlined" onPress={onOwnText} style={styles.own} contentStyle={styles.ownContent}>
+          Your own text
+        </Button>
+      </View>
+      <ProvedLine />
+      {result && <FigureChart figures={result.figures} />}
+      {result && findings.open.length + findings.left.length > 0 && (
+        <View style={styles.filters}>
+          <SeverityFilter counts={findings.counts} value={filter.severity} onChange={(severity) => onFilter({ ...filter, severity })} />
+          <ChoiceChip
+            label="Device"
+            placeholder="Devices"
+            value={filter.device}
+            choices={[{ value: null, label: 'All devices' }, ...devices.map((id) => ({ value: id, label: deviceLabel(id) }))]}
+            onChange={(device) => onFilter({ ...filter, device })}
+          />
+          <ChoiceChip
+            label="Set"
+            placeholder="Sets"
+            value={filter.setId}
+            choices={[{ value: null, label: 'All sets' }, ...sets.map(({ id, name }) => ({ value: id, label: name }))]}
+            onChange={(setId) => onFilter({ ...filter, setId })}
+          />
+        </View>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  head: { paddingHorizontal: 16, paddingTop: 12, gap: 8 },
+  titleRow: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 16 },
+  own: { borderRadius: 6 },
+  ownContent: { minHeight: 48 },
+  filters: { flexDirection: 'row', gap: 4 },
+});

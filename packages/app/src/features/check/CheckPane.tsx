@@ -1,0 +1,92 @@
+import { useGlobalSearchParams, useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { FlatList, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { useAudit } from '@/audit/AuditProvider';
+import { counted, GROUP_TITLES } from '@/audit/sentences';
+import { STRONG } from '@/look/fonts';
+import { usePalette } from '@/look/useLook';
+import { useList } from '@/replica/ReplicaProvider';
+
+import { AllClear } from './AllClear';
+import { CheckHead } from './CheckHead';
+import { FindingRow } from './FindingRow';
+import { GroupHeading } from './GroupHeading';
+import { groupFindings, NO_FILTER, type CheckItem } from './groups';
+import { typeInPath } from './path';
+import { useCodes } from './useCodes';
+
+/** The list proved: its figure on each device, and what was found, worst first, by type. */
+export function CheckPane() {
+  const { findings, state } = useAudit();
+  const { shortcuts } = useList();
+  const { codeOf } = useCodes();
+  const palette = usePalette();
+  const router = useRouter();
+  const [filter, setFilter] = useState(NO_FILTER);
+  // Groups in another state than the one they begin in.
+  const [toggled, setToggled] = useState<ReadonlySet<string>>(new Set());
+  const items = useMemo(() => groupFindings(findings, shortcuts, filter, toggled), [findings, shortcuts, filter, toggled]);
+  const { id: openId, type: openType } = useGlobalSearchParams<{ id?: string; type?: string }>();
+  const openKey = openId && openType ? `${typeInPath(openType)} ${openId}` : null;
+  const toggle = (key: string) => {
+    const next = new Set(toggled);
+    if (!next.delete(key)) next.add(key);
+    setToggled(next);
+  };
+  const isClear = findings.open.length === 0 && state.result !== null;
+  return (
+    <View style={styles.pane}>
+      <FlatList<CheckItem>
+        data={items}
+        keyExtractor={({ key }) => key}
+        initialNumToRender={12}
+        windowSize={9}
+        extraData={openKey}
+        ListHeaderComponent={
+          <CheckHead filter={filter} onFilter={setFilter} onOwnText={() => router.navigate('/check/own-text')} />
+        }
+        ListEmptyComponent={
+          isClear ? (
+            <AllClear />
+          ) : state.result && filter !== NO_FILTER ? (
+            <Text variant="bodyLarge" style={styles.nothing}>
+              Nothing of this kind. Take a filter off to see the rest.
+            </Text>
+          ) : null
+        }
+        renderItem={({ item }) => {
+          switch (item.type) {
+            case 'group':
+              return (
+                <GroupHeading title={GROUP_TITLES[item.of]} count={item.count} isOpen={item.isOpen} onToggle={() => toggle(item.key)} />
+              );
+            case 'finding':
+              return <FindingRow finding={item.finding} codeOf={codeOf} isOpen={item.key === openKey} />;
+            case 'left-group':
+              return <GroupHeading title="Left as they are" count={item.count} isOpen={item.isOpen} onToggle={() => toggle(item.key)} />;
+            case 'left':
+              return (
+                <FindingRow finding={item.left.finding} codeOf={codeOf} isOpen={false} note={`Left: ${item.left.left.reason}`} />
+              );
+          }
+        }}
+        ListFooterComponent={
+          state.result && state.result.notEstimated.length > 0 ? (
+            <Text variant="bodySmall" style={[styles.nothing, { color: palette.inkSoft }]}>
+              <Text style={STRONG}>Not estimated: </Text>
+              {counted(state.result.notEstimated.length, 'code')} of several words. No list of words tells how often those come; your own
+              text does.
+            </Text>
+          ) : null
+        }
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  pane: { flex: 1, minHeight: 0 },
+  nothing: { padding: 16 },
+});

@@ -1,0 +1,163 @@
+import type { FindingType, Fix, TriedFix } from '@yellow-latch/core/clash';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Button, IconButton, Text } from 'react-native-paper';
+
+import { useAudit } from '@/audit/AuditProvider';
+import { GROUP_TITLES, SEVERITY_WORDS, tellDone, tellFinding } from '@/audit/sentences';
+import { CodePlate } from '@/look/CodePlate';
+import { STRONG } from '@/look/fonts';
+import { LatchButton } from '@/look/LatchButton';
+import { LatchGlyph } from '@/look/LatchGlyph';
+import { useIsWide, usePalette } from '@/look/useLook';
+import { fixing } from '@/replica/doing';
+import { useList } from '@/replica/ReplicaProvider';
+import { useDo } from '@/replica/useDo';
+
+import { Evidence } from './evidence/Evidence';
+import { Fixes } from './Fixes';
+import { Gone } from './Gone';
+import { Leave } from './Leave';
+import { useCodes } from './useCodes';
+import { useFinding } from './useFinding';
+
+interface FindingPageProps {
+  id: string;
+  type: FindingType;
+  /** Whether each part says what it is there for. */
+  isGuided: boolean;
+}
+
+/** A finding: what it is, why it was found, and what would cure it, tried before one decides. */
+export function FindingPage({ id, type, isGuided }: FindingPageProps) {
+  const palette = usePalette();
+  const router = useRouter();
+  const isWide = useIsWide();
+  const { findings } = useAudit();
+  const { shortcuts } = useList();
+  const codes = useCodes();
+  const doIt = useDo();
+  const { finding, fixes, wasRenewed } = useFinding(id, type);
+  const [chosenName, setChosenName] = useState<string | null>(null);
+
+  const brief = findings.open.find((one) => one.shortcuts[0] === id && one.type === type);
+  const left = findings.left.find(({ finding: one }) => one.shortcuts[0] === id && one.type === type);
+  const shown = finding ?? brief ?? left?.finding;
+  const back = () => router.navigate('/check');
+  if (!shown || finding === null) return <Gone isWaiting={finding === undefined} onBack={back} />;
+
+  const chosen = fixes?.find(({ fix }) => nameOf(fix) === chosenName) ?? fixes?.[0];
+  const apply = async ({ fix }: TriedFix) => {
+    const doing = fixing(fix, shortcuts);
+    if (!doing) return;
+    const done = tellDone(fix, codes.shortcutOf);
+    await doIt(doing, done);
+    back();
+  };
+  const code = codes.codeOf(id);
+  return (
+    <View style={styles.page}>
+      <View style={styles.head}>
+        <IconButton
+          icon={isWide ? 'close' : 'arrow-left'}
+          size={22}
+          style={styles.back}
+          accessibilityLabel="Back to the findings"
+          onPress={back}
+        />
+        <Text variant="titleLarge" role="heading" aria-level={1} style={styles.title}>
+          {GROUP_TITLES[type]}
+        </Text>
+      </View>
+      <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
+        <View style={styles.what}>
+          <LatchGlyph verdict={shown.severity} size={36} />
+          <View style={styles.words}>
+            <View style={styles.plate}>
+              <CodePlate code={code} size="large" />
+              <Text variant="titleMedium" style={[styles.severity, { color: shown.severity === 'breaks' ? palette.alarm : palette.ink }]}>
+                {SEVERITY_WORDS[shown.severity]}
+              </Text>
+            </View>
+            <Text variant="bodyLarge">{tellFinding(shown, code, codes.codeOf)}</Text>
+          </View>
+        </View>
+        {wasRenewed && (
+          <Text role="status" variant="bodyMedium" style={{ color: palette.inkSoft }}>
+            The list has changed meanwhile; this was worked out anew.
+          </Text>
+        )}
+        {left && (
+          <Text variant="bodyMedium">
+            <Text style={STRONG}>Left as it is: </Text>
+            {left.left.reason}
+          </Text>
+        )}
+
+        <PartHeading number={isGuided ? 1 : null} title="Why" hint="This is the evidence. Nothing is found without it." />
+        {finding ? <Evidence finding={finding} codes={codes} /> : <Text variant="bodyMedium">Looking it up…</Text>}
+
+        <PartHeading number={isGuided ? 2 : null} title="What would help" hint="Each was tried on your list. Choose one and see what it changes." />
+        <Fixes
+          about={id}
+          fixes={finding ? fixes : undefined}
+          chosen={chosen ?? null}
+          onChoose={(fix) => setChosenName(nameOf(fix))}
+          codes={codes}
+          isGuided={isGuided}
+        />
+        <View style={styles.also}>
+          <Button
+            mode="text"
+            icon="pencil"
+            contentStyle={styles.tall}
+            onPress={() => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
+          >
+            Open {code} itself
+          </Button>
+        </View>
+      </ScrollView>
+      <View style={[styles.foot, { borderColor: palette.line, backgroundColor: palette.ground }]}>
+        <Leave finding={brief ?? null} left={left?.left ?? null} code={code} onDone={back} />
+        <View style={styles.push} />
+        {chosen && <LatchButton label="Do this" icon="check" onPress={() => void apply(chosen)} />}
+      </View>
+    </View>
+  );
+}
+
+/** Tells one fix from the others of a finding, also when they are worked out anew. */
+function nameOf(fix: Fix): string {
+  return JSON.stringify(fix);
+}
+
+function PartHeading({ number, title, hint }: { number: number | null; title: string; hint: string }) {
+  const palette = usePalette();
+  return (
+    <View style={[styles.part, { borderColor: palette.ink }]}>
+      <Text variant="titleMedium" role="heading" aria-level={2} style={STRONG}>
+        {number === null ? title : `${number}. ${title}`}
+      </Text>
+      {number !== null && <Text variant="bodyMedium">{hint}</Text>}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { flex: 1, minHeight: 0 },
+  head: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 4, paddingTop: 6 },
+  back: { width: 48, height: 48, margin: 0 },
+  title: { flex: 1 },
+  scroll: { flex: 1, minHeight: 0 },
+  parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 12, maxWidth: 760 },
+  what: { flexDirection: 'row', gap: 14, alignItems: 'flex-start' },
+  words: { flex: 1, gap: 8 },
+  plate: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 12 },
+  severity: STRONG,
+  part: { borderTopWidth: 1.5, paddingTop: 10, marginTop: 8 },
+  also: { flexDirection: 'row' },
+  foot: { flexDirection: 'row', alignItems: 'center', padding: 10, borderTopWidth: 1 },
+  push: { flex: 1 },
+  tall: { minHeight: 48 },
+});

@@ -1,0 +1,137 @@
+import type { Fix, TriedFix } from '@yellow-latch/core/clash';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { tellFigures, tellFinding, tellFix, tellSideEffects } from '@/audit/sentences';
+import { CodePlate } from '@/look/CodePlate';
+import { STRONG } from '@/look/fonts';
+import { LatchGlyph } from '@/look/LatchGlyph';
+import { usePalette } from '@/look/useLook';
+
+import type { Codes } from './evidence/Evidence';
+
+/** At most so many of what a fix would bring are told in full. */
+const MOST_TOLD = 3;
+
+interface FixesProps {
+  /** The shortcut that the finding is about. */
+  about: string;
+  /** Undefined: still being tried. */
+  fixes: readonly TriedFix[] | undefined;
+  chosen: TriedFix | null;
+  onChoose: (fix: Fix) => void;
+  codes: Codes;
+  isGuided: boolean;
+}
+
+/** What may be done about a finding, one to choose; the chosen one shows what it changes. */
+export function Fixes({ about, fixes, chosen, onChoose, codes, isGuided }: FixesProps) {
+  if (!fixes) {
+    return (
+      <Text role="status" variant="bodyMedium">
+        Trying what helps…
+      </Text>
+    );
+  }
+  if (fixes.length === 0) {
+    return <Text variant="bodyMedium">Nothing that can be done from here would cure it. Open the shortcut, or leave it with a reason.</Text>;
+  }
+  return (
+    <View role="radiogroup" aria-label="What would help" style={styles.all}>
+      {fixes.map((tried) => (
+        <FixChoice
+          key={JSON.stringify(tried.fix)}
+          about={about}
+          tried={tried}
+          isChosen={tried === chosen}
+          onChoose={() => onChoose(tried.fix)}
+          codes={codes}
+          isGuided={isGuided}
+        />
+      ))}
+    </View>
+  );
+}
+
+interface FixChoiceProps {
+  about: string;
+  tried: TriedFix;
+  isChosen: boolean;
+  onChoose: () => void;
+  codes: Codes;
+  isGuided: boolean;
+}
+
+function FixChoice({ about, tried: { fix, cures, comparison }, isChosen, onChoose, codes, isGuided }: FixChoiceProps) {
+  const palette = usePalette();
+  const { label, hint } = tellFix(fix, about, codes.shortcutOf);
+  const brings = comparison.came.some(({ severity }) => severity !== 'note');
+  return (
+    <View style={[styles.choice, { borderColor: isChosen ? palette.ink : palette.line }, isChosen && { backgroundColor: palette.surface }]}>
+      <Pressable
+        role="radio"
+        aria-checked={isChosen}
+        aria-label={`${label}. ${hint}${cures === 'partly' ? ' Helps in part.' : ''}`}
+        onPress={onChoose}
+        style={styles.line}
+      >
+        <View style={[styles.ring, { borderColor: palette.ink }]}>
+          {isChosen && <View style={[styles.dot, { backgroundColor: palette.ink }]} />}
+        </View>
+        <View style={styles.words}>
+          <View style={styles.label}>
+            {fix.type === 'other code' ? (
+              <>
+                <Text style={styles.name}>Type</Text>
+                <CodePlate code={fix.code} />
+              </>
+            ) : (
+              <Text style={styles.name}>{label}</Text>
+            )}
+          </View>
+          <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+            {hint}
+          </Text>
+        </View>
+        {cures === 'partly' && <Text variant="bodySmall">in part</Text>}
+        {brings && <LatchGlyph verdict="risky" size={20} />}
+      </Pressable>
+      {isChosen && (
+        <View style={styles.preview} role="status">
+          {isGuided && <Text variant="bodyMedium">This is what it would change; one tap takes it back.</Text>}
+          {tellFigures(comparison).map((line) => (
+            <Text key={line} variant="bodyMedium" style={STRONG}>
+              {line}
+            </Text>
+          ))}
+          <Text variant="bodyMedium">{tellSideEffects(Math.max(0, comparison.gone.length - 1), comparison.came.length)}</Text>
+          {comparison.came.slice(0, MOST_TOLD).map((finding) => {
+            const code = fix.type === 'other code' && finding.shortcuts[0] === fix.id ? fix.code : codes.codeOf(finding.shortcuts[0]!);
+            const codeOf = (id: string) => (fix.type === 'other code' && id === fix.id ? fix.code : codes.codeOf(id));
+            return (
+              <View key={`${finding.type} ${finding.shortcuts[0]}`} style={styles.came}>
+                <LatchGlyph verdict={finding.severity} size={20} />
+                <Text variant="bodyMedium" style={styles.words}>
+                  New: {tellFinding(finding, code, codeOf)}
+                </Text>
+              </View>
+            );
+          })}
+        </View>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  all: { gap: 8 },
+  choice: { borderWidth: 1.5, borderRadius: 8 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 60, padding: 10 },
+  ring: { width: 22, height: 22, borderRadius: 11, borderWidth: 2, alignItems: 'center', justifyContent: 'center' },
+  dot: { width: 10, height: 10, borderRadius: 5 },
+  words: { flex: 1, minWidth: 0 },
+  label: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  name: { ...STRONG, fontSize: 16 },
+  preview: { paddingHorizontal: 12, paddingBottom: 12, paddingLeft: 44, gap: 4 },
+  came: { flexDirection: 'row', gap: 8, alignItems: 'flex-start' },
+});

@@ -1,0 +1,68 @@
+import { useRouter } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { useAudit } from '@/audit/AuditProvider';
+import { tellFinding } from '@/audit/sentences';
+import { LatchButton } from '@/look/LatchButton';
+import { LatchGlyph } from '@/look/LatchGlyph';
+import { usePalette } from '@/look/useLook';
+import { useOpened } from '@/replica/ReplicaProvider';
+
+import { pathOf } from './path';
+import { useCodes } from './useCodes';
+
+const KEPT = 'was-led';
+
+/** Once, over a list with something that breaks: leads through the worst of it, its evidence and its fix. */
+export function Lead() {
+  const palette = usePalette();
+  const router = useRouter();
+  const { db } = useOpened().replica;
+  const { codeOf } = useCodes();
+  const { findings } = useAudit();
+  const [wasLed, setWasLed] = useState(true);
+  useEffect(() => {
+    void db.get('kept', KEPT).then((was) => setWasLed(was === true));
+  }, [db]);
+  // The one that is easiest to see: a code that is a word.
+  const first = findings.open.find(({ type, severity }) => type === 'word' && severity === 'breaks') ?? findings.open[0];
+  if (wasLed || !first || first.severity !== 'breaks') return null;
+  const end = () => {
+    setWasLed(true);
+    void db.put('kept', true, KEPT);
+  };
+  const code = codeOf(first.shortcuts[0]!);
+  return (
+    <View style={[styles.card, { borderColor: palette.ink, backgroundColor: palette.surface }]}>
+      <View style={styles.line}>
+        <LatchGlyph verdict={first.severity} size={32} />
+        <Text variant="bodyMedium" style={styles.words}>
+          Your list was proved. {tellFinding(first, code, codeOf)}
+        </Text>
+      </View>
+      <View style={styles.actions}>
+        <Button mode="text" onPress={end} contentStyle={styles.tall}>
+          Not now
+        </Button>
+        <LatchButton
+          label="See why, and mend it"
+          isQuiet
+          onPress={() => {
+            end();
+            router.navigate(pathOf(first, true));
+          }}
+        />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  card: { borderWidth: 1.5, borderRadius: 8, margin: 12, marginBottom: 0, padding: 12, gap: 8 },
+  line: { flexDirection: 'row', gap: 12, alignItems: 'center' },
+  words: { flex: 1 },
+  actions: { flexDirection: 'row', justifyContent: 'flex-end', flexWrap: 'wrap', gap: 8 },
+  tall: { minHeight: 48 },
+});

@@ -1,0 +1,79 @@
+import { DEVICE_PROFILES } from '@yellow-latch/core/fit';
+import { LIST_RECORD_ID } from '@yellow-latch/core/model';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { STRONG } from '@/look/fonts';
+import { Icon } from '@/look/icons';
+import { LatchButton } from '@/look/LatchButton';
+import { Sheet } from '@/look/Sheet';
+import { usePalette } from '@/look/useLook';
+import { useList, useWrite } from '@/replica/ReplicaProvider';
+
+import { LANGUAGES as NAMES } from '@yellow-latch/language/languages';
+
+const LANGUAGES = Object.entries(NAMES);
+const DEVICES = Object.values(DEVICE_PROFILES).map(({ id, name }) => [id, name] as const);
+
+/** The languages a person writes in and the devices they type on, of the whole list. */
+export function ProvedAgainst({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+  const { languages, devices } = useList();
+  const write = useWrite();
+  const choose = (fields: { languages?: string[]; devices?: string[] }) =>
+    void write({ type: 'list', id: LIST_RECORD_ID, fields: { languages: [...languages], devices: [...devices], ...fields } });
+  return (
+    <Sheet title="Proved against" isOpen={isOpen} onClose={onClose}>
+      <ScrollView contentContainerStyle={styles.body}>
+        <Text variant="bodyMedium">The languages you write in, each as much as the others:</Text>
+        <Several all={LANGUAGES} chosen={languages} onChange={(next) => choose({ languages: next })} />
+        <Text variant="bodyMedium">The devices you type on:</Text>
+        <Several all={DEVICES} chosen={devices} onChange={(next) => choose({ devices: next })} />
+      </ScrollView>
+      <View style={styles.foot}>
+        <LatchButton label="Done" onPress={onClose} />
+      </View>
+    </Sheet>
+  );
+}
+
+interface SeveralProps {
+  all: readonly (readonly [value: string, label: string])[];
+  chosen: readonly string[];
+  onChange: (chosen: string[]) => void;
+}
+
+/** Some of several, at least one. */
+function Several({ all, chosen, onChange }: SeveralProps) {
+  const palette = usePalette();
+  return (
+    <View>
+      {all.map(([value, label]) => {
+        const isOn = chosen.includes(value);
+        const isLast = isOn && chosen.length === 1;
+        const next = all.map(([one]) => one).filter((one) => (one === value ? !isOn : chosen.includes(one)));
+        return (
+          <Pressable
+            key={value}
+            role="checkbox"
+            aria-checked={isOn}
+            aria-disabled={isLast}
+            onPress={() => !isLast && onChange(next)}
+            style={styles.option}
+          >
+            <View style={[styles.box, { borderColor: palette.ink }]}>{isOn && <Icon name="check" size={18} color={palette.ink} />}</View>
+            <Text variant="bodyLarge" style={isOn && STRONG}>
+              {label}
+            </Text>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  body: { paddingHorizontal: 20, gap: 4 },
+  option: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 48 },
+  box: { width: 24, height: 24, borderWidth: 1.5, borderRadius: 4, alignItems: 'center', justifyContent: 'center' },
+  foot: { paddingHorizontal: 20, paddingTop: 8 },
+});

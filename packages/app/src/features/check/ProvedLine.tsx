@@ -1,0 +1,88 @@
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Button, ProgressBar, Text } from 'react-native-paper';
+
+import { useAudit } from '@/audit/AuditProvider';
+import { counted } from '@/audit/sentences';
+import { Icon } from '@/look/icons';
+import { usePalette } from '@/look/useLook';
+import { useList } from '@/replica/ReplicaProvider';
+
+import { languageName } from './languages';
+import { ProvedAgainst } from './ProvedAgainst';
+
+/** How far the proof is, against what and when it was made, and what could not be checked. */
+export function ProvedLine() {
+  const palette = usePalette();
+  const { client, state } = useAudit();
+  const { shortcuts } = useList();
+  const [isChoosing, setChoosing] = useState(false);
+  const { phase, result, progress, wasRestarted } = state;
+  if (phase === 'failed') {
+    return (
+      <View role="alert" style={styles.block}>
+        <Text variant="bodyMedium" style={{ color: palette.alarm }}>
+          The check has stopped by itself twice running. Your list is not touched by that.
+        </Text>
+        <Button mode="outlined" onPress={() => client.restart()} style={styles.button} contentStyle={styles.tall}>
+          Start it again
+        </Button>
+      </View>
+    );
+  }
+  const unchecked = result?.unchecked ?? [];
+  return (
+    <View style={styles.block}>
+      {wasRestarted && phase === 'working' && (
+        <Text role="alert" variant="bodyMedium">
+          The check stopped by itself and was started again.
+        </Text>
+      )}
+      <Pressable
+        role="button"
+        aria-haspopup="dialog"
+        aria-label="Proved against: choose languages and devices"
+        onPress={() => setChoosing(true)}
+        style={styles.line}
+      >
+        <View role="status" style={styles.told}>
+          <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+            {shortcuts.length === 0
+              ? 'The list is empty: there is nothing to prove.'
+              : phase === 'working' || !result
+                ? `Proving ${counted(shortcuts.length, 'shortcut')}…`
+                : `Proved at ${tellTime(result.at)} against ${result.languages.map(languageName).join(', ')} on ${counted(result.devices.length, 'device')}`}
+          </Text>
+        </View>
+        <Icon name="chevron-down" size={18} color={palette.inkSoft} />
+      </Pressable>
+      {phase === 'working' && <ProgressBar progress={progress} color={palette.ink} aria-label="How far the proof is" style={styles.bar} />}
+      {unchecked.length > 0 && (
+        <View role="alert" style={styles.line}>
+          <Text variant="bodyMedium" style={[styles.told, { color: palette.alarm }]}>
+            Not checked, since it could not be loaded: {unchecked.join(', ')}.
+          </Text>
+          <Button mode="text" onPress={() => client.restart()} contentStyle={styles.tall}>
+            Try again
+          </Button>
+        </View>
+      )}
+      <ProvedAgainst isOpen={isChoosing} onClose={() => setChoosing(false)} />
+    </View>
+  );
+}
+
+function tellTime(at: number): string {
+  const isToday = new Date(at).toDateString() === new Date().toDateString();
+  const clock = new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  return isToday ? clock : `${new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}, ${clock}`;
+}
+
+const styles = StyleSheet.create({
+  block: { gap: 4 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 48 },
+  told: { flex: 1 },
+  button: { alignSelf: 'flex-start', borderRadius: 6 },
+  tall: { minHeight: 48 },
+  bar: { height: 6, borderRadius: 3 },
+});

@@ -1,0 +1,60 @@
+import type { Misfires } from '@yellow-latch/core/clash/finding';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import Svg, { Rect } from 'react-native-svg';
+
+import { deviceLabel, tellNumber, tellPace } from '@/audit/sentences';
+import { MarkedText } from '@/look/MarkedText';
+import { usePalette } from '@/look/useLook';
+
+const WIDTH = 88;
+
+/** The words in which a code fires, with the share of each, and the figure on each device. */
+export function WordShares({ examples, perTenThousand, byDevice, band, count, code }: Misfires & { count: number; code: string }) {
+  const palette = usePalette();
+  const most = examples[0]?.perTenThousand ?? 1;
+  const shown = examples.reduce((sum, one) => sum + one.perTenThousand, 0);
+  return (
+    <View style={styles.block}>
+      {examples.map(({ word, language, perTenThousand: share }) => {
+        const at = word.toLowerCase().indexOf(code.toLowerCase());
+        return (
+          <View key={`${language} ${word}`} style={styles.line}>
+            <View style={styles.word}>
+              <MarkedText text={word} spots={at < 0 ? [] : [{ start: at, end: at + code.length }]} />
+            </View>
+            <Svg width={WIDTH} height={14} aria-hidden>
+              <Rect x={0.75} y={2} width={Math.max(2, (share / most) * (WIDTH - 2))} height={10} rx={2} fill={palette.inkSoft} />
+            </Svg>
+            <Text variant="bodyMedium" style={styles.figure}>
+              {tellNumber(share)}
+            </Text>
+          </View>
+        );
+      })}
+      {count > examples.length && (
+        <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+          and {(count - examples.length).toLocaleString('en')} words more with{' '}
+          {tellNumber(Math.max(0, perTenThousand - shown))} together
+        </Text>
+      )}
+      <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+        In 10,000 words, as many people write them. {tellDevices(byDevice)} What one person writes differs: at 5,000 words a week,{' '}
+        {tellPace(perTenThousand, band)}.
+      </Text>
+    </View>
+  );
+}
+
+function tellDevices(byDevice: Misfires['byDevice']): string {
+  return `${Object.entries(byDevice)
+    .map(([device, figure]) => `${deviceLabel(device)} ${tellNumber(figure)}`)
+    .join(', ')}.`;
+}
+
+const styles = StyleSheet.create({
+  block: { gap: 4 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 10 },
+  word: { flex: 1, minWidth: 0 },
+  figure: { minWidth: 44, textAlign: 'right' },
+});

@@ -1,0 +1,156 @@
+import type { OwnTextProblem } from '@yellow-latch/core/clash';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Button, IconButton, Text } from 'react-native-paper';
+
+import { useAudit } from '@/audit/AuditProvider';
+import { deviceLabel } from '@/audit/sentences';
+import { Field } from '@/features/editor/Field';
+import { ChoiceChip } from '@/look/ChoiceChip';
+import { LatchButton } from '@/look/LatchButton';
+import { useIsWide, usePalette } from '@/look/useLook';
+import { useList } from '@/replica/ReplicaProvider';
+
+import { FileButton } from './FileButton';
+import { ReadAsChoice } from './ReadAsChoice';
+import { Reading } from './Reading';
+import { fileSource, pastedSource, tellOwnTextProblem, type OwnTextSource } from './source';
+import { useKeptText, useReading } from './useOwnText';
+
+/** Where the codes of the list would have fired in what a person wrote. The text stays on this device. */
+export function OwnTextPage() {
+  const palette = usePalette();
+  const router = useRouter();
+  const isWide = useIsWide();
+  const { devices } = useList();
+  const { state } = useAudit();
+  const { kept, keep, forget } = useKeptText();
+  const [pasted, setPasted] = useState('');
+  const [source, setSource] = useState<OwnTextSource | null>(null);
+  const [problem, setProblem] = useState<OwnTextProblem | null>(null);
+  const [chosenDevice, setDevice] = useState<string | null>(null);
+  const device = chosenDevice !== null && devices.includes(chosenDevice) ? chosenDevice : devices[0]!;
+  const read = useReading(source, device);
+  const answer = read?.answer;
+  const refusal = problem ?? (answer && 'type' in answer ? answer : null);
+  const open = (file: File) =>
+    void fileSource(file).then((result) => {
+      setProblem('type' in result ? result : null);
+      setSource('type' in result ? null : result);
+    });
+  const startOver = () => {
+    setSource(null);
+    setProblem(null);
+  };
+  return (
+    <View style={styles.page}>
+      <View style={styles.head}>
+        <IconButton
+          icon={isWide ? 'close' : 'arrow-left'}
+          size={22}
+          style={styles.back}
+          accessibilityLabel="Back to the findings"
+          onPress={() => router.navigate('/check')}
+        />
+        <Text variant="titleLarge" role="heading" aria-level={1} style={styles.title}>
+          Your own text
+        </Text>
+      </View>
+      {source === null ? (
+        <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
+          <Text variant="bodyMedium">
+            Messages, mail, notes: see where your codes would have fired while you wrote them. It stays on this device, and nothing of
+            it is kept unless you ask.
+          </Text>
+          {refusal && (
+            <Text role="alert" variant="bodyMedium" style={{ color: palette.alarm }}>
+              {tellOwnTextProblem(refusal)}
+            </Text>
+          )}
+          <Field
+            label="Paste what you wrote"
+            multiline
+            value={pasted}
+            onChangeText={setPasted}
+            onBlur={() => {}}
+            onSubmit={() => pasted.trim() !== '' && setSource(pastedSource(pasted))}
+          />
+          <View style={styles.actions}>
+            <FileButton label="Open a file" onFile={open} />
+            <View style={styles.push} />
+            {pasted.trim() !== '' && (
+              <LatchButton
+                label="Read it"
+                icon="scan"
+                onPress={() => {
+                  setProblem(null);
+                  setSource(pastedSource(pasted));
+                }}
+              />
+            )}
+          </View>
+          {kept && (
+            <View style={[styles.kept, { borderColor: palette.line }]}>
+              <Text variant="bodyMedium">Kept on this device: {kept.name}</Text>
+              <View style={styles.actions}>
+                <Button mode="outlined" onPress={() => setSource(kept)} style={styles.button} contentStyle={styles.tall}>
+                  Read it again
+                </Button>
+                <Button mode="text" icon="trash" onPress={forget} contentStyle={styles.tall}>
+                  Forget it
+                </Button>
+              </View>
+            </View>
+          )}
+        </ScrollView>
+      ) : (
+        <View style={styles.reading}>
+          <View style={styles.tools}>
+            <ChoiceChip
+              label="Device"
+              value={device}
+              choices={devices.map((id) => ({ value: id, label: deviceLabel(id) }))}
+              onChange={setDevice}
+            />
+            <ReadAsChoice source={source} onChange={setSource} />
+            <View style={styles.push} />
+            <Button mode="text" onPress={startOver} contentStyle={styles.tall}>
+              Another text
+            </Button>
+          </View>
+          {refusal ? (
+            <Text role="alert" variant="bodyMedium" style={[styles.told, { color: palette.alarm }]}>
+              {tellOwnTextProblem(refusal)}
+            </Text>
+          ) : answer && !('type' in answer) ? (
+            <Reading key={source.name} read={answer} isKept={kept?.bytes === source.bytes} onKeep={() => keep(source)} />
+          ) : (
+            <Text role="status" variant="bodyMedium" style={styles.told}>
+              {read && state.phase === 'failed'
+                ? 'The check has stopped by itself. Start it again under Check; your text is still here.'
+                : `Reading ${source.name}…`}
+            </Text>
+          )}
+        </View>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { flex: 1, minHeight: 0 },
+  head: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 4, paddingTop: 6 },
+  back: { width: 48, height: 48, margin: 0 },
+  title: { flex: 1 },
+  scroll: { flex: 1, minHeight: 0 },
+  parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 12, maxWidth: 760 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },
+  push: { flex: 1 },
+  kept: { borderTopWidth: 1, paddingTop: 12, gap: 8 },
+  button: { borderRadius: 6 },
+  tall: { minHeight: 48 },
+  reading: { flex: 1, minHeight: 0 },
+  tools: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 6, paddingHorizontal: 16, paddingBottom: 8 },
+  told: { padding: 16 },
+});

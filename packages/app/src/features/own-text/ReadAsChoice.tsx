@@ -1,0 +1,52 @@
+import type { OwnTextFormat } from '@yellow-latch/core/clash';
+
+import { ChoiceChip } from '@/look/ChoiceChip';
+
+import type { OwnTextSource, ReadAs } from './source';
+import { useColumns } from './useOwnText';
+
+const WAYS: readonly { value: ReadAs; label: string }[] = [
+  { value: 'text', label: 'Plain text' },
+  { value: 'csv', label: 'A table' },
+  { value: 'json-lines', label: 'JSON lines' },
+];
+
+interface ReadAsChoiceProps {
+  source: OwnTextSource;
+  onChange: (source: OwnTextSource) => void;
+}
+
+/** How a text is read, and of a table or JSON lines which column or field. */
+export function ReadAsChoice({ source, onChange }: ReadAsChoiceProps) {
+  const columns = useColumns(source);
+  const { format } = source;
+  const readAs = (next: OwnTextFormat) => onChange({ ...source, format: next });
+  return (
+    <>
+      <ChoiceChip
+        label="Read as"
+        value={format.type}
+        choices={WAYS}
+        onChange={(type) =>
+          readAs(type === 'csv' ? { type, column: 0 } : type === 'json-lines' ? { type, field: columns[0] ?? 'text' } : { type })
+        }
+      />
+      {format.type === 'csv' && columns.length > 0 && (
+        <ChoiceChip
+          label="Column"
+          value={String(format.column)}
+          choices={columns.map((name, index) => ({ value: String(index), label: name || `Column ${index + 1}` }))}
+          onChange={(column) => readAs({ type: 'csv', column: Number(column) })}
+        />
+      )}
+      {format.type === 'json-lines' && columns.length > 0 && (
+        <ChoiceChip
+          label="Field"
+          value={format.field}
+          choices={columns.map((name) => ({ value: name, label: name }))}
+          onChange={(field) => readAs({ type: 'json-lines', field })}
+        />
+      )}
+    </>
+  );
+}

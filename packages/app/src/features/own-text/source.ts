@@ -1,0 +1,49 @@
+import type { OwnTextFormat, OwnTextProblem } from '@yellow-latch/core/clash';
+import { LARGEST_TEXT } from '@yellow-latch/core/clash/decode';
+
+/** A text of the person's own, as bytes, and how it is to be read. */
+export interface OwnTextSource {
+  readonly name: string;
+  readonly bytes: Uint8Array;
+  readonly format: OwnTextFormat;
+}
+
+export type ReadAs = OwnTextFormat['type'];
+
+/** How a file is read unless the person says otherwise: by the end of its name. */
+export function guessFormat(name: string): ReadAs {
+  if (/\.(csv|tsv)$/iu.test(name)) return 'csv';
+  return /\.(jsonl|ndjson|jsonlines)$/iu.test(name) ? 'json-lines' : 'text';
+}
+
+export function pastedSource(text: string): OwnTextSource {
+  return { name: 'What you pasted', bytes: new TextEncoder().encode(text), format: { type: 'text' } };
+}
+
+/** Reads a file into memory, unless it is larger than can be read. */
+export async function fileSource(file: File): Promise<OwnTextSource | OwnTextProblem> {
+  if (file.size > LARGEST_TEXT) return { type: 'too-large', limit: LARGEST_TEXT, found: file.size };
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  const type = guessFormat(file.name);
+  const format: OwnTextFormat =
+    type === 'csv' ? { type, column: 0 } : type === 'json-lines' ? { type, field: 'text' } : { type };
+  return { name: file.name, bytes, format };
+}
+
+const MEGABYTE = 1024 * 1024;
+
+/** Why a text could not be read, and what to do. */
+export function tellOwnTextProblem(problem: OwnTextProblem): string {
+  switch (problem.type) {
+    case 'too-large':
+      return `It has ${Math.ceil(problem.found / MEGABYTE)} MB; at most ${problem.limit / MEGABYTE} MB are read. Cut it in parts.`;
+    case 'binary':
+      return `This is no text: byte ${problem.at + 1} is a zero. Choose a file of text, a table or JSON lines.`;
+    case 'no-column':
+      return problem.found.length > 0
+        ? `It has no column “${problem.wanted}”. Choose one of those it has.`
+        : `No line holds text in “${problem.wanted}”. Choose another field, or read it as plain text.`;
+    case 'no-text':
+      return 'There is no text in it.';
+  }
+}

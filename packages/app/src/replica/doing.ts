@@ -1,0 +1,82 @@
+import type { Fix } from '@yellow-latch/core/clash';
+import type { Shortcut, ShortcutFields } from '@yellow-latch/core/model';
+
+import type { Write } from './replica';
+
+/** Writes that belong together, and those that take them back, given the ids that were written. */
+export interface Doing {
+  readonly writes: readonly Write[];
+  undo(ids: readonly string[]): Write[];
+}
+
+/** All that a shortcut holds, as a new record takes it. */
+export function fieldsOf({ code, content, kind, setId, rules }: Shortcut): ShortcutFields {
+  return { code, content, kind, setId, rules };
+}
+
+export function editing(before: Shortcut, fields: Partial<ShortcutFields>): Doing {
+  const { id } = before;
+  const was = Object.fromEntries(Object.keys(fields).map((name) => [name, before[name as keyof ShortcutFields]]));
+  return {
+    writes: [{ type: 'shortcut', id, fields }],
+    undo: () => [{ type: 'shortcut', id, fields: was }],
+  };
+}
+
+export function deleting(shortcuts: readonly Shortcut[]): Doing {
+  return {
+    writes: shortcuts.map(({ id }) => ({ type: 'shortcut', id, fields: { deleted: true } })),
+    undo: () =>
+      shortcuts.map((shortcut) =>
+        shortcut.private
+          ? { type: 'shortcut', id: shortcut.id, isPrivate: true, fields: fieldsOf(shortcut) }
+          : { type: 'shortcut', id: shortcut.id, fields: { deleted: false } },
+      ),
+  };
+}
+
+/** From every device to this one alone: what the others and the server hold is erased. `edited`: what changes with it. */
+export function makingPrivate(shortcut: Shortcut, edited: Partial<ShortcutFields> = {}): Doing {
+  const { id } = shortcut;
+  return {
+    writes: [
+      { type: 'shortcut', id, fields: { deleted: 'erased' } },
+      { type: 'shortcut', isPrivate: true, fields: { ...fieldsOf(shortcut), ...edited } },
+    ],
+    undo: ([, own]) => [
+      { type: 'shortcut', id: own, fields: { deleted: true } },
+      { type: 'shortcut', id, fields: { deleted: false, ...fieldsOf(shortcut) } },
+    ],
+  };
+}
+
+/** From this device alone to all of them. */
+export function sharing(shortcut: Shortcut, edited: Partial<ShortcutFields> = {}): Doing {
+  return {
+    writes: [...deleting([shortcut]).writes, { type: 'shortcut', fields: { ...fieldsOf(shortcut), ...edited } }],
+    undo: ([, shared]) => [
+      { type: 'shortcut', id: shared, fields: { deleted: 'erased' } },
+      ...deleting([shortcut]).undo([]),
+    ],
+  };
+}
+
+/** What a fix does to the list; null: what it concerns is gone. */
+export function fixing(fix: Fix, shortcuts: readonly Shortcut[]): Doing | null {
+  if (fix.type === 'merge') {
+    const dropped = shortcuts.filter(({ id }) => fix.drop.includes(id));
+    return dropped.length > 0 && shortcuts.some(({ id }) => id === fix.keep) ? deleting(dropped) : null;
+  }
+  const shortcut = shortcuts.find(({ id }) => id === fix.id);
+  if (!shortcut) return null;
+  switch (fix.type) {
+    case 'other code':
+      return editing(shortcut, { code: fix.code });
+    case 'other rules':
+      return editing(shortcut, { rules: { ...shortcut.rules, ...fix.rules } });
+    case 'correct text':
+      return editing(shortcut, { content: { ...shortcut.content, expansion: fix.expansion } });
+    case 'make private':
+      return makingPrivate(shortcut);
+  }
+}

@@ -1,0 +1,29 @@
+import { RECORD_TYPES, type RecordType } from '../model';
+import type { Change } from './change';
+import type { StoredRecord, Version } from './record';
+
+/** What stands where something written was erased: values that every rule of the model allows. */
+const PLACEHOLDERS: Readonly<Record<string, unknown>> = {
+  code: 'erased',
+  content: { expansion: 'erased', template: false, format: 'plain' },
+  name: 'erased',
+  reason: 'erased',
+};
+
+function placeholder(type: RecordType, field: string, value: unknown): unknown {
+  return (RECORD_TYPES[type].guarded as readonly string[]).includes(field) ? PLACEHOLDERS[field] : value;
+}
+
+/** A change of an erased record as a log may keep it: without what a person wrote. */
+export function eraseChange(change: Change): Change {
+  const { type } = change.record;
+  const fields = Object.entries(change.fields).map(([field, value]) => [field, placeholder(type, field, value)]);
+  return { ...change, fields: Object.fromEntries(fields) as Change['fields'] };
+}
+
+/** An erased record as it may be kept and sent: every version of what a person wrote is gone. */
+export function eraseRecord(record: StoredRecord): StoredRecord {
+  const erase = (field: string) => (version: Version) => ({ ...version, value: placeholder(record.type, field, version.value) });
+  const fields = Object.entries(record.fields).map(([field, versions]) => [field, versions.map(erase(field))]);
+  return { ...record, fields: Object.fromEntries(fields) as StoredRecord['fields'] };
+}

@@ -100,6 +100,11 @@ export class App {
     );
   }
 
+  /** What a script in the page gives. */
+  driverScript<T = boolean>(script: string): Promise<T> {
+    return this.driver.executeScript<T>(script);
+  }
+
   // ── what a person does ────────────────────────────────────────────────────────────────────
 
   async tap(name: string): Promise<void> {
@@ -162,13 +167,53 @@ export class App {
     );
   }
 
+  // ── with the keyboard alone ───────────────────────────────────────────────────────────────
+
+  /** Tabs to a control whose name begins so; it must come within `most` stops. */
+  async tabTo(name: string, most = 80): Promise<void> {
+    for (let stop = 0; stop < most; stop += 1) {
+      await this.driver.actions().sendKeys(Key.TAB).perform();
+      const focused: string = await this.driver.executeScript(
+        `const at = document.activeElement;
+         const label = document.getElementById(at?.getAttribute('aria-labelledby') ?? '')?.innerText;
+         return at?.getAttribute('aria-label') ?? label ?? at?.innerText ?? ''`,
+      );
+      if (focused.trim().startsWith(name)) return;
+    }
+    throw new Error(`${name} was not reached with ${most} presses of Tab`);
+  }
+
+  /** Tabs to a control and presses Return. */
+  async pressByKey(name: string, most?: number): Promise<void> {
+    await this.tabTo(name, most);
+    await this.type(Key.RETURN);
+  }
+
+  // ── Check ─────────────────────────────────────────────────────────────────────────────────
+
+  /** The findings drawn, in their order, as a screen reader reads them. */
+  findings(): Promise<string[]> {
+    return this.driver.executeScript(
+      `return [...document.querySelectorAll('[role=link][aria-label]')]
+        .filter((row) => /, (Breaks|Risky|Safe, with a note): /.test(row.getAttribute('aria-label')) && row.offsetParent)
+        .map((row) => ({ text: row.getAttribute('aria-label'), at: row.getBoundingClientRect().top }))
+        .sort((a, b) => a.at - b.at).map(({ text }) => text)`,
+    );
+  }
+
+  /** Opens the finding whose words, code first, begin so. */
+  async openFinding(words: string): Promise<void> {
+    await this.press(await this.see(By.css(`[role=link][aria-label^=${JSON.stringify(words)}]`)));
+  }
+
   // ── Write ─────────────────────────────────────────────────────────────────────────────────
 
-  async goTo(place: 'Shortcuts' | 'Write'): Promise<void> {
+  async goTo(place: 'Shortcuts' | 'Write' | 'Check'): Promise<void> {
     await this.press(
-      await this.see(By.xpath(`//*[@role="navigation" or self::nav]//*[@role="link" or self::a][normalize-space(.)="${place}"]`)),
+      await this.see(By.xpath(`//*[@role="navigation" or self::nav]//*[@role="link" or self::a][starts-with(@aria-label, "${place}")]`)),
     );
     await this.driver.wait(until.elementLocated(By.css('[role=heading], h1')), PATIENCE);
+    if (place === 'Check') await this.seeText('Proved at');
     if (place === 'Write') await this.see(By.css('textarea.write-pad'));
   }
 

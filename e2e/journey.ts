@@ -9,11 +9,15 @@ export interface Journey {
   open(device: Device, path?: string): Promise<App>;
 }
 
-/** A test on a fresh server; at its end all that it started is ended, failures are kept. */
+/**
+ * A test on a fresh server; at its end all that it started is ended, failures are kept. `longest`: in
+ * ms, where it takes longer than others.
+ */
 export function journey(
   name: string,
   list: 'demo' | 'empty',
   walk: (journey: Journey) => Promise<void>,
+  longest?: number,
 ): void {
   test(name, async () => {
     const stand = await Stand.start(list);
@@ -37,5 +41,5 @@ export function journey(
       for (const { browser } of apps) await browser.end().catch(() => {});
       await stand.end();
     }
-  });
+  }, longest);
 }

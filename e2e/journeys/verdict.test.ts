@@ -47,9 +47,11 @@ journey('a verdict follows what was saved a moment before, and is there on a wid
 journey('without its worker the page goes on, and says nothing it does not know', 'demo', async ({ open }) => {
   const app = await open('phone');
   const { driver } = app.browser;
-  await driver.executeScript(
-    `window.Worker = class { constructor() { window.wasAsked = true; throw new Error('no worker'); } }`,
-  );
+  await app.browser.command('Page.addScriptToEvaluateOnNewDocument', {
+    source: `window.Worker = class { constructor() { window.wasAsked = true; throw new Error('no worker'); } }`,
+  });
+  await driver.executeScript('indexedDB.databases().then((all) => all.forEach(({ name }) => indexedDB.deleteDatabase(name)))');
+  await app.reload();
   await app.tap('Paste or write…');
   await app.insert(await app.field('You get'), 'See you on Thursday.');
   await app.fill('You type', 'them');

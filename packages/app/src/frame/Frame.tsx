@@ -1,6 +1,6 @@
 import { usePathname, useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { useAudit } from '@/audit/AuditProvider';
@@ -9,6 +9,7 @@ import { counted } from '@/audit/sentences';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { LatchMark } from '@/look/LatchMark';
+import { PressLink } from '@/look/PressLink';
 import { useIsWide, usePalette } from '@/look/useLook';
 
 interface Place {
@@ -73,8 +74,7 @@ function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
   const badge = place.path === '/check' && count > 0 ? count : null;
   const color = isHere ? palette.ink : palette.inkSoft;
   return (
-    <Pressable
-      role="link"
+    <PressLink
       aria-current={isHere ? 'page' : undefined}
       aria-label={badge === null ? place.label : `${place.label}, ${counted(badge, 'finding')} to look at`}
       onPress={() => router.navigate(place.path)}
@@ -97,7 +97,7 @@ function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
           </Text>
         </View>
       )}
-    </Pressable>
+    </PressLink>
   );
 }
 

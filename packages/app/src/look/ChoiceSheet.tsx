@@ -1,10 +1,9 @@
-import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { STRONG } from './fonts';
-import { Icon } from './icons';
 import { Sheet } from './Sheet';
-import { usePalette } from './useLook';
+import { Tick } from './Tick';
 
 export interface ChoiceOption<T> {
   readonly value: T;
@@ -22,28 +21,26 @@ interface ChoiceSheetProps<T> {
 
 /** A sheet with one of several to choose. */
 export function ChoiceSheet<T extends string | null>({ title, value, choices, isOpen, onClose, onChange }: ChoiceSheetProps<T>) {
-  const palette = usePalette();
   return (
     <Sheet title={title} isOpen={isOpen} onClose={onClose}>
       <ScrollView role="radiogroup" aria-label={title}>
         {choices.map((choice) => {
           const isChosen = choice.value === value;
           return (
-            <Pressable
+            <Tick
               key={choice.label}
               role="radio"
-              aria-checked={isChosen}
+              isOn={isChosen}
               onPress={() => {
                 onClose();
                 onChange(choice.value);
               }}
               style={styles.option}
             >
-              <View style={styles.tick}>{isChosen && <Icon name="check" size={20} color={palette.ink} />}</View>
               <Text variant="bodyLarge" style={isChosen && STRONG}>
                 {choice.label}
               </Text>
-            </Pressable>
+            </Tick>
           );
         })}
       </ScrollView>
@@ -52,6 +49,5 @@ export function ChoiceSheet<T extends string | null>({ title, value, choices, is
 }
 
 const styles = StyleSheet.create({
-  option: { flexDirection: 'row', alignItems: 'center', minHeight: 48, paddingHorizontal: 20 },
-  tick: { width: 32 },
+  option: { paddingHorizontal: 20 },
 });

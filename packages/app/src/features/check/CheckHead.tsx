@@ -1,9 +1,10 @@
 import { StyleSheet, View } from 'react-native';
-import { Button, Text } from 'react-native-paper';
+import { Button } from 'react-native-paper';
 
 import { useAudit } from '@/audit/AuditProvider';
 import { deviceLabel } from '@/audit/sentences';
 import { ChoiceChip } from '@/look/ChoiceChip';
+import { FocusHeading } from '@/look/FocusHeading';
 import { useList } from '@/replica/ReplicaProvider';
 
 import { FigureChart } from './FigureChart';
@@ -15,19 +16,21 @@ interface CheckHeadProps {
   filter: Filter;
   onFilter: (filter: Filter) => void;
   onOwnText: () => void;
+  /** Whether what was open has just been closed. */
+  isComingBack: boolean;
 }
 
 /** What stands above the findings: how the list was proved, its figures, the filters. */
-export function CheckHead({ filter, onFilter, onOwnText }: CheckHeadProps) {
+export function CheckHead({ filter, onFilter, onOwnText, isComingBack }: CheckHeadProps) {
   const { findings, state } = useAudit();
   const { sets, devices } = useList();
   const { result } = state;
   return (
     <View style={styles.head}>
       <View style={styles.titleRow}>
-        <Text variant="headlineSmall" role="heading" aria-level={1}>
+        <FocusHeading focusOn={isComingBack ? 'check' : null} variant="headlineSmall">
           Check
-        </Text>
+        </FocusHeading>
         <Button icon="file-text" mode="outlined" onPress={onOwnText} style={styles.own} contentStyle={styles.ownContent}>
           Your own text
         </Button>

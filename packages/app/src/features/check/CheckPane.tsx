@@ -1,4 +1,4 @@
-import { useGlobalSearchParams, useRouter } from 'expo-router';
+import { useGlobalSearchParams, usePathname, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -30,6 +30,9 @@ export function CheckPane() {
   const items = useMemo(() => groupFindings(findings, shortcuts, filter, toggled), [findings, shortcuts, filter, toggled]);
   const { id: openId, type: openType } = useGlobalSearchParams<{ id?: string; type?: string }>();
   const openKey = openId && openType ? `${typeInPath(openType)} ${openId}` : null;
+  const pathname = usePathname();
+  const [wasOpen, setWasOpen] = useState(false);
+  if (!wasOpen && pathname !== '/check') setWasOpen(true);
   const toggle = (key: string) => {
     const next = new Set(toggled);
     if (!next.delete(key)) next.add(key);
@@ -45,7 +48,12 @@ export function CheckPane() {
         windowSize={9}
         extraData={openKey}
         ListHeaderComponent={
-          <CheckHead filter={filter} onFilter={setFilter} onOwnText={() => router.navigate('/check/own-text')} />
+          <CheckHead
+            filter={filter}
+            onFilter={setFilter}
+            onOwnText={() => router.navigate('/check/own-text')}
+            isComingBack={wasOpen && pathname === '/check'}
+          />
         }
         ListEmptyComponent={
           isClear ? (

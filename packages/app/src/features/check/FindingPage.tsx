@@ -7,6 +7,7 @@ import { Button, IconButton, Text } from 'react-native-paper';
 import { useAudit } from '@/audit/AuditProvider';
 import { GROUP_TITLES, SEVERITY_WORDS, tellDone, tellFinding } from '@/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
+import { FocusHeading } from '@/look/FocusHeading';
 import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { LatchGlyph } from '@/look/LatchGlyph';
@@ -66,9 +67,9 @@ export function FindingPage({ id, type, isGuided }: FindingPageProps) {
           accessibilityLabel="Back to the findings"
           onPress={back}
         />
-        <Text variant="titleLarge" role="heading" aria-level={1} style={styles.title}>
+        <FocusHeading focusOn={`${id} ${type}`} variant="titleLarge" style={styles.title}>
           {GROUP_TITLES[type]}
-        </Text>
+        </FocusHeading>
       </View>
       <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
         <View style={styles.what}>

@@ -1,12 +1,13 @@
 import type { Brief } from '@yellow-latch/core/clash';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { SEVERITY_WORDS, tellFinding } from '@/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { LatchGlyph } from '@/look/LatchGlyph';
+import { PressLink } from '@/look/PressLink';
 import { usePalette } from '@/look/useLook';
 
 import { pathOf } from './path';
@@ -26,8 +27,7 @@ export const FindingRow = memo(function FindingRow({ finding, codeOf, isOpen, no
   const code = codeOf(finding.shortcuts[0]!);
   const sentence = tellFinding(finding, code, codeOf);
   return (
-    <Pressable
-      role="link"
+    <PressLink
       aria-label={`${code}, ${SEVERITY_WORDS[finding.severity]}: ${sentence}${note ? ` ${note}` : ''}`}
       aria-current={isOpen ? 'true' : undefined}
       onPress={() => router.navigate(pathOf(finding))}
@@ -50,7 +50,7 @@ export const FindingRow = memo(function FindingRow({ finding, codeOf, isOpen, no
       <Text aria-hidden style={[styles.more, { color: palette.inkSoft }]}>
         ›
       </Text>
-    </Pressable>
+    </PressLink>
   );
 });
 

@@ -1,11 +1,12 @@
 import type { Fix, TriedFix } from '@yellow-latch/core/clash';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { tellFigures, tellFinding, tellFix, tellSideEffects } from '@/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
+import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 
 import type { Codes } from './evidence/Evidence';
@@ -68,16 +69,13 @@ function FixChoice({ about, tried: { fix, cures, comparison }, isChosen, onChoos
   const brings = comparison.came.some(({ severity }) => severity !== 'note');
   return (
     <View style={[styles.choice, { borderColor: isChosen ? palette.ink : palette.line }, isChosen && { backgroundColor: palette.surface }]}>
-      <Pressable
+      <Tick
         role="radio"
-        aria-checked={isChosen}
-        aria-label={`${label}. ${hint}${cures === 'partly' ? ' Helps in part.' : ''}`}
+        isOn={isChosen}
+        label={`${label}. ${hint}${cures === 'partly' ? ' Helps in part.' : ''}`}
         onPress={onChoose}
         style={styles.line}
       >
-        <View style={[styles.ring, { borderColor: palette.ink }]}>
-          {isChosen && <View style={[styles.dot, { backgroundColor: palette.ink }]} />}
-        </View>
         <View style={styles.words}>
           <View style={styles.label}>
             {fix.type === 'other code' ? (
@@ -95,7 +93,7 @@ function FixChoice({ about, tried: { fix, cures, comparison }, isChosen, onChoos
         </View>
         {cures === 'partly' && <Text variant="bodySmall">in part</Text>}
         {brings && <LatchGlyph verdict="risky" size={20} />}
-      </Pressable>
+      </Tick>
       {isChosen && (
         <View style={styles.preview} role="status">
           {isGuided && <Text variant="bodyMedium">This is what it would change; one tap takes it back.</Text>}
@@ -126,12 +124,10 @@ function FixChoice({ about, tried: { fix, cures, comparison }, isChosen, onChoos
 const styles = StyleSheet.create({
   all: { gap: 8 },
   choice: { borderWidth: 1.5, borderRadius: 8 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 60, padding: 10 },
-  ring: { width: 22, height: 22, borderRadius: 11, borderWidth: 2, alignItems: 'center', justifyContent: 'center' },
-  dot: { width: 10, height: 10, borderRadius: 5 },
+  line: { minHeight: 60, padding: 10 },
   words: { flex: 1, minWidth: 0 },
   label: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   name: { ...STRONG, fontSize: 16 },
-  preview: { paddingHorizontal: 12, paddingBottom: 12, paddingLeft: 44, gap: 4 },
+  preview: { paddingHorizontal: 12, paddingBottom: 12, paddingLeft: 46, gap: 4 },
   came: { flexDirection: 'row', gap: 8, alignItems: 'flex-start' },
 });

@@ -1,13 +1,12 @@
 import { DEVICE_PROFILES } from '@yellow-latch/core/fit';
 import { LIST_RECORD_ID } from '@yellow-latch/core/model';
-import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { STRONG } from '@/look/fonts';
-import { Icon } from '@/look/icons';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
-import { usePalette } from '@/look/useLook';
+import { Tick } from '@/look/Tick';
 import { useList, useWrite } from '@/replica/ReplicaProvider';
 
 import { LANGUAGES as NAMES } from '@yellow-latch/language/languages';
@@ -44,7 +43,6 @@ interface SeveralProps {
 
 /** Some of several, at least one. */
 function Several({ all, chosen, onChange }: SeveralProps) {
-  const palette = usePalette();
   return (
     <View>
       {all.map(([value, label]) => {
@@ -52,19 +50,12 @@ function Several({ all, chosen, onChange }: SeveralProps) {
         const isLast = isOn && chosen.length === 1;
         const next = all.map(([one]) => one).filter((one) => (one === value ? !isOn : chosen.includes(one)));
         return (
-          <Pressable
-            key={value}
-            role="checkbox"
-            aria-checked={isOn}
-            aria-disabled={isLast}
-            onPress={() => !isLast && onChange(next)}
-            style={styles.option}
-          >
-            <View style={[styles.box, { borderColor: palette.ink }]}>{isOn && <Icon name="check" size={18} color={palette.ink} />}</View>
+          // The last one stays: against nothing, nothing is proved.
+          <Tick key={value} role="checkbox" isOn={isOn} isDisabled={isLast} onPress={() => onChange(next)}>
             <Text variant="bodyLarge" style={isOn && STRONG}>
               {label}
             </Text>
-          </Pressable>
+          </Tick>
         );
       })}
     </View>
@@ -73,7 +64,5 @@ function Several({ all, chosen, onChange }: SeveralProps) {
 
 const styles = StyleSheet.create({
   body: { paddingHorizontal: 20, gap: 4 },
-  option: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 48 },
-  box: { width: 24, height: 24, borderWidth: 1.5, borderRadius: 4, alignItems: 'center', justifyContent: 'center' },
   foot: { paddingHorizontal: 20, paddingTop: 8 },
 });

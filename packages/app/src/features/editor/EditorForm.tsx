@@ -2,15 +2,15 @@ import { KINDS, trimCode, type Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
-import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
 import { CopyButton } from '@/features/shortcuts/CopyButton';
 import { MASK } from '@/features/shortcuts/mask';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
-import { Icon } from '@/look/icons';
 import { LatchButton } from '@/look/LatchButton';
+import { Tick } from '@/look/Tick';
 import { useIsWide, usePalette } from '@/look/useLook';
 
 import { Choice } from './Choice';
@@ -211,17 +211,14 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
             onChange={(value) => setValue('edge', value, { shouldDirty: true })}
           />
         </View>
-        <Pressable role="checkbox" aria-checked={isPrivate} onPress={() => keepPrivate(!isPrivate)} style={styles.private}>
-          <View style={[styles.box, { borderColor: palette.ink }]}>
-            {isPrivate && <Icon name="check" size={18} color={palette.ink} />}
-          </View>
+        <Tick role="checkbox" isOn={isPrivate} onPress={() => keepPrivate(!isPrivate)} style={styles.private}>
           <View style={styles.title}>
             <Text variant="bodyLarge">Only on this device</Text>
             <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
               Hidden on the screen. What the server and your other devices hold of it is erased.
             </Text>
           </View>
-        </Pressable>
+        </Tick>
       </ScrollView>
 
       <View style={[styles.foot, { borderColor: palette.line }]}>
@@ -259,7 +256,6 @@ const styles = StyleSheet.create({
   foot: { flexDirection: 'row', alignItems: 'center', padding: 10, borderTopWidth: 1 },
   tall: { minHeight: 48 },
   hidden: { gap: 4, paddingTop: 6 },
-  private: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 56, paddingTop: 8 },
-  box: { width: 24, height: 24, borderWidth: 1.5, borderRadius: 4, alignItems: 'center', justifyContent: 'center' },
+  private: { minHeight: 56, paddingTop: 8 },
   push: { flex: 1 },
 });

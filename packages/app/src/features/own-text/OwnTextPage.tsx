@@ -8,6 +8,7 @@ import { useAudit } from '@/audit/AuditProvider';
 import { deviceLabel } from '@/audit/sentences';
 import { Field } from '@/features/editor/Field';
 import { ChoiceChip } from '@/look/ChoiceChip';
+import { FocusHeading } from '@/look/FocusHeading';
 import { LatchButton } from '@/look/LatchButton';
 import { useIsWide, usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
@@ -53,9 +54,9 @@ export function OwnTextPage() {
           accessibilityLabel="Back to the findings"
           onPress={() => router.navigate('/check')}
         />
-        <Text variant="titleLarge" role="heading" aria-level={1} style={styles.title}>
+        <FocusHeading focusOn="own text" variant="titleLarge" style={styles.title}>
           Your own text
-        </Text>
+        </FocusHeading>
       </View>
       {source === null ? (
         <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>

@@ -1,8 +1,10 @@
 import type { OwnTextFormat } from '@yellow-latch/core/clash';
 
+import { useEffect } from 'react';
+
 import { ChoiceChip } from '@/look/ChoiceChip';
 
-import type { OwnTextSource, ReadAs } from './source';
+import { likelyField, type OwnTextSource, type ReadAs } from './source';
 import { useColumns } from './useOwnText';
 
 const WAYS: readonly { value: ReadAs; label: string }[] = [
@@ -21,6 +23,11 @@ export function ReadAsChoice({ source, onChange }: ReadAsChoiceProps) {
   const columns = useColumns(source);
   const { format } = source;
   const readAs = (next: OwnTextFormat) => onChange({ ...source, format: next });
+  // Until a person chooses, the field that most likely holds what was said.
+  const isUnknown = format.type === 'json-lines' && columns.length > 0 && !columns.includes(format.field);
+  useEffect(() => {
+    if (isUnknown) onChange({ ...source, format: { type: 'json-lines', field: likelyField(columns) } });
+  }, [isUnknown, columns, source, onChange]);
   return (
     <>
       <ChoiceChip
@@ -28,7 +35,7 @@ export function ReadAsChoice({ source, onChange }: ReadAsChoiceProps) {
         value={format.type}
         choices={WAYS}
         onChange={(type) =>
-          readAs(type === 'csv' ? { type, column: 0 } : type === 'json-lines' ? { type, field: columns[0] ?? 'text' } : { type })
+          readAs(type === 'csv' ? { type, column: 0 } : type === 'json-lines' ? { type, field: likelyField(columns) } : { type })
         }
       />
       {format.type === 'csv' && columns.length > 0 && (

@@ -1,6 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
-import { Text } from 'react-native-paper';
+import { ScrollView, StyleSheet, Text, View } from 'react-native';
 
 import { FACES } from '@/look/fonts';
 import { cutAtSpots } from '@/look/spots';
@@ -26,19 +25,19 @@ export function ReadingView({ text, from, past, spots, current }: ReadingViewPro
   const spot = useRef<Text & HTMLElement>(null);
   const at = current?.start;
   useEffect(() => {
-    (spot.current as HTMLElement | null)?.scrollIntoView?.({ block: 'center' });
+    spot.current?.scrollIntoView({ block: 'center' });
   }, [at]);
   return (
     // It takes the focus so that the arrow keys scroll it.
     <ScrollView tabIndex={0} role="region" aria-label="The text with its misfires" style={[styles.view, { backgroundColor: palette.surface, borderColor: palette.line }]}>
       <View style={styles.page}>
-        <Text style={styles.text}>
+        <Text style={[styles.text, { color: palette.ink }]}>
           {from > 0 && '…\n'}
           {cutAtSpots(text, spots, from, past).map((piece) =>
             piece.spot ? (
               <Text
                 key={piece.start}
-                ref={piece.start === at ? (spot as never) : undefined}
+                ref={piece.start === at ? spot : undefined}
                 style={[
                   styles.spot,
                   piece.start === at

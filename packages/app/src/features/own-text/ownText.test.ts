@@ -2,7 +2,7 @@ import { cutAtSpots } from '@/look/spots';
 
 import { pageAt, pagesOf } from './pages';
 import { placesOf } from './places';
-import { fileSource, guessFormat, tellOwnTextProblem } from './source';
+import { fileSource, guessFormat, likelyField, tellOwnTextProblem } from './source';
 
 describe('pages of a long text', () => {
   const text = `${'so it was, and so it is. '.repeat(400)}\n${'x'.repeat(5_000)}👩‍👩‍👧${'y'.repeat(4_000)}`;
@@ -54,6 +54,12 @@ describe('a file', () => {
     ['chat.jsonl', 'json-lines'],
     ['notes', 'text'],
   ])('%s is read as %s', (name, type) => expect(guessFormat(name)).toBe(type));
+
+  test.each([
+    [['from', 'body.text'], 'body.text'],
+    [['id', 'context'], 'id'],
+    [[], 'text'],
+  ])('of JSON lines with %j is read by %s', (fields, field) => expect(likelyField(fields)).toBe(field));
 
   test('that is too large is not even read into memory', async () => {
     const file = { name: 'life.txt', size: 80 * 1024 * 1024, arrayBuffer: () => Promise.reject(new Error('it was read')) };

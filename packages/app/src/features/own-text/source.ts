@@ -30,6 +30,11 @@ export async function fileSource(file: File): Promise<OwnTextSource | OwnTextPro
   return { name: file.name, bytes, format };
 }
 
+/** The field of JSON lines that most likely holds what was said. */
+export function likelyField(fields: readonly string[]): string {
+  return fields.find((name) => /(^|\.)(text|body|message|content)$/iu.test(name)) ?? fields[0] ?? 'text';
+}
+
 const MEGABYTE = 1024 * 1024;
 
 /** Why a text could not be read, and what to do. */

@@ -2,12 +2,13 @@ import type { Severity } from '@yellow-latch/core/clash/finding';
 import { countClusters, type Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { SEVERITY_WORDS } from '@/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { LatchGlyph } from '@/look/LatchGlyph';
+import { PressLink } from '@/look/PressLink';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
 
@@ -33,8 +34,7 @@ export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict
   const isLong = countClusters(code) > LONGEST_BESIDE;
   return (
     <View style={[styles.row, isOpen && { backgroundColor: palette.surface }]}>
-      <Pressable
-        role="link"
+      <PressLink
         aria-label={`${code}: ${shown.slice(0, 200)}${verdict ? `. ${SEVERITY_WORDS[verdict]}` : ''}`}
         aria-current={isOpen ? 'true' : undefined}
         onPress={() => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
@@ -53,7 +53,7 @@ export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict
           {shown.trim().replace(/\s*\n\s*/g, ' ↵ ')}
         </Text>
         </View>
-      </Pressable>
+      </PressLink>
       <CopyButton text={content.expansion} label={`Copy what ${code} gives`} />
     </View>
   );

@@ -1,0 +1,101 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+import { By } from 'selenium-webdriver';
+
+import type { App } from '../app';
+import { journey } from '../journey';
+
+const TEXT = `Dear Rowena,
+so the bench came in on Monday, and the ham was so good that we stayed for tea.
+I hope so; the felt is worn, so please order some.`;
+
+const keptNames = (app: App) =>
+  app.driverScript<string[]>(
+    `return new Promise((resolve) => {
+       const open = indexedDB.open('yellow-latch-' + localStorage.getItem('yellow-latch.device'));
+       open.onsuccess = () => {
+         const keys = open.result.transaction('kept').objectStore('kept').getAllKeys();
+         keys.onsuccess = () => { open.result.close(); resolve(keys.result); };
+       };
+     })`,
+  );
+
+journey('own text is pasted, stepped through, and kept only if asked', 'demo', async ({ open }) => {
+  const app = await open('phone', '/check');
+  await app.tap('Your own text');
+  await app.insert(await app.field('Paste what you wrote'), TEXT);
+  await app.expectAccessible();
+  await app.tap('Read it');
+  await app.seeText('31 words, 5 misfires of 2 codes');
+  await app.seeText('1 of 5: so');
+  await app.tap('The next misfire');
+  await app.seeText('2 of 5: ham');
+  await app.tap('The misfire before');
+  await app.tap('The misfire before');
+  await app.seeText('5 of 5: so');
+  await app.tap('so: 4');
+  await app.seeText('1 of 4: so');
+  await app.expectAccessible();
+  // The computer fires in the middle of words as well.
+  await app.tap('Device: This app');
+  await app.press(await app.see(By.xpath('//*[@role="radio" and contains(., "Computer")]')));
+  await app.seeText('of 5');
+  // An edit of the list is followed.
+  expect(await keptNames(app)).not.toContain('own-text');
+  await app.tap('Keep it on this device');
+  await app.seeText('Kept on this device');
+  await app.reload();
+  await app.tap('Read it again');
+  await app.seeText('31 words');
+  await app.tap('Another text');
+  await app.tap('Forget it');
+  await app.seeNoText('Kept on this device');
+  expect(await keptNames(app)).not.toContain('own-text');
+});
+
+journey('own text by keyboard, from files of three kinds, and from one that is none', 'demo', async ({ open }) => {
+  const folder = mkdtempSync(join(tmpdir(), 'yellow-latch-files-'));
+  const file = (name: string, content: string | Uint8Array) => {
+    writeFileSync(join(folder, name), content);
+    return join(folder, name);
+  };
+  try {
+    const app = await open('computer', '/check');
+    await app.pressByKey('Your own text');
+    await app.tabTo('Paste what you wrote');
+    await app.type('so it is, so');
+    await app.pressByKey('Read it');
+    await app.seeText('4 words, 2 misfires');
+    await app.pressByKey('The next misfire', 100);
+    await app.seeText('2 of 2: so');
+    const choose = async (path: string) => {
+      await app.tap('Another text');
+      await (await app.browser.driver.findElement(By.css('input[type=file]'))).sendKeys(path);
+    };
+    await choose(file('sent.txt', TEXT));
+    await app.seeText('31 words, 5 misfires');
+    await choose(file('sent.csv', 'when,"what, said"\n"2026-11-02, 10:04","so, we came"\n"2026-11-03, 11:10","nothing, really"\n'));
+    await app.tap('Column: when');
+    await app.press(await app.see(By.xpath('//*[@role="radio" and contains(., "what, said")]')));
+    await app.seeText('1 of 1: so');
+    await choose(file('chat.jsonl', '{"from":"Mara","body":{"text":"so it is"}}\n{"from":"Ansel","body":{"text":"ham again"}}\n'));
+    await app.seeText('2 misfires of 2 codes');
+    await app.tap('Field: body.text');
+    await app.press(await app.see(By.xpath('//*[@role="radio" and contains(., "from")]')));
+    await app.seeText('No code would have fired in it by mistake.');
+    await app.expectAccessible();
+    await app.tap('Another text');
+    await (await app.browser.driver.findElement(By.css('input[type=file]'))).sendKeys(
+      file('picture.txt', Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13])),
+    );
+    await app.seeText('This is no text: byte 9 is a zero.');
+    // Nothing of what was typed before is lost.
+    await app.tap('Another text');
+    expect(await (await app.field('Paste what you wrote')).getAttribute('value')).toBe('so it is, so');
+    await app.expectAccessible();
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+});

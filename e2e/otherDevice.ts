@@ -1,0 +1,57 @@
+/** A device of the list that is no browser: it joins and sends changes as any other does. */
+import { LIST_RECORD_ID, type ListFields, type ShortcutFields } from '@yellow-latch/core/model';
+import { draftChange, LARGEST_PUSH, makeClock, PageSchema, type Change, type FieldChanges } from '@yellow-latch/core/sync';
+import { v7 as uuid } from 'uuid';
+
+export type Pair = readonly [code: string, expansion: string, more?: Partial<ShortcutFields>];
+
+export class OtherDevice {
+  private n = 0;
+
+  private constructor(
+    private readonly address: string,
+    private readonly id: string,
+    private readonly cookie: string,
+  ) {}
+
+  static async join(address: string): Promise<OtherDevice> {
+    const id = uuid();
+    const answer = await fetch(`${address}/api/devices`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id, name: 'Workshop tablet', kind: 'tablet' }),
+    });
+    return new OtherDevice(address, id, answer.headers.getSetCookie()[0]!.split(';')[0]!);
+  }
+
+  /** Makes shortcuts, in their order of age. */
+  async make(...pairs: readonly Pair[]): Promise<void> {
+    await this.send(
+      pairs.map(([code, expansion, more]) => {
+        const content = { expansion, template: false, format: 'plain' as const };
+        return this.change('shortcut', uuid(), { code, content, kind: 'message', setId: null, rules: {}, ...more });
+      }),
+    );
+  }
+
+  async choose(fields: ListFields): Promise<void> {
+    await this.send([this.change('list', LIST_RECORD_ID, fields)]);
+  }
+
+  private change<T extends Change['record']['type']>(type: T, id: string, fields: FieldChanges<T>): Change {
+    this.n += 1;
+    const stamp = { id: uuid(), clock: makeClock(Date.now(), this.n, this.id), device: this.id, n: this.n };
+    return draftChange({ type, id }, undefined, fields, stamp);
+  }
+
+  private async send(changes: Change[]): Promise<void> {
+    for (let at = 0; at < changes.length; at += LARGEST_PUSH) {
+      const answer = await fetch(`${this.address}/api/d/${this.id}/changes`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', cookie: this.cookie },
+        body: JSON.stringify({ changes: changes.slice(at, at + LARGEST_PUSH) }),
+      });
+      PageSchema.parse(await answer.json());
+    }
+  }
+}

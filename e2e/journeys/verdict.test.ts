@@ -30,7 +30,13 @@ journey('an account number is told of before it is copied to every device', 'dem
   await app.insert(await app.field('You get'), 'GB29 NWBK 6016 1331 9268 19');
   await app.fill('You type', ';acct');
   await app.seeText('What it gives looks like an account number; every device shows it.');
-  await app.seeNoText('Free and near');
+  expect(await app.browser.driver.findElements(By.css('[aria-label^="Take "]'))).toEqual([]);
+  await app.tap('Keep it on this device only');
+  await app.seeNoText('looks like an account number');
+  await app.tap('Save');
+  await app.seeText(';acct is saved');
+  await app.fill('Find by code or text', ';acct');
+  await app.seeText('••••••••, only on this device');
   await app.expectAccessible();
 });
 

@@ -1,4 +1,6 @@
-import { OwnTextPage } from '@/features/own-text/OwnTextPage';
+import { lazy } from 'react';
+
+const OwnTextPage = lazy(() => import('@/features/own-text/OwnTextPage'));
 
 export default function OwnText() {
   return <OwnTextPage />;

@@ -2,11 +2,20 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { useAudit } from '@/audit/AuditProvider';
+import type { AuditResult } from '@/audit/client';
 import { counted, deviceNames } from '@/audit/sentences';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { useList } from '@/replica/ReplicaProvider';
 
 import { languageName } from './languages';
+
+/** What a list was tried with. */
+function tellProved(count: number, { languages, contexts, devices }: AuditResult): string {
+  const words = `every word of ${languages.map(languageName).join(' and ')}`;
+  const texts = `${contexts} links, addresses, prices and the like`;
+  const many = count === 1 ? '' : ', with each other';
+  return `${counted(count, 'shortcut')}, tried with ${words}, with ${texts}${many} and with your own texts, as ${deviceNames(devices)} would fire them.`;
+}
 
 /** Nothing is left: what was checked, against what. When stands above. */
 export function AllClear() {
@@ -19,11 +28,7 @@ export function AllClear() {
       <Text variant="titleLarge" role="heading" aria-level={2}>
         Every latch is shut
       </Text>
-      <Text variant="bodyLarge">
-        {counted(shortcuts.length, 'shortcut')} were tried with every word of {result.languages.map(languageName).join(', ')}, with {result.contexts}
-        links, addresses, prices and the like, with each other and with all your own texts, as {deviceNames(result.devices)} would
-        fire them.
-      </Text>
+      <Text variant="bodyLarge">{tellProved(shortcuts.length, result)}</Text>
       <Text variant="bodyMedium">A code is judged again when you change it. What only you write, your own text can tell.</Text>
     </View>
   );

@@ -18,7 +18,7 @@ import { typeInPath } from './path';
 import { useCodes } from './useCodes';
 
 /** The list proved: its figure on each device, and what was found, worst first, by type. */
-export function CheckPane() {
+export default function CheckPane() {
   const { findings, state } = useAudit();
   const { shortcuts } = useList();
   const { codeOf } = useCodes();

@@ -31,7 +31,7 @@ interface FindingPageProps {
 }
 
 /** A finding: what it is, why it was found, and what would cure it, tried before one decides. */
-export function FindingPage({ id, type, isGuided }: FindingPageProps) {
+export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
   const palette = usePalette();
   const router = useRouter();
   const isWide = useIsWide();

@@ -1,5 +1,5 @@
 import type { Finding } from '@yellow-latch/core/clash/finding';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import type { Verdict as Judged } from '@/audit/client';
@@ -50,29 +50,24 @@ function Judgement({ code, verdict: { findings, proposals }, onTake, onKeepPriva
           </Text>
         </View>
       </View>
-      {onKeepPrivate && findings.some(({ type }) => type === 'secret') && (
-        <Button icon="lock" mode="outlined" onPress={onKeepPrivate} style={styles.private} contentStyle={styles.tall}>
-          Keep it on this device only
-        </Button>
-      )}
-      {proposals.length > 0 && (
-        <View style={styles.proposals}>
+      {/* One line that is moved sideways where it is long: what stands below must not move. */}
+      <ScrollView horizontal style={styles.line} contentContainerStyle={styles.proposals}>
+        {onKeepPrivate && findings.some(({ type }) => type === 'secret') && (
+          <Button icon="lock" mode="outlined" onPress={onKeepPrivate} style={styles.private} contentStyle={styles.tall}>
+            Keep it on this device only
+          </Button>
+        )}
+        {proposals.length > 0 && (
           <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-            Free and near:
+            Free:
           </Text>
-          {proposals.map((free) => (
-            <Pressable
-              key={free}
-              role="button"
-              aria-label={`Take ${free}`}
-              onPress={() => onTake(free)}
-              style={styles.proposal}
-            >
-              <CodePlate code={free} />
-            </Pressable>
-          ))}
-        </View>
-      )}
+        )}
+        {proposals.map((free) => (
+          <Pressable key={free} role="button" aria-label={`Take ${free}`} onPress={() => onTake(free)} style={styles.proposal}>
+            <CodePlate code={free} />
+          </Pressable>
+        ))}
+      </ScrollView>
     </>
   );
 }
@@ -82,8 +77,9 @@ const styles = StyleSheet.create({
   verdict: { flexDirection: 'row', gap: 12, alignItems: 'flex-start', minHeight: 48, paddingVertical: 4 },
   words: { flex: 1 },
   name: { ...STRONG },
-  proposals: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 12 },
-  private: { alignSelf: 'flex-start', borderRadius: 6 },
+  line: { flexGrow: 0 },
+  proposals: { alignItems: 'center', gap: 12, minHeight: 48 },
+  private: { borderRadius: 6 },
   tall: { minHeight: 48 },
   proposal: { minHeight: 48, minWidth: 48, justifyContent: 'center' },
 });

@@ -20,7 +20,7 @@ import { fileSource, pastedSource, tellOwnTextProblem, type OwnTextSource } from
 import { useKeptText, useReading } from './useOwnText';
 
 /** Where the codes of the list would have fired in what a person wrote. The text stays on this device. */
-export function OwnTextPage() {
+export default function OwnTextPage() {
   const palette = usePalette();
   const router = useRouter();
   const isWide = useIsWide();

@@ -1,7 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
+import { lazy } from 'react';
 
 import { typeInPath } from '@/features/check/path';
-import { FindingPage } from '@/features/check/FindingPage';
+
+const FindingPage = lazy(() => import('@/features/check/FindingPage'));
 
 export default function Finding() {
   const { id, type, guide } = useLocalSearchParams<{ id: string; type: string; guide?: string }>();

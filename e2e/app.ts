@@ -18,7 +18,7 @@ export class App {
 
   constructor(
     readonly browser: Browser,
-    private readonly address: string,
+    readonly address: string,
   ) {}
 
   private get driver() {

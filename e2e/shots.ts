@@ -1,11 +1,12 @@
-/** Takes the pictures of docs/screenshots/ from the demo list: each main view, phone and wide. */
-import { mkdirSync, writeFileSync } from 'node:fs';
+/** Takes the pictures of docs/screenshots/ from the demo list: each main view, in some of its looks. */
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { By } from 'selenium-webdriver';
 
 import { App } from './app';
 import { Browser, type Device, type Scheme } from './browser';
+import { OtherDevice } from './otherDevice';
 import { Stand } from './stand';
 
 const FOLDER = join(__dirname, '../docs/screenshots');
@@ -16,14 +17,6 @@ type Pose = (app: App) => Promise<void>;
 const shortcuts: Pose = async (app) => {
   await app.seeText('In step');
   if (app.browser.device === 'computer') await app.openShortcut(';ws');
-};
-
-const editor: Pose = async (app) => {
-  await app.copyToClipboard('https://corrieandvale.example/book/saltmarsh \n');
-  await app.tap('Paste');
-  await app.field('You type');
-  await app.insert(await app.field('You type'), ';bk');
-  await app.seeText('gets in its way');
 };
 
 /** A code that would fire where nobody wants it. */
@@ -41,37 +34,87 @@ const write: Pose = async (app) => {
   await app.seeText(';bye fired');
 };
 
-const POSES: [name: string, pose: Pose][] = [
-  ['shortcuts', shortcuts],
-  ['editor', editor],
-  ['verdict', verdict],
-  ['write', write],
+const check: Pose = async (app) => {
+  await app.goTo('Check');
+  if (app.browser.device === 'computer') await app.openFinding(';tenp, Breaks');
+  if (app.browser.device === 'computer') await app.see(By.css('[role=radio][aria-checked=true]'));
+};
+
+/** A finding, with its evidence and the fixes that were tried. */
+const finding =
+  (words: string): Pose =>
+  async (app) => {
+    await app.goTo('Check');
+    await app.openFinding(words);
+    await app.see(By.css('[role=radio][aria-checked=true]'));
+  };
+
+const ownText: Pose = async (app) => {
+  await app.goTo('Check');
+  await app.tap('Your own text');
+  await app.insert(
+    await app.field('Paste what you wrote'),
+    'Dear Rowena,\n\nso the bench came in on Monday, and the ham was so good that we stayed for tea. The felt is worn, ' +
+      'so please order some.\n\nThe Hamble visit is at ten -> over the bridge, second arch. I do hope so!',
+  );
+  await app.tap('Read it');
+  await app.seeText('Counted in this text');
+  await app.tap('The next misfire');
+};
+
+/** A list in which everything is mended or left. */
+const clear: Pose = async (app) => {
+  await (await OtherDevice.join(app.address)).make([';ws', 'Corrie & Vale, The Ropewalk, Tarnby'], [';ten', 'Ten minutes away.']);
+  await app.goTo('Check');
+  await app.seeText('Every latch is shut');
+};
+
+interface Shot {
+  name: string;
+  pose: Pose;
+  /** Which of the four looks are kept. */
+  of: readonly `${Device}-${Scheme}`[];
+  list?: 'empty';
+}
+
+const SHOTS: readonly Shot[] = [
+  { name: 'shortcuts', pose: shortcuts, of: ['phone-light', 'computer-dark'] },
+  { name: 'verdict', pose: verdict, of: ['phone-light', 'phone-dark', 'computer-light', 'computer-dark'] },
+  { name: 'write', pose: write, of: ['phone-light', 'computer-dark'] },
+  { name: 'check', pose: check, of: ['phone-light', 'phone-dark', 'computer-light', 'computer-dark'] },
+  { name: 'evidence-words', pose: finding('so, Breaks: Words begin'), of: ['phone-light', 'phone-dark'] },
+  { name: 'evidence-places', pose: finding('#res, Safe, with a note: #res fires'), of: ['phone-light'] },
+  { name: 'evidence-pair', pose: finding(';PK, Breaks'), of: ['phone-dark'] },
+  { name: 'own-text', pose: ownText, of: ['phone-light', 'computer-dark'] },
+  { name: 'all-clear', pose: clear, of: ['phone-light'], list: 'empty' },
 ];
 
-async function take(device: Device, scheme: Scheme): Promise<void> {
-  for (const [name, pose] of POSES) {
-    const stand = await Stand.start('demo');
-    const browser = await Browser.start(device);
-    try {
-      await browser.clipboard('granted');
-      await browser.scheme(scheme);
-      const app = await new App(browser, stand.address).open();
-      await pose(app);
-      await browser.driver.executeScript('return document.fonts.ready.then(() => true)');
-      const file = `${name}-${device}-${scheme}.png`;
-      writeFileSync(join(FOLDER, file), await browser.picture());
-      console.log(file);
-    } finally {
-      await browser.end();
-      await stand.end();
-    }
+async function take({ name, pose, list }: Shot, device: Device, scheme: Scheme): Promise<void> {
+  const stand = await Stand.start(list ?? 'demo');
+  const browser = await Browser.start(device);
+  try {
+    await browser.clipboard('granted');
+    await browser.scheme(scheme);
+    const app = await new App(browser, stand.address).open();
+    await pose(app);
+    await browser.driver.executeScript('return document.fonts.ready.then(() => true)');
+    const file = `${name}-${device}-${scheme}.png`;
+    writeFileSync(join(FOLDER, file), await browser.picture());
+    console.log(file);
+  } finally {
+    await browser.end();
+    await stand.end();
   }
 }
 
 async function main(): Promise<void> {
+  rmSync(FOLDER, { recursive: true, force: true });
   mkdirSync(FOLDER, { recursive: true });
-  for (const device of ['phone', 'computer'] as const) {
-    for (const scheme of ['light', 'dark'] as const) await take(device, scheme);
+  for (const shot of SHOTS) {
+    for (const look of shot.of) {
+      const [device, scheme] = look.split('-') as [Device, Scheme];
+      await take(shot, device, scheme);
+    }
   }
 }
 

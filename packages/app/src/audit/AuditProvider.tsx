@@ -63,8 +63,14 @@ export function AuditProvider({ children, makeClient = () => new AuditClient() }
 
   useEffect(() => {
     if (!result) return;
-    const timer = setTimeout(() => void db.put('kept', result, KEPT), REST);
-    return () => clearTimeout(timer);
+    let callOff = () => {};
+    const timer = setTimeout(() => {
+      callOff = whenIdle(() => void db.put('kept', result, KEPT));
+    }, REST);
+    return () => {
+      clearTimeout(timer);
+      callOff();
+    };
   }, [db, result]);
 
   const findings = useMemo(() => sortFindings(result?.findings ?? NONE, list), [result, list]);

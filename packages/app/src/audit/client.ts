@@ -1,5 +1,5 @@
-import type { AuditChange, AuditedShortcut, Finding, FindingType, OwnTextFormat, OwnTextProblem, TriedFix } from '@yellow-latch/core/clash';
-import { asksForAnotherCode } from '@yellow-latch/core/clash/finding';
+import type { AuditChange, AuditedShortcut, Brief, Finding, FindingType, OwnTextFormat, OwnTextProblem, TriedFix } from '@yellow-latch/core/clash';
+import { asksForAnotherCode, byWorst } from '@yellow-latch/core/clash/finding';
 import type { RuledList } from '@yellow-latch/core/fire';
 import type { Shortcut } from '@yellow-latch/core/model';
 import { proxy, wrap, type Remote } from 'comlink';
@@ -7,7 +7,7 @@ import { proxy, wrap, type Remote } from 'comlink';
 import { changeBetween } from '@/replica/listChange';
 import type { ListView } from '@/replica/replica';
 
-import type { AuditDesk, AuditReport, ReadOwnText } from './desk';
+import type { AuditDesk, AuditReport, AuditUpdate, ReadOwnText } from './desk';
 import { versionOf } from './version';
 
 /** What is to be said about a code, and free codes near it. */
@@ -176,7 +176,13 @@ export class AuditClient {
     const change = changeBetween(known.shortcuts, list.shortcuts);
     if (!change) return;
     const told: AuditChange = { put: change.put.map(audited), remove: change.remove };
-    this.answer(list, () => desk.change(told));
+    this.answer(list, async () => {
+      const update = await desk.change(told);
+      const { result } = this.current;
+      if (!update || !result) return null;
+      const { figures, notEstimated } = update;
+      return { ...result, figures, notEstimated, findings: followFindings(result.findings, update) };
+    });
   }
 
   /** Keeps the worker's answer about a list, when all it was told before is done. */
@@ -214,6 +220,12 @@ export class AuditClient {
 
 function audited({ id, code, content, kind, setId, rules, private: isPrivate }: Shortcut): AuditedShortcut {
   return { id, code, content, kind, setId, rules, private: isPrivate };
+}
+
+/** All findings after an edit: those about what it touched are replaced. */
+function followFindings(before: readonly Brief[], { touched, findings }: AuditUpdate): Brief[] {
+  const isTouched = new Set(touched);
+  return [...before.filter(({ shortcuts }) => !isTouched.has(shortcuts[0]!)), ...findings].sort(byWorst);
 }
 
 function isProvedAlike(a: AuditedList, b: AuditedList): boolean {

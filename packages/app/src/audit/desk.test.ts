@@ -67,8 +67,10 @@ test('a verdict is given without a change; a change is followed', async () => {
   await desk.run(request(shortcut('1', ';w')));
   expect(desk.verdict(shortcut('2', 'ham'))!.map(({ type }) => type)).toContain('word');
   expect(desk.verdict(shortcut('1', ';w'))).toEqual([]);
-  expect(desk.change({ put: [shortcut('2', 'ham')] })!.findings[0]).toMatchObject({ type: 'word', shortcuts: ['2'] });
-  expect(desk.change({ remove: ['2'] })!.findings).toEqual([]);
+  const put = desk.change({ put: [shortcut('2', 'ham')] })!;
+  expect(put.touched).toEqual(['2']);
+  expect(put.findings[0]).toMatchObject({ type: 'word', shortcuts: ['2'] });
+  expect(desk.change({ remove: ['2'] })).toMatchObject({ touched: ['2'], findings: [] });
 });
 
 test('codes near a clashing one are proposed, each free itself', async () => {
@@ -103,7 +105,7 @@ test('a finding is opened with its evidence, and every fix that is given was tri
   expect(desk.fixes('1', 'word')![0]).toMatchObject({ fix: { type: 'other code', code: ';so' }, cures: 'wholly' });
   expect(desk.fixes('2', 'word')).toBeNull();
   // The list is as it was after all that trying.
-  expect(desk.change({})!.findings).toEqual(report.findings);
+  expect(desk.change({ put: [shortcut('1', 'so'), shortcut('2', ';w')] })!.findings).toEqual(report.findings);
 });
 
 test('a language that there is no file for is said', async () => {

@@ -47,6 +47,11 @@ export interface AuditReport {
   readonly contexts: number;
 }
 
+/** What an edit came to: all that is found now about the shortcuts it touched, and the list's figures. */
+export interface AuditUpdate extends Omit<AuditReport, 'contexts' | 'unchecked'> {
+  readonly touched: readonly string[];
+}
+
 /** A person's own text as it was read, and where codes would have fired in it. */
 export interface ReadOwnText {
   readonly own: OwnText;
@@ -104,7 +109,7 @@ export class AuditDesk {
         this.audit = step.value;
         // Edits follow when the answer is under way.
         void this.pause().then(() => step.value.prepare());
-        return this.report();
+        return this.report(step.value);
       }
       onProgress?.(step.value);
       await this.pause();
@@ -117,9 +122,13 @@ export class AuditDesk {
   }
 
   /** Follows an edit. Null: nothing has been proved yet. */
-  change(change: AuditChange): AuditReport | null {
-    this.audit?.change(change);
-    return this.report();
+  change(change: AuditChange): AuditUpdate | null {
+    const { audit } = this;
+    if (!audit) return null;
+    const touched = [...audit.change(change)];
+    const findings = touched.flatMap((id) => audit.findingsOf(id)).map((finding) => briefOf(finding, audit));
+    const { figures, notEstimated } = audit;
+    return { touched, findings, figures, notEstimated };
   }
 
   /** What would be found about a shortcut if it were saved so. Null: nothing has been proved yet. */
@@ -165,11 +174,10 @@ export class AuditDesk {
     return { own, report: scanOwnText(own.text, CompiledList.compile(this.audit.entries, DEVICE_PROFILES[device as ProfileId])) };
   }
 
-  private report(): AuditReport | null {
-    const { audit } = this;
-    if (!audit) return null;
+  private report(audit: Audit): AuditReport {
     const { figures, unchecked, notEstimated } = audit;
-    return { findings: audit.findings.map((finding) => briefOf(finding, audit)), figures, unchecked, notEstimated, contexts: CONTEXT_COUNT };
+    const findings = audit.findings.map((finding) => briefOf(finding, audit));
+    return { findings, figures, unchecked, notEstimated, contexts: CONTEXT_COUNT };
   }
 
   /** Loads a file once; one that failed is asked for again the next time. */

@@ -180,11 +180,11 @@ export class Audit {
     const ids = [...(change.put ?? []).map(({ id }) => id), ...(change.remove ?? [])];
     const put = ids.flatMap((id) => this.items.of(id)?.shortcut ?? []);
     const remove = ids.filter((id) => this.items.of(id) === undefined);
-    const touched = this.follow(change);
+    const touched = this.change(change);
     try {
       return ask(touched);
     } finally {
-      this.follow({ put, remove });
+      this.change({ put, remove });
     }
   }
 
@@ -193,13 +193,11 @@ export class Audit {
     prepareToFollow(this.items, this.vocabularies);
   }
 
-  /** Follows an edit. Cost: the texts in which the code before or after stands, not the list. */
-  change(change: AuditChange): void {
-    this.follow(change);
-  }
-
-  /** Follows an edit; gives the ids of the shortcuts looked at again. */
-  private follow({ put = [], remove = [] }: AuditChange): ReadonlySet<string> {
+  /**
+   * Follows an edit; gives the ids of the shortcuts of which something else may be found now. Cost: the
+   * texts in which the code before or after stands, not the list.
+   */
+  change({ put = [], remove = [] }: AuditChange): ReadonlySet<string> {
     const { items, devices } = this;
     const gone = new Set([...remove, ...put.map(({ id }) => id)]);
     const keys = new Set<string>();

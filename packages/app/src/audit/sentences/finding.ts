@@ -23,7 +23,7 @@ export function tellFinding(finding: Finding, code: string, codeOf: (id: string)
     case 'inside words':
       return `Words hold ${code}: ${tellMisfires(finding.evidence)}${onDevices(finding)}.`;
     case 'context':
-      return `${code} fires in ${Math.max(1, Math.round(finding.evidence.per100))} of 100 links, addresses, prices and the like.`;
+      return `${code} fires in ${tellPer100(finding.evidence.per100)} of 100 links, addresses, prices and the like.`;
     case 'own expansion':
       return `${code} would fire if the text of ${other} were typed out.`;
     case 'loop':
@@ -46,6 +46,10 @@ export function tellFinding(finding: Finding, code: string, codeOf: (id: string)
     case 'secret':
       return `What it gives looks like ${SECRETS[finding.evidence.secrets[0]!.kind]}; every device shows it.`;
   }
+}
+
+function tellPer100(per100: number): string {
+  return per100 < 1 ? 'fewer than 1' : String(Math.round(per100));
 }
 
 function onDevices({ devices }: Finding): string {

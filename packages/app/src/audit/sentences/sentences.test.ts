@@ -1,6 +1,8 @@
+import type { Fix } from '@yellow-latch/core/clash';
 import type { Finding } from '@yellow-latch/core/clash/finding';
+import type { TraceLine } from '@yellow-latch/core/fire';
 
-import { tellFinding } from '.';
+import { shortened, tellDone, tellFigures, tellFinding, tellFix, tellPace, tellSideEffects, tellTraceLine } from '.';
 
 const told = (finding: Partial<Finding> & Pick<Finding, 'type'>, code = 'so') =>
   tellFinding(
@@ -44,3 +46,61 @@ test.each<[string, Parameters<typeof told>[0]]>([
     },
   }],
 ])('%s', (sentence, finding) => expect(told(finding)).toBe(sentence));
+
+describe('how often something happens, at 5,000 words a week', () => {
+  const band = { low: 0.1, high: 4 };
+  test.each([
+    [0.01, 'once in 50 to 2,000 weeks'],
+    [0.6, 'between once in 33 weeks and 1.2 times a week'],
+    [44, '2.2 to 88 times a week'],
+  ])('%d in 10,000 words', (perTenThousand, pace) => expect(tellPace(perTenThousand, band)).toBe(pace));
+});
+
+describe('fixes in words', () => {
+  const shortcuts: Record<string, { code: string; content: { expansion: string } }> = {
+    '1': { code: 'so', content: { expansion: 'Sent from\nthe road' } },
+    '2': { code: ';ten', content: { expansion: 'Ten minutes' } },
+  };
+  const shortcutOf = (id: string) => shortcuts[id];
+  test.each<[Fix, string, string, string]>([
+    [{ type: 'other code', id: '1', code: ';so', how: 'marked' }, 'Type ;so', 'With your marker', 'so is now ;so.'],
+    [{ type: 'other code', id: '2', code: ';tn', how: 'consonants' }, 'Type ;tn', 'Instead of ;ten, without its vowels', ';ten is now ;tn.'],
+    [{ type: 'other rules', id: '1', rules: { fires: 'offer' }, asks: 'offer' }, 'Only offer it', 'It is shown while you type', 'so is only offered now.'],
+    [{ type: 'other rules', id: '2', rules: { edge: 'word' }, asks: 'edge' }, ';ten: only at the start of a word', 'It no longer fires', ';ten fires only at the start of a word now.'],
+    [{ type: 'correct text', id: '1', expansion: 'Sent from the road.' }, 'Set the text right', '“Sent from the road.”', 'The text of so is set right.'],
+    [{ type: 'merge', keep: '1', drop: ['2'] }, 'Keep only so', 'It gives “Sent from the road”; ;ten is deleted.', 'so is the only one now.'],
+    [{ type: 'make private', id: '2' }, 'Keep it on this device only', 'It is erased', ';ten is on this device only now.'],
+  ])('%j', (fix, label, hint, done) => {
+    const told = tellFix(fix, '1', shortcutOf);
+    expect(told.label).toBe(label);
+    expect(told.hint).toContain(hint);
+    expect(tellDone(fix, shortcutOf)).toBe(done);
+  });
+
+  test('the figure of each device that changes, or that none does', () => {
+    const figure = (perTenThousand: number) => ({ perTenThousand, band: { low: 1, high: 1 }, per100Contexts: 0 });
+    const before = { 'phone-list': figure(43.5), 'tablet-list': figure(43.5) };
+    expect(tellFigures({ before, after: { 'phone-list': figure(0), 'tablet-list': figure(43.5) } })).toEqual([
+      'The phone: 44 → none in 10,000 words',
+    ]);
+    expect(tellFigures({ before, after: before })).toEqual(['The list’s misfires in ordinary words stay as they are.']);
+  });
+
+  test('what goes and comes beside the finding itself', () => {
+    expect(tellSideEffects(0, 0)).toBe('Nothing else is found that was not there before.');
+    expect(tellSideEffects(1, 2)).toBe('1 other finding would be gone as well, 2 new ones would come.');
+    expect(tellSideEffects(0, 1)).toBe('1 new one would come.');
+  });
+});
+
+test('every rule of the engine’s trace has its words', () => {
+  const rules: TraceLine['rule'][] = ['fired-by-instant', 'fired-by-delimiter', 'waits', 'no-edge', 'other-capitals', 'device-dash', 'taken-back'];
+  const told = rules.map((rule) => tellTraceLine({ at: 0, rule, typed: ';ten' }, () => '?', undefined));
+  expect(new Set(told).size).toBe(rules.length);
+  expect(told[0]).toBe(';ten fires at once');
+});
+
+test('a text is shown on one line and no longer than it may be', () => {
+  expect(shortened('one\n two   three')).toBe('one two three');
+  expect(shortened('x'.repeat(80))).toBe(`${'x'.repeat(60)}…`);
+});

@@ -5,10 +5,10 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
 import { useAudit } from '@/audit/AuditProvider';
-import { GROUP_TITLES, SEVERITY_WORDS, tellDone, tellFinding } from '@/audit/sentences';
+import { GROUP_TITLES, SEVERITY_WORDS, tellDone, tellFinding, tellFix } from '@/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { FocusHeading } from '@/look/FocusHeading';
-import { STRONG } from '@/look/fonts';
+import { FACES, STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { useIsWide, usePalette } from '@/look/useLook';
@@ -121,7 +121,9 @@ export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
       </ScrollView>
       <View style={[styles.foot, { borderColor: palette.line, backgroundColor: palette.ground }]}>
         <Leave finding={brief ?? null} left={left?.left ?? null} code={code} onDone={back} />
-        <View style={styles.push} />
+        <Text variant="bodyMedium" numberOfLines={1} style={styles.chosen}>
+          {chosen && tellFix(chosen.fix, id, codes.shortcutOf).label}
+        </Text>
         {chosen && <LatchButton label="Do this" icon="check" onPress={() => void apply(chosen)} />}
       </View>
     </View>
@@ -159,6 +161,6 @@ const styles = StyleSheet.create({
   part: { borderTopWidth: 1.5, paddingTop: 10, marginTop: 8 },
   also: { flexDirection: 'row' },
   foot: { flexDirection: 'row', alignItems: 'center', padding: 10, borderTopWidth: 1 },
-  push: { flex: 1 },
+  chosen: { flex: 1, textAlign: 'right', paddingHorizontal: 8, fontFamily: FACES.strong },
   tall: { minHeight: 48 },
 });

@@ -15,7 +15,10 @@ import { useCodes } from './useCodes';
 
 const KEPT = 'was-led';
 
-/** Once, over a list with something that breaks: leads through the worst of it, its evidence and its fix. */
+/**
+ * Once, below a list with something that breaks: leads through the worst of it, its evidence and its fix.
+ * Below, so that no row moves when it comes.
+ */
 export function Lead() {
   const palette = usePalette();
   const router = useRouter();
@@ -60,7 +63,7 @@ export function Lead() {
 }
 
 const styles = StyleSheet.create({
-  card: { borderWidth: 1.5, borderRadius: 8, margin: 12, marginBottom: 0, padding: 12, gap: 8 },
+  card: { borderWidth: 1.5, borderRadius: 8, marginHorizontal: 10, marginTop: 8, padding: 12, gap: 4 },
   line: { flexDirection: 'row', gap: 12, alignItems: 'center' },
   words: { flex: 1 },
   actions: { flexDirection: 'row', justifyContent: 'flex-end', flexWrap: 'wrap', gap: 8 },

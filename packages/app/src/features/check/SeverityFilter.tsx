@@ -10,7 +10,8 @@ import { usePalette } from '@/look/useLook';
 const SEVERITIES: readonly Severity[] = ['breaks', 'risky', 'note'];
 
 interface SeverityFilterProps {
-  counts: Readonly<Record<Severity, number>>;
+  /** Null: not known yet; the place is kept, so that nothing below it moves under a finger. */
+  counts: Readonly<Record<Severity, number>> | null;
   /** Null: all are shown. */
   value: Severity | null;
   onChange: (value: Severity | null) => void;
@@ -28,7 +29,7 @@ export function SeverityFilter({ counts, value, onChange }: SeverityFilterProps)
             key={severity}
             role="button"
             aria-pressed={isOn}
-            aria-label={`${SEVERITY_WORDS[severity]}: ${counts[severity]}`}
+            aria-label={`${SEVERITY_WORDS[severity]}: ${counts?.[severity] ?? 'not known yet'}`}
             onPress={() => onChange(isOn ? null : severity)}
             style={[
               styles.chip,
@@ -36,7 +37,7 @@ export function SeverityFilter({ counts, value, onChange }: SeverityFilterProps)
             ]}
           >
             <LatchGlyph verdict={severity} size={22} />
-            <Text style={[styles.count, isOn && STRONG]}>{counts[severity].toLocaleString('en')}</Text>
+            <Text style={[styles.count, isOn && STRONG]}>{counts?.[severity].toLocaleString('en') ?? '–'}</Text>
           </Pressable>
         );
       })}

@@ -50,9 +50,7 @@ export function ListPane() {
           <SyncLine />
         </View>
         {!isEmpty && <SearchField value={query} onChange={setQuery} />}
-        {!isEmpty && isJudged && findings.worst.size > 0 && (
-          <SeverityFilter counts={counts} value={severity} onChange={setSeverity} />
-        )}
+        {!isEmpty && <SeverityFilter counts={isJudged ? counts : null} value={severity} onChange={setSeverity} />}
       </View>
       <View style={styles.list}>
         {isEmpty ? (
@@ -67,7 +65,6 @@ export function ListPane() {
             windowSize={9}
             keyboardShouldPersistTaps="handled"
             extraData={[openId, findings]}
-            ListHeaderComponent={<Lead />}
             renderItem={({ item }) =>
               item.type === 'set' ? (
                 <SetHeading set={item.set} count={item.count} />
@@ -82,6 +79,7 @@ export function ListPane() {
           />
         )}
       </View>
+      <Lead />
       <NewBar />
     </View>
   );

@@ -1,6 +1,7 @@
 import type { Misfires } from '@yellow-latch/core/clash/finding';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import Svg, { Rect } from 'react-native-svg';
 
 import { deviceLabel, tellNumber, tellPace } from '@/audit/sentences';
@@ -8,15 +9,19 @@ import { MarkedText } from '@/look/MarkedText';
 import { usePalette } from '@/look/useLook';
 
 const WIDTH = 88;
+/** So many are shown until all are asked for, so that what helps is not far below. */
+const FIRST = 6;
 
 /** The words in which a code fires, with the share of each, and the figure on each device. */
 export function WordShares({ examples, perTenThousand, byDevice, band, count, code }: Misfires & { count: number; code: string }) {
   const palette = usePalette();
+  const [isWhole, setWhole] = useState(false);
   const most = examples[0]?.perTenThousand ?? 1;
-  const shown = examples.reduce((sum, one) => sum + one.perTenThousand, 0);
+  const shown = isWhole ? examples : examples.slice(0, FIRST);
+  const rest = perTenThousand - shown.reduce((sum, one) => sum + one.perTenThousand, 0);
   return (
     <View style={styles.block}>
-      {examples.map(({ word, language, perTenThousand: share }) => {
+      {shown.map(({ word, language, perTenThousand: share }) => {
         const at = word.toLowerCase().indexOf(code.toLowerCase());
         return (
           <View key={`${language} ${word}`} style={styles.line}>
@@ -32,11 +37,17 @@ export function WordShares({ examples, perTenThousand, byDevice, band, count, co
           </View>
         );
       })}
-      {count > examples.length && (
-        <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-          and {(count - examples.length).toLocaleString('en')} words more with{' '}
-          {tellNumber(Math.max(0, perTenThousand - shown))} together
-        </Text>
+      {count > shown.length && (
+        <View style={styles.rest}>
+          <Text variant="bodyMedium" style={[styles.word, { color: palette.inkSoft }]}>
+            and {(count - shown.length).toLocaleString('en')} words more with {tellNumber(Math.max(0, rest))} together
+          </Text>
+          {examples.length > shown.length && (
+            <Button mode="text" onPress={() => setWhole(true)} contentStyle={styles.tall}>
+              Show {examples.length}
+            </Button>
+          )}
+        </View>
       )}
       <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
         In 10,000 words, as many people write them. {tellDevices(byDevice)} What one person writes differs: at 5,000 words a week,{' '}
@@ -56,5 +67,7 @@ const styles = StyleSheet.create({
   block: { gap: 4 },
   line: { flexDirection: 'row', alignItems: 'center', gap: 10 },
   word: { flex: 1, minWidth: 0 },
+  rest: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  tall: { minHeight: 48 },
   figure: { minWidth: 44, textAlign: 'right' },
 });

@@ -127,13 +127,18 @@ describe.each<[Device, string, Hands]>([
       await other.make(...OF_EVERY_TYPE);
       const app = await open(device, '/check');
       await app.seeText('Proved at');
-      for (const title of TYPES) {
-        await app.open('/check');
-        await app.seeText('Proved at');
-        // The other groups are closed, so that this one is near.
-        await app.driverScript(`document.querySelectorAll('[role=button][aria-expanded=true]').forEach((group) => {
-          if (!group.getAttribute('aria-label').startsWith(${JSON.stringify(`${title}: `)})) group.click();
+      // One group is open at a time, so that its findings are near.
+      const toggle = (which: string) =>
+        app.driverScript(`document.querySelectorAll('[role=button][aria-expanded]').forEach((group) => {
+          const title = group.getAttribute('aria-label').replace(/: .*/, '');
+          if (${which}) group.click();
         })`);
+      await app.until(async () => {
+        await toggle(`group.getAttribute('aria-expanded') === 'true'`);
+        return (await app.findings()).length === 0;
+      }, 'all groups to be closed');
+      for (const title of TYPES) {
+        await toggle(`title === ${JSON.stringify(title)}`);
         const row = await app.see(firstOf(title));
         const words = (await row.getAttribute('aria-label'))!;
         const isFound = async () => (await app.findings()).includes(words);
@@ -144,6 +149,7 @@ describe.each<[Device, string, Hands]>([
         await app.until(async () => !(await isFound()), `“${words}” to be mended`);
         await hands.undo(app);
         await app.until(isFound, `“${words}” to be back`);
+        await toggle(`title === ${JSON.stringify(title)}`);
       }
       await app.expectAccessible();
     },

@@ -13,6 +13,7 @@ try {
     '--testPathPattern',
     'clash/(planted|follow)',
   ]);
+  await tally.jest('The quickest way to type, against trying everything', ['--selectProjects', 'core', '--testPathPattern', 'effort']);
   tally.end();
 } catch (error) {
   fail(error);

@@ -254,6 +254,9 @@ journey('a secret is kept on this device only, and is gone from the others', 'de
   await app.fill('Find by code or text', ';iban');
   await app.until(async () => (await app.codes()).join() === ';iban', ';iban here');
   expect(await app.text()).not.toContain('GB82');
+  await app.tap('Copy what ;iban gives');
+  await app.seeText('Copied: ••••••••');
+  expect(await app.clipboard()).toBe('GB82 WEST 1234 5698 7654 32');
   await app.openShortcut(';iban');
   await app.seeText('••••••••');
   await app.expectAccessible();

@@ -24,6 +24,26 @@ journey('a code is judged while it is typed, by words, other codes and devices',
   await app.seeText(';them is saved');
 });
 
+journey('a bad code is given up for a free one with the keyboard alone', 'demo', async ({ open }) => {
+  const app = await open('computer');
+  await app.pressByKey('Paste or write…', 200);
+  await app.tabTo('You get');
+  await app.type('See you on Thursday.');
+  await app.tabTo('You type');
+  await app.type('them');
+  await app.seeText('them is a word: about');
+  await app.see(By.css('[aria-label="Take ;them"]'));
+  await app.pressByKey('Take ;them');
+  await app.seeText('No word, link or other code gets in its way.');
+  await app.tabTo('Only on this device');
+  await app.type(' ');
+  await app.see(By.css('[role=checkbox][aria-checked=true]'));
+  await app.type(' ');
+  await app.see(By.css('[role=checkbox][aria-checked=false]'));
+  await app.pressByKey('Save');
+  await app.seeText(';them is saved');
+});
+
 journey('an account number is told of before it is copied to every device', 'demo', async ({ open }) => {
   const app = await open('phone');
   await app.tap('Paste or write…');

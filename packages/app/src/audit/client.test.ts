@@ -3,7 +3,7 @@ import { MessageChannel } from 'node:worker_threads';
 import { waitFor } from '@testing-library/react';
 import { expose } from 'comlink';
 
-import type { ListView } from '@/replica/replica';
+import type { ListView } from '@/replica/view';
 
 import { AuditClient, type AuditedList } from './client';
 import { AuditDesk } from './desk';
@@ -166,6 +166,13 @@ describe('a result that was kept', () => {
     expect(client.state).toMatchObject({ phase: 'ready', result: { at: 1 } });
     expect(client.isCurrent).toBe(true);
     expect(workers).toHaveLength(0);
+  });
+
+  test('is shown but not relied on while something of it could not be checked', () => {
+    const { client } = clientWithWorkers();
+    client.follow(list(shortcut('1', 'so')));
+    expect(client.take({ ...kept, unchecked: ['English'], version: versionOfList(shortcut('1', 'so')) })).toBe(true);
+    expect(client.isCurrent).toBe(false);
   });
 
   test.each([

@@ -5,7 +5,7 @@ import type { Shortcut } from '@yellow-latch/core/model';
 import { proxy, wrap, type Remote } from 'comlink';
 
 import { changeBetween } from '@/replica/listChange';
-import type { ListView } from '@/replica/replica';
+import type { ListView } from '@/replica/view';
 
 import type { AuditDesk, AuditReport, AuditUpdate, ReadOwnText } from './desk';
 import { versionOf } from './version';
@@ -79,9 +79,10 @@ export class AuditClient {
     return true;
   }
 
-  /** Whether a worker follows the list, or the result is of the list as it stands. */
+  /** Whether a worker follows the list, or the result is of the list as it stands, with nothing left unchecked. */
   get isCurrent(): boolean {
-    return this.desk !== null || this.current.result?.version === versionOf(this.list);
+    const { result } = this.current;
+    return this.desk !== null || (result?.version === versionOf(this.list) && result.unchecked.length === 0);
   }
 
   /** The list is now this; a worker that is at work follows. */

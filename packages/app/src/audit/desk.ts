@@ -26,7 +26,7 @@ import {
   type Vocabulary,
 } from '@yellow-latch/core/clash';
 import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
-import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
+import { DEVICE_PROFILES, THIS_APP, type ProfileId } from '@yellow-latch/core/fit';
 import { nearCodes } from '@yellow-latch/core/propose';
 import { confusableSkeleton, LANGUAGES, parseLookAlikes, parseVocabulary, type LanguageCode } from '@yellow-latch/language';
 
@@ -171,7 +171,9 @@ export class AuditDesk {
     if (!this.audit) return null;
     const own = readOwnText(bytes, format);
     if ('type' in own) return own;
-    return { own, report: scanOwnText(own.text, CompiledList.compile(this.audit.entries, DEVICE_PROFILES[device as ProfileId])) };
+    // A device of a later version of the app is not known here.
+    const profile = DEVICE_PROFILES[device as ProfileId] ?? THIS_APP;
+    return { own, report: scanOwnText(own.text, CompiledList.compile(this.audit.entries, profile)) };
   }
 
   private report(audit: Audit): AuditReport {

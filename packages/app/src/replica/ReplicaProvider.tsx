@@ -2,7 +2,8 @@ import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-quer
 import { createContext, use, useCallback, useEffect, useState, type ReactNode } from 'react';
 
 import { openCurrentDevice } from './device';
-import { Replica, type ListView, type Write } from './replica';
+import { Replica, type Write } from './replica';
+import type { ListView } from './view';
 import { server } from './server';
 import { Sync, type SyncState } from './sync';
 

@@ -1,9 +1,9 @@
 import type { Comparison, Fix } from '@yellow-latch/core/clash';
 
+import { MASK, shownExpansion, type Named } from './mask';
 import { capitalise, counted, deviceName, shortened, tellNumber } from './words';
 
-/** What the screen knows of a shortcut, for sentences that name it. */
-export type ShortcutOf = (id: string) => { readonly code: string; readonly content: { readonly expansion: string } } | undefined;
+export type ShortcutOf = (id: string) => Named | undefined;
 
 const HOW = {
   marked: 'with your marker',
@@ -32,12 +32,12 @@ export function tellFix(fix: Fix, about: string, shortcutOf: ShortcutOf): { labe
       return { label: fix.id === about ? label : `${codeOf(fix.id)}: ${label.toLowerCase()}`, hint };
     }
     case 'correct text':
-      return { label: 'Set the text right', hint: `“${shortened(fix.expansion, 80)}”` };
+      return { label: 'Set the text right', hint: `“${shortcutOf(fix.id)?.private ? MASK : shortened(fix.expansion, 80)}”` };
     case 'merge': {
       const kept = shortcutOf(fix.keep);
       return {
         label: `Keep only ${codeOf(fix.keep)}`,
-        hint: `It gives “${shortened(kept?.content.expansion ?? '')}”; ${fix.drop.map(codeOf).join(', ')} is deleted.`,
+        hint: `It gives “${shownExpansion(kept, 60)}”; ${fix.drop.map(codeOf).join(', ')} is deleted.`,
       };
     }
     case 'make private':

@@ -2,4 +2,5 @@
 export * from './evidence';
 export * from './finding';
 export * from './fix';
+export * from './mask';
 export * from './words';

@@ -2,7 +2,7 @@ import type { Fix } from '@yellow-latch/core/clash';
 import type { Finding } from '@yellow-latch/core/clash/finding';
 import type { TraceLine } from '@yellow-latch/core/fire';
 
-import { shortened, tellDone, tellFigures, tellFinding, tellFix, tellPace, tellSideEffects, tellTraceLine } from '.';
+import { MASK, shortened, tellDone, tellFigures, tellFinding, tellFix, tellPace, tellSideEffects, tellTraceLine, type Named } from '.';
 
 const told = (finding: Partial<Finding> & Pick<Finding, 'type'>, code = 'so') =>
   tellFinding(
@@ -57,9 +57,10 @@ describe('how often something happens, at 5,000 words a week', () => {
 });
 
 describe('fixes in words', () => {
-  const shortcuts: Record<string, { code: string; content: { expansion: string } }> = {
-    '1': { code: 'so', content: { expansion: 'Sent from\nthe road' } },
-    '2': { code: ';ten', content: { expansion: 'Ten minutes' } },
+  const shortcuts: Record<string, Named> = {
+    '1': { code: 'so', content: { expansion: 'Sent from\nthe road' }, private: false },
+    '2': { code: ';ten', content: { expansion: 'Ten minutes' }, private: false },
+    '3': { code: ';ib', content: { expansion: 'GB82 WEST' }, private: true },
   };
   const shortcutOf = (id: string) => shortcuts[id];
   test.each<[Fix, string, string, string]>([
@@ -75,6 +76,13 @@ describe('fixes in words', () => {
     expect(told.label).toBe(label);
     expect(told.hint).toContain(hint);
     expect(tellDone(fix, shortcutOf)).toBe(done);
+  });
+
+  test('of a private text say nothing of what it holds', () => {
+    const merge = tellFix({ type: 'merge', keep: '3', drop: ['2'] }, '3', shortcutOf);
+    const text = tellFix({ type: 'correct text', id: '3', expansion: 'GB82 WEST' }, '3', shortcutOf);
+    for (const { hint } of [merge, text]) expect(hint).not.toContain('GB82');
+    expect(merge.hint).toContain(MASK);
   });
 
   test('the figure of each device that changes, or that none does', () => {

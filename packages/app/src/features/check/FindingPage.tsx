@@ -5,18 +5,17 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
 import { useAudit } from '@/audit/AuditProvider';
-import { GROUP_TITLES, SEVERITY_WORDS, tellDone, tellFinding, tellFix } from '@/audit/sentences';
-import { CodePlate } from '@/look/CodePlate';
+import { GROUP_TITLES, tellDone, tellFix } from '@/audit/sentences';
 import { FocusHeading } from '@/look/FocusHeading';
 import { FACES, STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
-import { LatchGlyph } from '@/look/LatchGlyph';
 import { useIsWide, usePalette } from '@/look/useLook';
 import { fixing } from '@/replica/doing';
 import { useList } from '@/replica/ReplicaProvider';
 import { useDo } from '@/replica/useDo';
 
 import { Evidence } from './evidence/Evidence';
+import { FindingHead } from './FindingHead';
 import { Fixes } from './Fixes';
 import { Gone } from './Gone';
 import { Leave } from './Leave';
@@ -35,7 +34,7 @@ export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
   const palette = usePalette();
   const router = useRouter();
   const isWide = useIsWide();
-  const { findings } = useAudit();
+  const { client, findings, state } = useAudit();
   const { shortcuts } = useList();
   const codes = useCodes();
   const doIt = useDo();
@@ -46,7 +45,7 @@ export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
   const left = findings.left.find(({ finding: one }) => one.shortcuts[0] === id && one.type === type);
   const shown = finding ?? brief ?? left?.finding;
   const back = () => router.navigate('/check');
-  if (!shown || finding === null) return <Gone isWaiting={finding === undefined} onBack={back} />;
+  if (!shown || finding === null) return <Gone isWaiting={finding === undefined && state.phase !== 'failed'} onBack={back} />;
 
   const chosen = fixes?.find(({ fix }) => nameOf(fix) === chosenName) ?? fixes?.[0];
   const apply = async ({ fix }: TriedFix) => {
@@ -72,18 +71,17 @@ export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
         </FocusHeading>
       </View>
       <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
-        <View style={styles.what}>
-          <LatchGlyph verdict={shown.severity} size={36} />
-          <View style={styles.words}>
-            <View style={styles.plate}>
-              <CodePlate code={code} size="large" />
-              <Text variant="titleMedium" style={[styles.severity, { color: shown.severity === 'breaks' ? palette.alarm : palette.ink }]}>
-                {SEVERITY_WORDS[shown.severity]}
-              </Text>
-            </View>
-            <Text variant="bodyLarge">{tellFinding(shown, code, codes.codeOf)}</Text>
+        <FindingHead finding={shown} codes={codes} />
+        {state.phase === 'failed' && (
+          <View role="alert" style={styles.also}>
+            <Text variant="bodyMedium" style={[styles.title, { color: palette.alarm }]}>
+              The check has stopped by itself: neither evidence nor fixes are to be had.
+            </Text>
+            <Button mode="outlined" onPress={() => client.restart()} contentStyle={styles.tall}>
+              Start it again
+            </Button>
           </View>
-        </View>
+        )}
         {wasRenewed && (
           <Text role="status" variant="bodyMedium" style={{ color: palette.inkSoft }}>
             The list has changed meanwhile; this was worked out anew.
@@ -154,10 +152,6 @@ const styles = StyleSheet.create({
   title: { flex: 1 },
   scroll: { flex: 1, minHeight: 0 },
   parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 12, maxWidth: 760 },
-  what: { flexDirection: 'row', gap: 14, alignItems: 'flex-start' },
-  words: { flex: 1, gap: 8 },
-  plate: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 12 },
-  severity: STRONG,
   part: { borderTopWidth: 1.5, paddingTop: 10, marginTop: 8 },
   also: { flexDirection: 'row' },
   foot: { flexDirection: 'row', alignItems: 'center', padding: 10, borderTopWidth: 1 },

@@ -5,7 +5,7 @@ import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { REASONS } from '@/audit/sentences';
-import { Field } from '@/features/editor/Field';
+import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
 import { useDo } from '@/replica/useDo';

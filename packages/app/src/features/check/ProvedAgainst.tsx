@@ -48,7 +48,7 @@ function Several({ all, chosen, onChange }: SeveralProps) {
       {all.map(([value, label]) => {
         const isOn = chosen.includes(value);
         const isLast = isOn && chosen.length === 1;
-        const next = all.map(([one]) => one).filter((one) => (one === value ? !isOn : chosen.includes(one)));
+        const next = isOn ? chosen.filter((one) => one !== value) : [...chosen, value];
         return (
           // The last one stays: against nothing, nothing is proved.
           <Tick key={value} role="checkbox" isOn={isOn} isDisabled={isLast} onPress={() => onChange(next)}>

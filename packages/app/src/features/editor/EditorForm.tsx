@@ -6,32 +6,18 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
 import { CopyButton } from '@/features/shortcuts/CopyButton';
-import { MASK } from '@/features/shortcuts/mask';
 import { CodePlate } from '@/look/CodePlate';
-import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
-import { Tick } from '@/look/Tick';
 import { useIsWide, usePalette } from '@/look/useLook';
 
 import { Choice } from './Choice';
-import { Field, FieldNote } from './Field';
+import { Field, FieldNote } from '@/look/Field';
 import { NEW_SET } from './form';
+import { HiddenText } from './HiddenText';
+import { MoreFields } from './MoreFields';
 import { useEditor } from './useEditor';
 import { useVerdict } from './useVerdict';
 import { Verdict } from './Verdict';
-
-const WAYS = [
-  { value: null, label: 'as usual' },
-  { value: 'delimiter', label: 'after a space or mark' },
-  { value: 'instant', label: 'at once' },
-  { value: 'offer', label: 'only when taken' },
-] as const;
-
-const EDGES = [
-  { value: null, label: 'as usual' },
-  { value: 'word', label: 'at the start of a word' },
-  { value: 'anywhere', label: 'anywhere' },
-] as const;
 
 /** First what you want, then what you type for it; kind and set; save at the foot. */
 export function EditorForm({ saved }: { saved: Shortcut | null }) {
@@ -56,7 +42,6 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
     isPrivate,
   });
   const [isShown, setShown] = useState(!saved?.private);
-  const keepPrivate = (value: boolean) => setValue('isPrivate', value, { shouldDirty: true });
   const setChoices = [
     { value: null, label: 'None' },
     ...editor.sets.map(({ id, name }) => ({ value: id, label: name })),
@@ -75,25 +60,11 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
         <Text variant="headlineSmall" role="heading" aria-level={1} style={styles.title}>
           {saved ? 'Shortcut' : 'New shortcut'}
         </Text>
-        {saved && (
-          <CopyButton text={saved.content.expansion} label={`Copy what ${saved.code} gives`} />
-        )}
+        {saved && <CopyButton shortcut={saved} />}
       </View>
 
       <ScrollView style={styles.scroll} contentContainerStyle={styles.fields}>
-        {!isShown && (
-          <View style={styles.hidden}>
-            <Text variant="labelLarge" style={STRONG}>
-              You get
-            </Text>
-            <View style={styles.plate}>
-              <Text variant="bodyLarge">{MASK}</Text>
-              <Button mode="outlined" onPress={() => setShown(true)} contentStyle={styles.tall}>
-                Show it
-              </Button>
-            </View>
-          </View>
-        )}
+        {!isShown && <HiddenText onShow={() => setShown(true)} />}
         {isShown && (
         <Controller
           control={control}
@@ -160,7 +131,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
           <Verdict
             code={trimCode(code)}
             verdict={verdict}
-            onKeepPrivate={isPrivate ? null : () => keepPrivate(true)}
+            onKeepPrivate={isPrivate ? null : () => setValue('isPrivate', true, { shouldDirty: true })}
             onTake={(free) => setValue('code', free, { shouldDirty: true, shouldValidate: formState.isSubmitted })}
           />
         )}
@@ -197,28 +168,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
             )}
           />
         )}
-        <View style={styles.choices}>
-          <Choice
-            label="Fires"
-            value={fires}
-            choices={WAYS}
-            onChange={(value) => setValue('fires', value, { shouldDirty: true })}
-          />
-          <Choice
-            label="May stand"
-            value={edge}
-            choices={EDGES}
-            onChange={(value) => setValue('edge', value, { shouldDirty: true })}
-          />
-        </View>
-        <Tick role="checkbox" isOn={isPrivate} onPress={() => keepPrivate(!isPrivate)} style={styles.private}>
-          <View style={styles.title}>
-            <Text variant="bodyLarge">Only on this device</Text>
-            <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-              Hidden on the screen. What the server and your other devices hold of it is erased.
-            </Text>
-          </View>
-        </Tick>
+        <MoreFields control={control} setValue={setValue} />
       </ScrollView>
 
       <View style={[styles.foot, { borderColor: palette.line }]}>
@@ -255,7 +205,5 @@ const styles = StyleSheet.create({
   choices: { flexDirection: 'row', gap: 12, paddingTop: 8 },
   foot: { flexDirection: 'row', alignItems: 'center', padding: 10, borderTopWidth: 1 },
   tall: { minHeight: 48 },
-  hidden: { gap: 4, paddingTop: 6 },
-  private: { minHeight: 56, paddingTop: 8 },
   push: { flex: 1 },
 });

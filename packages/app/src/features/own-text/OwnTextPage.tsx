@@ -6,7 +6,7 @@ import { Button, IconButton, Text } from 'react-native-paper';
 
 import { useAudit } from '@/audit/AuditProvider';
 import { deviceLabel } from '@/audit/sentences';
-import { Field } from '@/features/editor/Field';
+import { Field } from '@/look/Field';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { FocusHeading } from '@/look/FocusHeading';
 import { LatchButton } from '@/look/LatchButton';

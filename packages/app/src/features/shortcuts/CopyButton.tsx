@@ -1,15 +1,22 @@
+import type { Shortcut } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 import { StyleSheet } from 'react-native';
 import { IconButton } from 'react-native-paper';
 
+import { shownExpansion } from '@/audit/sentences';
 import { useNotice } from '@/frame/Notices';
 import { usePalette } from '@/look/useLook';
 
 /** How long the tick stays after copying, in ms. */
 const TICK = 1_500;
 
-/** Copies a text with one tap and says so. */
-export function CopyButton({ text, label }: { text: string; label: string }) {
+interface CopyButtonProps {
+  shortcut: Shortcut;
+}
+
+/** Copies what a shortcut gives with one tap and says so. */
+export function CopyButton({ shortcut }: CopyButtonProps) {
+  const text = shortcut.content.expansion;
   const palette = usePalette();
   const notify = useNotice();
   const [hasCopied, setCopied] = useState(false);
@@ -22,7 +29,7 @@ export function CopyButton({ text, label }: { text: string; label: string }) {
     navigator.clipboard.writeText(text).then(
       () => {
         setCopied(true);
-        notify({ text: `Copied: ${text.slice(0, 60)}${text.length > 60 ? '…' : ''}` });
+        notify({ text: `Copied: ${shownExpansion(shortcut, 60)}` });
       },
       () => notify({ text: 'The browser did not let this be copied. Open it and copy it there.' }),
     );
@@ -32,7 +39,7 @@ export function CopyButton({ text, label }: { text: string; label: string }) {
       icon={hasCopied ? 'check' : 'copy'}
       size={20}
       iconColor={hasCopied ? palette.ink : palette.inkSoft}
-      accessibilityLabel={label}
+      accessibilityLabel={`Copy what ${shortcut.code} gives`}
       onPress={copy}
       style={styles.button}
     />

@@ -13,7 +13,7 @@ import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
 
 import { CopyButton } from './CopyButton';
-import { MASK } from './mask';
+import { MASK } from '@/audit/sentences';
 
 /** Codes longer than this, in clusters, stand above their expansion instead of beside it. */
 const LONGEST_BESIDE = 9;
@@ -54,7 +54,7 @@ export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict
         </Text>
         </View>
       </PressLink>
-      <CopyButton text={content.expansion} label={`Copy what ${code} gives`} />
+      <CopyButton shortcut={shortcut} />
     </View>
   );
 });

@@ -1,7 +1,7 @@
 import { matchKey, type Shortcut } from '@yellow-latch/core/model';
 import MiniSearch from 'minisearch';
 
-import type { ListView } from '@/replica/replica';
+import type { ListView } from '@/replica/view';
 
 /** A search over one state of the list, by either side: `find(query)` gives ids, or null for all. */
 export interface Finder {

@@ -33,7 +33,12 @@ export function Evidence({ finding, codes }: { finding: Finding; codes: Codes })
     case 'broken inside':
       return (
         <>
-          <Trace reach={finding.evidence} devices={finding.devices} codes={codes} />
+          <Trace
+            reach={finding.evidence}
+            devices={finding.devices}
+            isPrivate={shortcuts.some((id) => codes.shortcutOf(id)?.private)}
+            codes={codes}
+          />
           <Pair ids={shortcuts} codes={codes} notes={['never fires', 'fires first']} />
         </>
       );
@@ -44,11 +49,12 @@ export function Evidence({ finding, codes }: { finding: Finding; codes: Codes })
     case 'device trap':
       return <Traps traps={finding.evidence.traps} code={codes.codeOf(shortcuts[0]!)} />;
     case 'faulty expansion': {
-      const expansion = codes.shortcutOf(shortcuts[0]!)?.content.expansion ?? '';
+      const shortcut = codes.shortcutOf(shortcuts[0]!);
+      const text = shortcut?.private ? null : (shortcut?.content.expansion ?? '');
       const isShared = finding.evidence.faults.some(({ fault }) => fault === 'same expansion');
       return (
         <>
-          <MarkedLines faults={finding.evidence.faults} text={expansion} count={count} />
+          <MarkedLines faults={finding.evidence.faults} text={text} count={count} />
           {isShared && <Pair ids={shortcuts} codes={codes} />}
         </>
       );

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { capitalise, deviceName, SECRETS, shortened, TRAPS } from '@/audit/sentences';
-import { shownExpansion } from '@/features/shortcuts/mask';
+import { shownExpansion } from '@/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';

@@ -9,14 +9,15 @@ import type { Spot } from '@/look/spots';
 import { usePalette } from '@/look/useLook';
 
 import type { Codes } from './Evidence';
-import { MASK } from '@/features/shortcuts/mask';
+import { MASK } from '@/audit/sentences';
 
 /** How much of a long text stands on each side of a spot. */
 const AROUND = 90;
 
 type MarkedLinesProps =
   | { examples: readonly PlaceExample[]; count: number; codes?: Codes }
-  | { faults: readonly Fault[]; text: string; count: number };
+  /** `text` null: it is private. */
+  | { faults: readonly Fault[]; text: string | null; count: number };
 
 /** Texts with the spots marked at which a code fires, or something is wrong. */
 export function MarkedLines(props: MarkedLinesProps) {
@@ -62,14 +63,14 @@ function placeLines({ examples, codes }: { examples: readonly PlaceExample[]; co
   });
 }
 
-function faultLines({ faults, text }: { faults: readonly Fault[]; text: string }): Line[] {
+function faultLines({ faults, text }: { faults: readonly Fault[]; text: string | null }): Line[] {
   return faults
     .filter(({ fault }) => fault !== 'same expansion')
     .map(({ fault, start, end, better }) => ({
       key: `${fault} ${start}`,
-      label: better === undefined || better.trim() === '' ? FAULTS[fault] : `${FAULTS[fault]}: “${better}”?`,
-      text,
-      spot: { start, end },
+      label: text === null || better === undefined || better.trim() === '' ? FAULTS[fault] : `${FAULTS[fault]}: “${better}”?`,
+      text: text ?? MASK,
+      spot: text === null ? null : { start, end },
     }));
 }
 

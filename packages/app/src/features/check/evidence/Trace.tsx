@@ -2,7 +2,7 @@ import type { Reach } from '@yellow-latch/core/clash/finding';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { deviceNames, shortened, tellTraceLine } from '@/audit/sentences';
+import { deviceNames, MASK, shortened, tellTraceLine } from '@/audit/sentences';
 import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
@@ -12,11 +12,13 @@ import type { Codes } from './Evidence';
 interface TraceProps {
   reach: Reach;
   devices: readonly string[];
+  /** Whether what stands there then is private. */
+  isPrivate: boolean;
   codes: Codes;
 }
 
 /** What the engine did, key by key, when the code was typed, and what came of it. */
-export function Trace({ reach: { typed, result, trace }, devices, codes }: TraceProps) {
+export function Trace({ reach: { typed, result, trace }, devices, isPrivate, codes }: TraceProps) {
   const palette = usePalette();
   const keys = Array.from(typed);
   const happened = new Map(trace.map((line) => [line.at, line]));
@@ -46,7 +48,7 @@ export function Trace({ reach: { typed, result, trace }, devices, codes }: Trace
         <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
           What stands there then
         </Text>
-        <Text style={styles.text}>{shortened(result, 200)}</Text>
+        <Text style={styles.text}>{isPrivate ? MASK : shortened(result, 200)}</Text>
       </View>
     </View>
   );

@@ -2,8 +2,8 @@ import { useEffect, useId, useRef } from 'react';
 import { StyleSheet, TextInput, View, type NativeSyntheticEvent } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { FACES, STRONG } from '@/look/fonts';
-import { usePalette } from '@/look/useLook';
+import { FACES, STRONG } from './fonts';
+import { usePalette } from './useLook';
 
 interface FieldProps {
   label: string;

@@ -1,0 +1,17 @@
+import { shortened } from './words';
+
+/** What stands on the screen for a text that is private. */
+export const MASK = '••••••••';
+
+/** What the screen knows of a shortcut, for sentences that name it. */
+export interface Named {
+  readonly code: string;
+  readonly content: { readonly expansion: string };
+  readonly private: boolean;
+}
+
+/** What a shortcut gives, on one line, masked where it is private. */
+export function shownExpansion(shortcut: Named | undefined, longest = 120): string {
+  if (!shortcut) return '';
+  return shortcut.private ? MASK : shortened(shortcut.content.expansion, longest);
+}

@@ -1,0 +1,60 @@
+import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { Tick } from '@/look/Tick';
+import { usePalette } from '@/look/useLook';
+
+import { Choice } from './Choice';
+import type { FormValues } from './form';
+
+const WAYS = [
+  { value: null, label: 'as usual' },
+  { value: 'delimiter', label: 'after a space or mark' },
+  { value: 'instant', label: 'at once' },
+  { value: 'offer', label: 'only when taken' },
+] as const;
+
+const EDGES = [
+  { value: null, label: 'as usual' },
+  { value: 'word', label: 'at the start of a word' },
+  { value: 'anywhere', label: 'anywhere' },
+] as const;
+
+interface MoreFieldsProps {
+  control: Control<FormValues>;
+  setValue: UseFormSetValue<FormValues>;
+}
+
+/** What a shortcut may ask for itself: how it fires, where it may stand, that it stays on this device. */
+export function MoreFields({ control, setValue }: MoreFieldsProps) {
+  const palette = usePalette();
+  const [fires, edge, isPrivate] = useWatch({ control, name: ['fires', 'edge', 'isPrivate'] });
+  return (
+    <>
+      <View style={styles.choices}>
+        <Choice label="Fires" value={fires} choices={WAYS} onChange={(value) => setValue('fires', value, { shouldDirty: true })} />
+        <Choice label="May stand" value={edge} choices={EDGES} onChange={(value) => setValue('edge', value, { shouldDirty: true })} />
+      </View>
+      <Tick
+        role="checkbox"
+        isOn={isPrivate}
+        onPress={() => setValue('isPrivate', !isPrivate, { shouldDirty: true })}
+        style={styles.private}
+      >
+        <View style={styles.words}>
+          <Text variant="bodyLarge">Only on this device</Text>
+          <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+            Hidden on the screen. What the server and your other devices hold of it is erased.
+          </Text>
+        </View>
+      </Tick>
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  choices: { flexDirection: 'row', gap: 12, paddingTop: 8 },
+  private: { minHeight: 56, paddingTop: 8 },
+  words: { flex: 1 },
+});

@@ -1,4 +1,4 @@
-import type { Slip } from '@yellow-latch/core/clash/finding';
+import type { FindingType, Slip } from '@yellow-latch/core/clash/finding';
 import type { TraceLine } from '@yellow-latch/core/fire';
 
 /** What the engine did at one key, in a few words. */
@@ -49,4 +49,18 @@ export const SLIPS: Record<Slip, string> = {
 };
 
 /** What somebody may want to say who leaves a finding as it is; their own words do as well. */
-export const REASONS = ['I never write that', 'I can live with it', 'I want it so', 'It is no slip'] as const;
+export function reasonsFor(type: FindingType): readonly string[] {
+  switch (type) {
+    case 'word':
+    case 'beginning of words':
+    case 'inside words':
+    case 'context':
+      return ['I never write that', 'I can live with it', 'I only use it where it does not fire'];
+    case 'faulty expansion':
+      return ['It is meant so', 'It is no slip'];
+    case 'secret':
+      return ['It is no secret', 'It is a test value'];
+    default:
+      return ['I can live with it', 'I want it so', 'I do not use it there'];
+  }
+}

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { REASONS } from '@/audit/sentences';
+import { reasonsFor } from '@/audit/sentences';
 import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
@@ -61,7 +61,7 @@ export function Leave({ finding, left, code, onDone }: LeaveProps) {
       </Button>
       <Sheet title={`Why leave ${code} as it is?`} isOpen={isOpen} onClose={() => setOpen(false)}>
         <ScrollView contentContainerStyle={styles.body}>
-          {REASONS.map((text) => (
+          {(finding ? reasonsFor(finding.type) : []).map((text) => (
             <Pressable key={text} role="button" onPress={() => void leave(text)} style={styles.reason}>
               <Text variant="bodyLarge">{text}</Text>
             </Pressable>

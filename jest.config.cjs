@@ -6,7 +6,7 @@ const inNode = (name) => ({
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: { '\\.[jt]sx?$': require.resolve('./scripts/jest-esbuild.cjs') },
-  transformIgnorePatterns: ['/node_modules/(?!(@yellow-latch|uuid|fractional-indexing|modern-ahocorasick|@zxcvbn-ts)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(@yellow-latch|uuid|fractional-indexing|modern-ahocorasick|@zxcvbn-ts|simple-keyboard-layouts)/)'],
   cacheDirectory: `${__dirname}/.cache/jest-${name}`,
 });
 

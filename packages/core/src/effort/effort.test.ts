@@ -83,7 +83,7 @@ describe('the quickest way is what trying everything finds', () => {
       to: random() < 0.2 ? [pick(random, LAYERS), pick(random, LAYERS)] : [pick(random, LAYERS)],
       ...(random() < 0.1 ? { hold: 0.5 } : {}),
     }));
-    return { id: 'random', keys: { k: key(), l: key(), m: key(), n: key() }, presses, start: 'one', automaticCapital: null };
+    return { id: 'random', name: 'Random', language: 'und', kind: 'glass', keys: { k: key(), l: key(), m: key(), n: key() }, presses, start: 'one', automaticCapital: null };
   }
 
   /** Every sequence of presses that types the text and is no longer than `most`, the quickest. */

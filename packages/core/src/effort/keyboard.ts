@@ -24,6 +24,11 @@ export interface Press {
  */
 export interface Keyboard {
   readonly id: string;
+  readonly name: string;
+  /** BCP 47. */
+  readonly language: string;
+  /** Fingers that move over glass, or ten fingers on keys that give. */
+  readonly kind: 'glass' | 'hardware';
   readonly keys: Readonly<Record<string, Key>>;
   readonly presses: readonly Press[];
   /** The layer it begins in. */

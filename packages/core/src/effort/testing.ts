@@ -2,6 +2,7 @@
 import type { Key, Keyboard, Press } from './keyboard';
 
 const SIDE = 6;
+const OF_TESTS = { name: 'For tests', language: 'en', kind: 'glass' } as const;
 
 /** A key for each sign of the rows, side by side. */
 function keysOf(rows: readonly string[]): Record<string, Key> {
@@ -14,7 +15,7 @@ function keysOf(rows: readonly string[]): Record<string, Key> {
 export function plainKeyboard(rows: readonly string[]): Keyboard {
   const keys = keysOf(rows);
   const presses = Object.keys(keys).map((key): Press => ({ key, layer: 'letters', gives: key, to: ['letters'] }));
-  return { id: 'plain', keys, presses, start: 'letters', automaticCapital: null };
+  return { id: 'plain', ...OF_TESTS, keys, presses, start: 'letters', automaticCapital: null };
 }
 
 /**
@@ -39,7 +40,7 @@ export function multiTapPad(): Keyboard {
       if (struck + 1 < letters.length) presses.push({ key, layer: `${key} ${struck}`, gives: '', to: [`${key} ${struck + 1}`] });
     }
   }
-  return { id: 'multi-tap', keys: keysOf(['123', '456', '789', 'N0']), presses, start: 'free', automaticCapital: null };
+  return { id: 'multi-tap', ...OF_TESTS, keys: keysOf(['123', '456', '789', 'N0']), presses, start: 'free', automaticCapital: null };
 }
 
 /**
@@ -71,5 +72,5 @@ export function smallPhone(): Keyboard {
     { key: '①', layer: 'figures', gives: '', to: ['letters'] },
     { key: 'e', layer: 'letters', gives: 'é', to: ['letters'], hold: 0.5 },
   );
-  return { id: 'small-phone', keys, presses, start: 'letters', automaticCapital: { from: 'letters', to: 'capitals' } };
+  return { id: 'small-phone', ...OF_TESTS, keys, presses, start: 'letters', automaticCapital: { from: 'letters', to: 'capitals' } };
 }

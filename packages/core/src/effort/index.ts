@@ -6,5 +6,6 @@
  */
 export { type Key, type Keyboard, type Press } from './keyboard';
 export { kspcOf, kspcOfLetters } from './kspc';
+export { Pricer, type Price } from './price';
 export { FITTS, fittsTiming, KLM, klmTiming, type Timing } from './timing';
 export { cheapestWay, type NotOnKeyboard, type Way } from './way';

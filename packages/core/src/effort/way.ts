@@ -1,4 +1,5 @@
 import type { Key, Keyboard, Press } from './keyboard';
+import { nextSentence, type SentenceState } from './sentence';
 import type { Timing } from './timing';
 
 /** The quickest presses that type a text. */
@@ -19,15 +20,17 @@ export interface NotOnKeyboard {
 }
 
 /** Where the search stands: in a layer, with a finger over a key. */
-interface Step {
+export interface Step {
   readonly layer: string;
   readonly key: string | null;
   readonly seconds: number;
+  readonly taps: number;
   readonly press: Press | null;
   readonly before: Step | null;
 }
 
-const SENTENCE_START = /(^|\n|[.!?]["')\]\u201d\u2019]*\s+)$/u;
+/** Before the first press. */
+export const BEGINNING: Omit<Step, 'layer'> = { key: null, seconds: 0, taps: 0, press: null, before: null };
 
 /**
  * The shortest path, by time, over layers and the key pressed last. Of equally quick ways one is given.
@@ -35,20 +38,16 @@ const SENTENCE_START = /(^|\n|[.!?]["')\]\u201d\u2019]*\s+)$/u;
  * be priced once by who asks.
  */
 export function cheapestWay(text: string, keyboard: Keyboard, timing: Timing): Way | NotOnKeyboard {
-  const presses = byLayer(keyboard);
   const composed = text.normalize('NFC');
-  let steps: Step[] = [beginAt({ layer: keyboard.start, key: null, seconds: 0, press: null, before: null }, '', keyboard)];
+  let sentence: SentenceState = 'start';
+  let steps: Step[] = [{ ...BEGINNING, layer: layerAt(keyboard.start, sentence, keyboard) }];
   let at = 0;
   for (const character of composed) {
-    const next: Step[] = [];
-    for (const step of withSwitches(steps, presses, keyboard, timing)) {
-      for (const press of presses.get(step.layer)?.giving.get(character) ?? []) take(next, step, press, keyboard, timing);
-    }
+    const next = stepsTo(character, steps, keyboard, timing);
     if (next.length === 0) return { type: 'not-on-keyboard', character, at };
     at += character.length;
-    // Only what ends a sentence can bring up a capital.
-    const typed = composed.slice(Math.max(0, at - 8), at);
-    steps = keyboard.automaticCapital ? next.map((step) => beginAt(step, typed, keyboard)) : next;
+    sentence = nextSentence(sentence, character);
+    steps = next.map((step) => ({ ...step, layer: layerAt(step.layer, sentence, keyboard) }));
   }
   const best = steps.reduce((one, other) => (other.seconds < one.seconds ? other : one));
   return wayOf(best);
@@ -76,10 +75,19 @@ function byLayer(keyboard: Keyboard): Map<string, LayerPresses> {
   return layers;
 }
 
-/** Where a sentence begins, the layer of capitals may have come up by itself. */
-function beginAt(step: Step, typed: string, { automaticCapital }: Keyboard): Step {
-  const isUp = automaticCapital !== null && step.layer === automaticCapital.from && SENTENCE_START.test(typed);
-  return isUp ? { ...step, layer: automaticCapital.to } : step;
+/** The layer that is up: where a sentence begins, that of capitals may have come up by itself. */
+export function layerAt(layer: string, sentence: SentenceState, { automaticCapital }: Keyboard): string {
+  return sentence === 'start' && layer === automaticCapital?.from ? automaticCapital.to : layer;
+}
+
+/** The quickest steps that type one character more, one for each place they end in. */
+export function stepsTo(character: string, steps: readonly Step[], keyboard: Keyboard, timing: Timing): Step[] {
+  const presses = byLayer(keyboard);
+  const next: Step[] = [];
+  for (const step of withSwitches(steps, presses, keyboard, timing)) {
+    for (const press of presses.get(step.layer)?.giving.get(character) ?? []) take(next, step, press, keyboard, timing);
+  }
+  return next;
 }
 
 /** The steps, and all that can be reached from them by switching layers alone, each the quickest way (Dijkstra). */
@@ -107,7 +115,7 @@ function take(steps: Step[], step: Step, press: Press, keyboard: Keyboard, timin
 function pressed(step: Step, press: Press, { keys }: Keyboard, timing: Timing): Step[] {
   const from: Key | null = step.key === null ? null : keys[step.key]!;
   const seconds = step.seconds + timing(from, keys[press.key]!) + (press.hold ?? 0);
-  return press.to.map((layer) => ({ layer, key: press.key, seconds, press, before: step }));
+  return press.to.map((layer) => ({ layer, key: press.key, seconds, taps: step.taps + 1, press, before: step }));
 }
 
 /** Of the steps that stand at one place only the quickest is kept. */
@@ -121,5 +129,5 @@ function wayOf(last: Step): Way {
   const presses: Press[] = [];
   for (let step: Step | null = last; step !== null; step = step.before) if (step.press) presses.push(step.press);
   presses.reverse();
-  return { type: 'way', taps: presses.length, seconds: last.seconds, presses, layer: last.layer };
+  return { type: 'way', taps: last.taps, seconds: last.seconds, presses, layer: last.layer };
 }

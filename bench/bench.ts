@@ -11,6 +11,7 @@ import { audit, auditGrowth, ownText, reaudit } from './audit';
 import { keystroke } from './keystroke';
 import type { Figure } from './measure';
 import { ownTextPage } from './page';
+import { price } from './price';
 import { scan } from './scan';
 
 const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
@@ -21,6 +22,7 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   reaudit,
   'own-text': ownText,
   'own-text-page': ownTextPage,
+  price,
 };
 
 async function main(): Promise<void> {

@@ -1,7 +1,7 @@
 import type { Keyboard } from './keyboard';
 import { nextSentence, type SentenceState } from './sentence';
 import type { Timing } from './timing';
-import { BEGINNING, layerAt, stepsTo, type NotOnKeyboard } from './way';
+import { BEGINNING, layerAt, stepsTo, withSwitches, type NotOnKeyboard, type Step } from './way';
 
 /** What it takes to type a text: taps and seconds on the quickest way. */
 export interface Price {
@@ -10,93 +10,143 @@ export interface Price {
   readonly seconds: number;
 }
 
-/** From one place to where a character can end, with what that takes. */
+/**
+ * Everything that matters of what was typed so far: the places in which the ways to it end, each with what it
+ * took more than the quickest, and where in a sentence the text stands.
+ */
+interface State {
+  readonly ends: readonly Step[];
+  readonly sentence: SentenceState;
+  /** What leads on from it for characters that have no place in the tables. */
+  readonly far: Map<string, Move>;
+}
+
+/** A state by its index, and what it takes to come there; `to` negative: the character is not on the keyboard. */
 interface Move {
   readonly to: number;
   readonly seconds: number;
   readonly taps: number;
 }
 
+/** Units below this may be looked up in tables: Latin with its additions; so many of them have a column. */
+const NEAR = 0x180;
+const COLUMNS = 128;
+const NO_COLUMN = -1;
+const UNKNOWN = -1;
+const MISSING: Move = { to: -2, seconds: 0, taps: 0 };
+const ASCII = /^[\x00-\x7f]*$/;
+
 /**
- * Prices texts on one keyboard: what `cheapestWay` says without its path. What a character costs from a
- * place, a layer with a finger over a key, is worked out once; a text then costs a look-up or two for
- * each character.
+ * Prices texts on one keyboard: what `cheapestWay` says without its path. The search is made into an
+ * automaton as texts ask for it: its states are the fronts of the search, less what they have in common
+ * (determinisation of a weighted automaton, Mohri 1997). A text then costs a look-up for each character.
+ * The tables have 1.7 kB a state; texts of all kinds come to some thousand states on glass, to ten on a
+ * hardware keyboard. A pricer is meant to be kept: the first texts pay for the states.
  */
 export class Pricer {
-  private readonly places: { layer: string; key: string | null }[] = [];
+  private readonly states: State[] = [];
   private readonly indices = new Map<string, number>();
-  /** By place, then by character. */
-  private readonly moves: Map<string, readonly Move[]>[] = [];
-  private readonly raised: number[] = [];
+  /** The columns of units in the tables, in the order in which they were met. */
+  private readonly columns = new Int16Array(NEAR).fill(NO_COLUMN);
+  private columnCount = 0;
+  /** By state and column: the state it leads to, and what that takes. */
+  private next = new Int32Array(0);
+  private seconds = new Float64Array(0);
+  private taps = new Int8Array(0);
 
   constructor(
     private readonly keyboard: Keyboard,
     private readonly timing: Timing,
-  ) {}
+  ) {
+    this.stateOf([{ ...BEGINNING, layer: layerAt(keyboard.start, 'start', keyboard) }], 'start');
+  }
 
   price(text: string): Price | NotOnKeyboard {
-    const { keyboard } = this;
-    let sentence: SentenceState = 'start';
-    let here: Move[] = [{ to: this.placeOf(layerAt(keyboard.start, sentence, keyboard), null), seconds: 0, taps: 0 }];
-    let at = 0;
-    for (const character of text.normalize('NFC')) {
-      const next: Move[] = [];
-      sentence = nextSentence(sentence, character);
-      for (const from of here) {
-        for (const move of this.movesOf(from.to, character)) {
-          relax(next, {
-            to: sentence === 'start' ? this.raisedOf(move.to) : move.to,
-            seconds: from.seconds + move.seconds,
-            taps: from.taps + move.taps,
-          });
-        }
+    const composed = ASCII.test(text) ? text : text.normalize('NFC');
+    let state = 0;
+    let seconds = 0;
+    let taps = 0;
+    for (let at = 0; at < composed.length; at += 1) {
+      const unit = composed.charCodeAt(at);
+      const column = unit < NEAR ? this.columns[unit]! : NO_COLUMN;
+      const cell = state * COLUMNS + column;
+      const next = column < 0 ? UNKNOWN : this.next[cell]!;
+      if (next >= 0) {
+        state = next;
+        seconds += this.seconds[cell]!;
+        taps += this.taps[cell]!;
+        continue;
       }
-      if (next.length === 0) return { type: 'not-on-keyboard', character, at };
-      at += character.length;
-      here = next;
+      const character = String.fromCodePoint(composed.codePointAt(at)!);
+      const move = next === UNKNOWN ? this.learn(state, character) : MISSING;
+      if (move.to < 0) return { type: 'not-on-keyboard', character, at };
+      state = move.to;
+      seconds += move.seconds;
+      taps += move.taps;
+      at += character.length - 1;
     }
-    const { seconds, taps } = here.reduce((best, one) => (one.seconds < best.seconds ? one : best));
     return { type: 'price', taps, seconds };
   }
 
-  private movesOf(from: number, character: string): readonly Move[] {
-    let moves = this.moves[from]!.get(character);
-    if (!moves) {
-      const place = this.places[from]!;
-      moves = stepsTo(character, [{ ...BEGINNING, ...place }], this.keyboard, this.timing).map(({ layer, key, seconds, taps }) => ({
-        to: this.placeOf(layer, key),
-        seconds,
-        taps,
-      }));
-      this.moves[from]!.set(character, moves);
+  /** What a character leads to from a state, worked out once. */
+  private learn(index: number, character: string): Move {
+    const state = this.states[index]!;
+    const known = state.far.get(character);
+    if (known) return known;
+    const { keyboard, timing } = this;
+    const sentence = nextSentence(state.sentence, character);
+    const ends = stepsTo(character, withSwitches(state.ends, keyboard, timing), keyboard, timing);
+    const move = ends.length === 0 ? MISSING : this.moveTo(ends, sentence);
+    const column = this.columnOf(character.charCodeAt(0));
+    if (column >= 0) {
+      const cell = index * COLUMNS + column;
+      this.next[cell] = move.to;
+      this.seconds[cell] = move.seconds;
+      this.taps[cell] = move.taps;
+    } else {
+      state.far.set(character, move);
     }
-    return moves;
+    return move;
   }
 
-  /** The same place with the capitals that come up by themselves. */
-  private raisedOf(place: number): number {
-    const { layer, key } = this.places[place]!;
-    return (this.raised[place] ??= this.placeOf(layerAt(layer, 'start', this.keyboard), key));
+  private columnOf(unit: number): number {
+    if (unit >= NEAR) return NO_COLUMN;
+    if (this.columns[unit] === NO_COLUMN && this.columnCount < COLUMNS) this.columns[unit] = this.columnCount++;
+    return this.columns[unit]!;
   }
 
-  private placeOf(layer: string, key: string | null): number {
-    const name = `${layer}\n${key ?? ''}`;
+  /** The state of some ends, less what the quickest of them took. */
+  private moveTo(ends: readonly Step[], sentence: SentenceState): Move {
+    const { seconds, taps } = ends.reduce((best, one) => (one.seconds < best.seconds ? one : best));
+    const rest = ends.map((end): Step => {
+      const layer = layerAt(end.layer, sentence, this.keyboard);
+      // Where every press takes the same, it does not matter where the finger is.
+      const key = this.timing.isEven ? null : end.key;
+      return { layer, key, seconds: end.seconds - seconds, taps: end.taps - taps, press: null, before: null };
+    });
+    return { to: this.stateOf(rest, sentence), seconds, taps };
+  }
+
+  private stateOf(ends: readonly Step[], sentence: SentenceState): number {
+    const named = ends.map(({ layer, key, seconds, taps }) => `${layer}\n${key ?? ''}\n${seconds.toFixed(9)}\n${taps}`);
+    const name = `${sentence}\n${named.sort().join('\n')}`;
     let index = this.indices.get(name);
     if (index === undefined) {
-      index = this.places.push({ layer, key }) - 1;
+      index = this.states.push({ ends, sentence, far: new Map() }) - 1;
       this.indices.set(name, index);
-      this.moves.push(new Map());
+      if ((index + 1) * COLUMNS > this.next.length) this.grow();
     }
     return index;
   }
-}
 
-/** Of what ends at one place only the quickest is kept. */
-function relax(moves: Move[], move: Move): void {
-  for (let i = 0; i < moves.length; i += 1) {
-    if (moves[i]!.to !== move.to) continue;
-    if (move.seconds < moves[i]!.seconds) moves[i] = move;
-    return;
+  private grow(): void {
+    const size = Math.max(16 * COLUMNS, this.next.length * 2);
+    const next = new Int32Array(size).fill(UNKNOWN);
+    next.set(this.next);
+    const seconds = new Float64Array(size);
+    seconds.set(this.seconds);
+    const taps = new Int8Array(size);
+    taps.set(this.taps);
+    Object.assign(this, { next, seconds, taps });
   }
-  moves.push(move);
 }

@@ -1,7 +1,11 @@
 import type { Key } from './keyboard';
 
 /** Seconds that a press takes: from the key pressed before, null at the beginning, to this one. */
-export type Timing = (from: Key | null, to: Key) => number;
+export interface Timing {
+  (from: Key | null, to: Key): number;
+  /** Whether every press takes the same, wherever the keys lie. */
+  readonly isEven?: boolean;
+}
 
 /**
  * Fitts's law for a target on glass, in Shannon's form (MacKenzie 1992): a + b log2(D / W + 1) seconds.
@@ -24,4 +28,4 @@ export const fittsTiming: Timing = (from, to) => {
 export const KLM = { K: 0.28, M: 1.35, H: 0.4, P: 1.1 } as const;
 
 /** On a hardware keyboard every stroke takes the same: ten fingers lie over the keys. */
-export const klmTiming: Timing = () => KLM.K;
+export const klmTiming: Timing = Object.assign(() => KLM.K, { isEven: true });

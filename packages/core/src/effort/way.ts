@@ -43,7 +43,7 @@ export function cheapestWay(text: string, keyboard: Keyboard, timing: Timing): W
   let steps: Step[] = [{ ...BEGINNING, layer: layerAt(keyboard.start, sentence, keyboard) }];
   let at = 0;
   for (const character of composed) {
-    const next = stepsTo(character, steps, keyboard, timing);
+    const next = stepsTo(character, withSwitches(steps, keyboard, timing), keyboard, timing);
     if (next.length === 0) return { type: 'not-on-keyboard', character, at };
     at += character.length;
     sentence = nextSentence(sentence, character);
@@ -80,18 +80,19 @@ export function layerAt(layer: string, sentence: SentenceState, { automaticCapit
   return sentence === 'start' && layer === automaticCapital?.from ? automaticCapital.to : layer;
 }
 
-/** The quickest steps that type one character more, one for each place they end in. */
-export function stepsTo(character: string, steps: readonly Step[], keyboard: Keyboard, timing: Timing): Step[] {
+/** The quickest steps that type one character more, one for each place they end in; `reached`: of `withSwitches`. */
+export function stepsTo(character: string, reached: readonly Step[], keyboard: Keyboard, timing: Timing): Step[] {
   const presses = byLayer(keyboard);
   const next: Step[] = [];
-  for (const step of withSwitches(steps, presses, keyboard, timing)) {
+  for (const step of reached) {
     for (const press of presses.get(step.layer)?.giving.get(character) ?? []) take(next, step, press, keyboard, timing);
   }
   return next;
 }
 
 /** The steps, and all that can be reached from them by switching layers alone, each the quickest way (Dijkstra). */
-function withSwitches(steps: readonly Step[], presses: Map<string, LayerPresses>, keyboard: Keyboard, timing: Timing): Step[] {
+export function withSwitches(steps: readonly Step[], keyboard: Keyboard, timing: Timing): Step[] {
+  const presses = byLayer(keyboard);
   const open: Step[] = [];
   for (const step of steps) keep(open, step);
   const done: Step[] = [];

@@ -1,4 +1,4 @@
-// `npm run shots`: takes docs/screenshots/ anew from the demo list.
+// `npm run shots`: takes docs/screenshots/ anew from the demo list; `npm run shots -- check` those named.
 import { join } from 'node:path';
 
 import { build, fail, installBrowser, installPackages, must, ROOT } from './steps.mjs';
@@ -19,7 +19,7 @@ try {
     external: ['selenium-webdriver', 'axe-core'],
     logLevel: 'warning',
   });
-  await must(process.execPath, [program]);
+  await must(process.execPath, [program, ...process.argv.slice(2)]);
 } catch (error) {
   fail(error);
 }

@@ -27,7 +27,12 @@ journey('a code is judged while it is typed, by words, other codes and devices',
 journey('a bad code is given up for a free one with the keyboard alone', 'demo', async ({ open }) => {
   const app = await open('computer');
   await app.pressByKey('Paste or write…', 200);
-  await app.tabTo('You get');
+  // The caret stands there when a new shortcut is begun.
+  const field = await app.field('You get');
+  await app.until(
+    async () => (await app.browser.driver.switchTo().activeElement().getId()) === (await field.getId()),
+    'the caret to stand in “You get”',
+  );
   await app.type('See you on Thursday.');
   await app.tabTo('You type');
   await app.type('them');

@@ -42,7 +42,6 @@ journey('own text is pasted, stepped through, and kept only if asked', 'demo', a
   await app.tap('Device: This app');
   await app.press(await app.see(By.xpath('//*[@role="radio" and contains(., "Computer")]')));
   await app.seeText('of 5');
-  // An edit of the list is followed.
   expect(await keptNames(app)).not.toContain('own-text');
   await app.tap('Keep it on this device');
   await app.seeText('Kept on this device');

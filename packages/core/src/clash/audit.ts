@@ -148,12 +148,7 @@ export class Audit {
     return this.trying(change, () => this.findingsOf(id));
   }
 
-  /** What a change comes to; the audit stays as it is. Cost: that of the change, twice. */
-  compare(change: AuditChange): Comparison {
-    return this.tryChange(change, '').comparison;
-  }
-
-  /** What a change comes to, and what would then be found about one shortcut; the audit stays as it is. */
+  /** What a change comes to, and what would then be found about one shortcut; the audit stays as it is. Cost: the change, twice. */
   tryChange(change: AuditChange, id: string): { comparison: Comparison; findings: readonly Finding[] } {
     const before = this.figures;
     const found = new Map(this.found);

@@ -2,14 +2,15 @@ import type { FindingType, Fix, TriedFix } from '@yellow-latch/core/clash';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { Button, IconButton, Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 
 import { useAudit } from '@/audit/AuditProvider';
 import { GROUP_TITLES, tellDone, tellFix } from '@/audit/sentences';
+import { DetailHead } from '@/look/DetailHead';
 import { FocusHeading } from '@/look/FocusHeading';
 import { FACES, STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
-import { useIsWide, usePalette } from '@/look/useLook';
+import { usePalette } from '@/look/useLook';
 import { fixing } from '@/replica/doing';
 import { useList } from '@/replica/ReplicaProvider';
 import { useDo } from '@/replica/useDo';
@@ -33,7 +34,6 @@ interface FindingPageProps {
 export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
   const palette = usePalette();
   const router = useRouter();
-  const isWide = useIsWide();
   const { client, findings, state } = useAudit();
   const { shortcuts } = useList();
   const codes = useCodes();
@@ -58,18 +58,11 @@ export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
   const code = codes.codeOf(id);
   return (
     <View style={styles.page}>
-      <View style={styles.head}>
-        <IconButton
-          icon={isWide ? 'close' : 'arrow-left'}
-          size={22}
-          style={styles.back}
-          accessibilityLabel="Back to the findings"
-          onPress={back}
-        />
+      <DetailHead back="Back to the findings" onBack={back}>
         <FocusHeading focusOn={`${id} ${type}`} variant="titleLarge" style={styles.title}>
           {GROUP_TITLES[type]}
         </FocusHeading>
-      </View>
+      </DetailHead>
       <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
         <FindingHead finding={shown} codes={codes} />
         {state.phase === 'failed' && (
@@ -147,8 +140,6 @@ function PartHeading({ number, title, hint }: { number: number | null; title: st
 
 const styles = StyleSheet.create({
   page: { flex: 1, minHeight: 0 },
-  head: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 4, paddingTop: 6 },
-  back: { width: 48, height: 48, margin: 0 },
   title: { flex: 1 },
   scroll: { flex: 1, minHeight: 0 },
   parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 12, maxWidth: 760 },

@@ -3,12 +3,13 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { Button, IconButton, Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 
 import { CopyButton } from '@/features/shortcuts/CopyButton';
 import { CodePlate } from '@/look/CodePlate';
+import { DetailHead } from '@/look/DetailHead';
 import { LatchButton } from '@/look/LatchButton';
-import { useIsWide, usePalette } from '@/look/useLook';
+import { usePalette } from '@/look/useLook';
 
 import { Choice } from './Choice';
 import { Field, FieldNote } from '@/look/Field';
@@ -23,7 +24,6 @@ import { Verdict } from './Verdict';
 export function EditorForm({ saved }: { saved: Shortcut | null }) {
   const palette = usePalette();
   const router = useRouter();
-  const isWide = useIsWide();
   const editor = useEditor(saved);
   const { control, formState, setValue } = editor.form;
   const { errors } = formState;
@@ -49,19 +49,12 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
   ];
   return (
     <View style={styles.page}>
-      <View style={styles.head}>
-        <IconButton
-          icon={isWide ? 'close' : 'arrow-left'}
-          size={22}
-          style={styles.back}
-          accessibilityLabel="Back to the list"
-          onPress={() => router.navigate('/')}
-        />
+      <DetailHead back="Back to the list" onBack={() => router.navigate('/')}>
         <Text variant="headlineSmall" role="heading" aria-level={1} style={styles.title}>
           {saved ? 'Shortcut' : 'New shortcut'}
         </Text>
         {saved && <CopyButton shortcut={saved} />}
-      </View>
+      </DetailHead>
 
       <ScrollView style={styles.scroll} contentContainerStyle={styles.fields}>
         {!isShown && <HiddenText onShow={() => setShown(true)} />}
@@ -196,8 +189,6 @@ function capitalise(text: string): string {
 
 const styles = StyleSheet.create({
   page: { flex: 1, minHeight: 0 },
-  head: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 4, paddingTop: 6 },
-  back: { width: 48, height: 48, margin: 0 },
   title: { flex: 1 },
   scroll: { flex: 1, minHeight: 0 },
   fields: { paddingHorizontal: 16, paddingBottom: 24, gap: 8, maxWidth: 760 },

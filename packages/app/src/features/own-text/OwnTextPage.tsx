@@ -2,15 +2,16 @@ import type { OwnTextProblem } from '@yellow-latch/core/clash';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { Button, IconButton, Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 
 import { useAudit } from '@/audit/AuditProvider';
 import { deviceLabel } from '@/audit/sentences';
 import { Field } from '@/look/Field';
 import { ChoiceChip } from '@/look/ChoiceChip';
+import { DetailHead } from '@/look/DetailHead';
 import { FocusHeading } from '@/look/FocusHeading';
 import { LatchButton } from '@/look/LatchButton';
-import { useIsWide, usePalette } from '@/look/useLook';
+import { usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
 
 import { FileButton } from './FileButton';
@@ -23,7 +24,6 @@ import { useKeptText, useReading } from './useOwnText';
 export default function OwnTextPage() {
   const palette = usePalette();
   const router = useRouter();
-  const isWide = useIsWide();
   const { devices } = useList();
   const { state } = useAudit();
   const { kept, keep, forget } = useKeptText();
@@ -46,18 +46,11 @@ export default function OwnTextPage() {
   };
   return (
     <View style={styles.page}>
-      <View style={styles.head}>
-        <IconButton
-          icon={isWide ? 'close' : 'arrow-left'}
-          size={22}
-          style={styles.back}
-          accessibilityLabel="Back to the findings"
-          onPress={() => router.navigate('/check')}
-        />
+      <DetailHead back="Back to the findings" onBack={() => router.navigate('/check')}>
         <FocusHeading focusOn="own text" variant="titleLarge" style={styles.title}>
           Your own text
         </FocusHeading>
-      </View>
+      </DetailHead>
       {source === null ? (
         <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
           <Text variant="bodyMedium">
@@ -141,8 +134,6 @@ export default function OwnTextPage() {
 
 const styles = StyleSheet.create({
   page: { flex: 1, minHeight: 0 },
-  head: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 4, paddingTop: 6 },
-  back: { width: 48, height: 48, margin: 0 },
   title: { flex: 1 },
   scroll: { flex: 1, minHeight: 0 },
   parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 12, maxWidth: 760 },

@@ -1,4 +1,4 @@
-import { splitMarker } from '@yellow-latch/core/convention';
+import { splitMarker } from '@yellow-latch/core/model';
 import { StyleSheet, Text, View } from 'react-native';
 
 import { FACES } from './fonts';

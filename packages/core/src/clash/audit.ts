@@ -47,6 +47,9 @@ export interface Comparison {
   readonly came: readonly Finding[];
 }
 
+/** So many shortcuts are followed as edits; of more the whole list is looked at anew. */
+const MANY = 100;
+
 const CLASS_OF = CONTEXTS.flatMap(({ name, texts }) => texts.map(() => name));
 
 /**
@@ -164,6 +167,24 @@ export class Audit {
       const comparison = { before, after: this.figures, gone: gone.sort(byWorst), came: came.sort(byWorst) };
       return { comparison, findings: this.findingsOf(id) };
     });
+  }
+
+  /**
+   * What a change of many shortcuts comes to; the audit stays as it is. Cost: that of a full audit, once more
+   * than a few are concerned.
+   */
+  tryMany(change: AuditChange): Comparison {
+    const { put = [], remove = [] } = change;
+    if (put.length + remove.length <= MANY) return this.tryChange(change, '').comparison;
+    const gone = new Set([...remove, ...put.map(({ id }) => id)]);
+    const kept = Array.from(this.items.all(), ({ shortcut }) => shortcut).filter(({ id }) => !gone.has(id));
+    const after = Audit.run({ ...this.input, list: { ...this.input.list, shortcuts: [...kept, ...put] } });
+    return {
+      before: this.figures,
+      after: after.figures,
+      gone: this.findings.filter((finding) => isWorse(finding, after.findingsOf(finding.shortcuts[0]!))),
+      came: after.findings.filter((finding) => isWorse(finding, this.findingsOf(finding.shortcuts[0]!))),
+    };
   }
 
   /** A shortcut of the list by its id. */

@@ -25,7 +25,7 @@ export function separatorOf({ delimiters }: DeviceProfile): string {
 export class Bank {
   private readonly joined = new Map<string, FoldedText>();
   /** Where each text begins in the joined one; behind the last where the next would. */
-  private readonly starts: Int32Array;
+  readonly starts: Int32Array;
   /** The texts under their match keys, joined, for `containing`. */
   private keys: { text: string; starts: Int32Array } | null = null;
 
@@ -33,17 +33,22 @@ export class Bank {
     this.starts = startsOf(texts);
   }
 
-  /** Tells every hit in every text. Linear in the length of all. */
-  scan(list: CompiledList, meet: HitMet): void {
-    const separator = separatorOf(list.profile);
+  /** All texts as one, each with what ends codes on a device behind it. */
+  foldedFor(profile: DeviceProfile): FoldedText {
+    const separator = separatorOf(profile);
     let folded = this.joined.get(separator);
     if (!folded) {
       folded = foldAll(this.texts.join(separator) + separator);
       this.joined.set(separator, folded);
     }
+    return folded;
+  }
+
+  /** Tells every hit in every text. Linear in the length of all. */
+  scan(list: CompiledList, meet: HitMet): void {
     const { starts } = this;
     let text = 0;
-    list.scanEach(folded, (start, end, entry) => {
+    list.scanEach(this.foldedFor(list.profile), (start, end, entry) => {
       while (starts[text + 1]! <= start) text += 1;
       // A code that holds the separator may reach over a text's end.
       if (end < starts[text + 1]!) meet(text, start - starts[text]!, end - starts[text]!, entry);

@@ -1,5 +1,21 @@
 /**
- * Conventions: the marker a person adds to a code so that it never appears in their own text.
- * Today: telling the marker of one code from its mnemonic.
+ * Conventions: the mark a person gives a code so that it never appears in their own text; a marker before
+ * or after, the first letter doubled. `recogniseConventions` reads them off a list, `compareMarks` weighs
+ * every mark that the keyboards in use can type, `planRemark` sets a part of the list in another.
  */
-export { splitMarker, type MarkedCode } from './marker';
+export {
+  charactersOf,
+  compareMarks,
+  LEAST_GAIN,
+  type CannotCompare,
+  type CompareInput,
+  type Comparison,
+  type Cost,
+  type MarkCost,
+  type Misfires,
+  type Recommendation,
+} from './compare';
+export { formerCodes, FORMER_LASTS, idOfFormer } from './former';
+export { isInScope, isSameMark, isSameScope, markCode, markKey, mayBeMarked, partsOf, type Marked, type Parts } from './mark';
+export { planRemark, type CannotRemark, type Remark, type RemarkPlan } from './plan';
+export { conventionFor, recogniseConventions, type Recognised, type RecognisedMark } from './recognise';

@@ -10,6 +10,17 @@ export interface Price {
   readonly seconds: number;
 }
 
+/** How far a text was typed: what that took, and the state it led to. */
+export interface Typed {
+  readonly state: number;
+  readonly taps: number;
+  readonly seconds: number;
+  readonly missing: NotOnKeyboard | null;
+}
+
+/** Where nothing was typed yet. */
+export const BEGINNING_STATE = 0;
+
 /**
  * Everything that matters of what was typed so far: the places in which the ways to it end, each with what it
  * took more than the quickest, and where in a sentence the text stands.
@@ -61,13 +72,21 @@ export class Pricer {
     this.stateOf([{ ...BEGINNING, layer: layerAt(keyboard.start, 'start', keyboard) }], 'start');
   }
 
+  /** What a text takes, typed where nothing stands yet. */
   price(text: string): Price | NotOnKeyboard {
-    const composed = ASCII.test(text) ? text : text.normalize('NFC');
-    let state = 0;
+    const typed = this.typed(ASCII.test(text) ? text : text.normalize('NFC'), BEGINNING_STATE);
+    return typed.missing ?? { type: 'price', taps: typed.taps, seconds: typed.seconds };
+  }
+
+  /**
+   * Types a text in NFC from a state on, from `from` in it, up to the first character that is not on the
+   * keyboard. States are of this pricer alone; what was typed so far is behind them.
+   */
+  typed(text: string, state: number, from = 0): Typed {
     let seconds = 0;
     let taps = 0;
-    for (let at = 0; at < composed.length; at += 1) {
-      const unit = composed.charCodeAt(at);
+    for (let at = from; at < text.length; at += 1) {
+      const unit = text.charCodeAt(at);
       const column = unit < NEAR ? this.columns[unit]! : NO_COLUMN;
       const cell = state * COLUMNS + column;
       const next = column < 0 ? UNKNOWN : this.next[cell]!;
@@ -77,15 +96,15 @@ export class Pricer {
         taps += this.taps[cell]!;
         continue;
       }
-      const character = String.fromCodePoint(composed.codePointAt(at)!);
+      const character = String.fromCodePoint(text.codePointAt(at)!);
       const move = next === UNKNOWN ? this.learn(state, character) : MISSING;
-      if (move.to < 0) return { type: 'not-on-keyboard', character, at };
+      if (move.to < 0) return { state, taps, seconds, missing: { type: 'not-on-keyboard', character, at } };
       state = move.to;
       seconds += move.seconds;
       taps += move.taps;
       at += character.length - 1;
     }
-    return { type: 'price', taps, seconds };
+    return { state, taps, seconds, missing: null };
   }
 
   /** What a character leads to from a state, worked out once. */

@@ -1,4 +1,4 @@
-import type { Key } from './keyboard';
+import type { Key, Keyboard } from './keyboard';
 
 /** Seconds that a press takes: from the key pressed before, null at the beginning, to this one. */
 export interface Timing {
@@ -29,3 +29,8 @@ export const KLM = { K: 0.28, M: 1.35, H: 0.4, P: 1.1 } as const;
 
 /** On a hardware keyboard every stroke takes the same: ten fingers lie over the keys. */
 export const klmTiming: Timing = Object.assign(() => KLM.K, { isEven: true });
+
+/** The law by which a keyboard is timed. */
+export function timingOf({ kind }: Pick<Keyboard, 'kind'>): Timing {
+  return kind === 'glass' ? fittsTiming : klmTiming;
+}

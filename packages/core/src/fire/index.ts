@@ -22,6 +22,7 @@ export {
   type Match,
   type Offer,
 } from './list';
+export { FoldedPlaces } from './places';
 export { applyEdit, type Edit, type Range } from './range';
 export {
   settleRules,

@@ -1,11 +1,11 @@
 import type { DeviceProfile } from '../fit';
 import { fitsCapitals } from './capitals';
-import { ENDS, FOLDED, OF_WORD, OPENING, UNITS } from './character';
+import { FOLDED, OF_WORD, UNITS } from './character';
 import { FIRES_AT_ONCE, HAS_TWIN, NEEDS_CAPITALS, NEVER_FIRES, type CodeTree } from './codeTree';
-import { delimiterTest } from './delimiter';
-import { isEdge, type Edge } from './edge';
+import type { Edge } from './edge';
 import { hashStep, mixed, NOT_THERE, SEVERAL } from './firstWords';
-import { EDGE, END, type FoldedText } from './fold';
+import type { FoldedText } from './fold';
+import { FoldedPlaces } from './places';
 import type { FiringEntry } from './rules';
 
 /** Told of every place at which a code would fire, in the order of starts. */
@@ -75,15 +75,8 @@ export function scanText(
   }
 }
 
-/** What becomes of the places that a scan has found: their edges, their ends, and who has them. */
-class Places {
-  private readonly text: string;
-  private readonly units: Uint16Array;
-  private readonly offsets: Int32Array | null;
-  private readonly marks: Uint8Array | null;
-  private readonly length: number;
-  private readonly isStandard: boolean;
-  private readonly isDelimiter: (character: string) => boolean;
+/** What becomes of the places that a scan has found: who has them. */
+class Places extends FoldedPlaces {
   /** Ends, doubled, one more for what fires at once, that an earlier start has taken. */
   private readonly taken: number[] = [];
   private takenCount = 0;
@@ -98,13 +91,7 @@ class Places {
     private readonly anywhere: CodeTree,
     private readonly meet: Scanned,
   ) {
-    this.text = folded.text;
-    this.units = folded.units;
-    this.length = folded.length;
-    this.offsets = folded.alone ? null : folded.offsets;
-    this.marks = folded.alone ? null : folded.marks;
-    this.isStandard = profile.delimiters === 'standard';
-    this.isDelimiter = delimiterTest(profile.delimiters);
+    super(folded, profile.delimiters);
   }
 
   /** Codes that need an edge, from `from` on. */
@@ -155,24 +142,6 @@ class Places {
     this.claim(to, other.id < entry.id ? other : entry, atOnce);
   }
 
-  /** A unit's place in the text; -1 inside a cluster. */
-  private placeOf(at: number): number {
-    if (this.offsets === null) return at;
-    return at < this.length ? this.offsets[at]! : this.text.length;
-  }
-
-  private hasEdge(at: number): boolean {
-    if (this.marks !== null) return (this.marks[at]! & EDGE) !== 0;
-    const before = at === 0 ? OPENING : UNITS[this.units[at - 1]!]!;
-    return isEdge(before, UNITS[this.units[at]!]!, this.text, at);
-  }
-
-  private isEnd(to: number): boolean {
-    if (to >= this.length) return true;
-    if (!this.isStandard) return this.isDelimiter(characterAt(this.text, this.placeOf(to)));
-    return this.marks === null ? (UNITS[this.units[to]!]! & ENDS) !== 0 : (this.marks[to]! & END) !== 0;
-  }
-
   /** Of the codes with the key at `position` that of the oldest that fires so; -1: none. */
   private firstToFire(tree: CodeTree, position: number, to: number, atOnce: boolean): number {
     if (!atOnce && !this.isEnd(to)) return -1;
@@ -201,10 +170,4 @@ class Places {
     if (end > this.furthest) this.furthest = end;
     this.meet(start, end, entry);
   }
-}
-
-function characterAt(text: string, index: number): string {
-  const unit = text.charCodeAt(index);
-  if (unit < 0xd800 || unit > 0xdbff) return text[index]!;
-  return String.fromCodePoint(text.codePointAt(index)!);
 }

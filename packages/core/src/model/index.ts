@@ -5,11 +5,15 @@
  * nothing is typed twice.
  */
 export * from './code';
+export * from './convention';
 export * from './expansion';
+export * from './keyboard';
 export * from './kind';
 export * from './limits';
+export * from './marker';
 export * from './problem';
 export * from './record';
+export * from './recordId';
 export * from './rules';
 export * from './taken';
 export * from './text';

@@ -1,32 +1,14 @@
 import { z } from 'zod';
 
+import { checkedText, lineOf } from './checked';
 import { checkCode } from './code';
+import { ConventionFieldsSchema, type ConventionFields } from './convention';
 import { checkExpansion } from './expansion';
+import { KeyboardFieldsSchema, KeyboardUseSchema, type KeyboardFields } from './keyboard';
 import { KINDS } from './kind';
 import { LIMITS } from './limits';
-import { describeProblem, type TextProblem } from './problem';
 import { AskedRulesSchema } from './rules';
-import { countClusters, findBadCharacter } from './text';
-
-/** A string that passes `check`; the issue carries the rule it broke in plain English. */
-function checkedText(check: (text: string) => TextProblem | null) {
-  return z.string().superRefine((text, context) => {
-    const problem = check(text);
-    if (problem) context.addIssue({ code: 'custom', message: describeProblem(problem) });
-  });
-}
-
-/** One line of text of at most so many grapheme clusters. */
-function lineOf(clusters: number) {
-  return z
-    .string()
-    .min(1)
-    .refine((text) => findBadCharacter(text) === null, { message: 'holds a control character' })
-    .refine((text) => countClusters(text) <= clusters, { message: `has more than ${clusters} characters` });
-}
-
-/** A UUIDv7 (RFC 9562): its first 48 bits are the time the record was made, so ids sort by age. */
-export const RecordIdSchema = z.uuid({ version: 'v7' });
+import { RecordIdSchema } from './recordId';
 
 /** What a shortcut gives: one field for merging, since its parts mean nothing apart. */
 export const ContentSchema = z.strictObject({
@@ -36,16 +18,22 @@ export const ContentSchema = z.strictObject({
 });
 export type Content = z.infer<typeof ContentSchema>;
 
+const CodeSchema = checkedText((code) => checkCode(code)).refine((code) => code === code.trim(), {
+  message: 'must not begin or end with white space',
+});
+
 /** The fields of a shortcut, each merged on its own. `setId` null: in no set. */
 export const ShortcutFieldsSchema = z.strictObject({
-  code: checkedText((code) => checkCode(code)).refine((code) => code === code.trim(), {
-    message: 'must not begin or end with white space',
-  }),
+  code: CodeSchema,
   content: ContentSchema,
   kind: z.enum(KINDS),
   setId: RecordIdSchema.nullable(),
   /** The rules it asks for itself. */
   rules: AskedRulesSchema,
+  /** How often its owner says it is used in a week; null: not said. */
+  usesAWeek: z.number().min(0).max(LIMITS.usesAWeek).nullable(),
+  /** The code it had before, which goes on firing until a moment (ms since 1970), so that the new one is learnt. */
+  former: z.strictObject({ code: CodeSchema, until: z.int() }).nullable(),
 });
 export type ShortcutFields = z.infer<typeof ShortcutFieldsSchema>;
 
@@ -71,11 +59,12 @@ export type LeftFindingFields = z.infer<typeof LeftFindingFieldsSchema>;
 
 /**
  * What holds for the whole list: the languages its owner writes in (BCP 47) and the devices it fires on
- * (ids of device profiles), at least one of each.
+ * (ids of device profiles), at least one of each; the keyboards in use, none: not said.
  */
 export const ListFieldsSchema = z.strictObject({
   languages: z.array(z.string().regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/)).min(1).max(12),
   devices: z.array(z.string().regex(/^[a-z][a-z-]{0,39}$/)).min(1).max(12),
+  keyboards: z.array(KeyboardUseSchema).max(LIMITS.keyboards),
 });
 export type ListFields = z.infer<typeof ListFieldsSchema>;
 
@@ -89,10 +78,12 @@ export const LIST_RECORD_ID = '00000000-0000-7000-8000-000000000001';
  * that a record was made without, since it came to the model later.
  */
 export const RECORD_TYPES = {
-  shortcut: { fields: ShortcutFieldsSchema, guarded: ['code', 'content'], defaults: { rules: {} } },
+  shortcut: { fields: ShortcutFieldsSchema, guarded: ['code', 'content'], defaults: { rules: {}, usesAWeek: null, former: null } },
   set: { fields: SetFieldsSchema, guarded: ['name'], defaults: {} },
   leftFinding: { fields: LeftFindingFieldsSchema, guarded: ['reason'], defaults: {} },
-  list: { fields: ListFieldsSchema, guarded: [], defaults: {} },
+  list: { fields: ListFieldsSchema, guarded: [], defaults: { keyboards: [] } },
+  convention: { fields: ConventionFieldsSchema, guarded: [], defaults: {} },
+  keyboard: { fields: KeyboardFieldsSchema, guarded: ['layout'], defaults: {} },
 } as const satisfies Record<
   string,
   { fields: z.ZodObject; guarded: readonly string[]; defaults: Readonly<Record<string, unknown>> }
@@ -104,6 +95,8 @@ export interface FieldsOf {
   set: SetFields;
   leftFinding: LeftFindingFields;
   list: ListFields;
+  convention: ConventionFields;
+  keyboard: KeyboardFields;
 }
 
 /** A record as screens read it. `changed` is in ms since 1970. */
@@ -120,3 +113,9 @@ export interface Shortcut extends ShortcutFields, Read {
 export interface ShortcutSet extends SetFields, Read {}
 
 export interface LeftFinding extends LeftFindingFields, Read {}
+
+/** A convention that a person has chosen. */
+export interface ChosenConvention extends ConventionFields, Read {}
+
+/** A keyboard of a person's own. */
+export interface OwnKeyboard extends KeyboardFields, Read {}

@@ -1,4 +1,4 @@
-import { splitMarker } from '../convention';
+import { splitMarker } from '../model';
 import { checkCode, clustersOf, matchKey } from '../model';
 
 /** A code near one that was typed, and what was done to get it. */

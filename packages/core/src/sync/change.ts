@@ -25,6 +25,8 @@ const fieldSchemas: Record<RecordType, z.ZodType> = {
   set: RECORD_TYPES.set.fields.partial().extend({ deleted }),
   leftFinding: RECORD_TYPES.leftFinding.fields.partial().extend({ deleted }),
   list: RECORD_TYPES.list.fields.partial().extend({ deleted }),
+  convention: RECORD_TYPES.convention.fields.partial().extend({ deleted }),
+  keyboard: RECORD_TYPES.keyboard.fields.partial().extend({ deleted }),
 };
 
 /** Parses a change off the wire; the fields by the schema of its record's type. */

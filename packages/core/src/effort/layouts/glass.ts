@@ -1,23 +1,6 @@
+import type { GlassLayout } from '../../model';
 import type { Key, Keyboard, Press } from '../keyboard';
-
-/**
- * A keyboard on glass: rows of letters, of figures and of further signs; what a letter gives when its key
- * is held; whether figures fall back to letters after a space; whether it has a row of figures above.
- */
-export interface GlassLayout {
-  readonly id: string;
-  readonly name: string;
-  readonly language: string;
-  readonly letters: readonly [string, string, string];
-  readonly figures: readonly [string, string, string];
-  readonly signs: readonly [string, string, string];
-  readonly held: Readonly<Record<string, string>>;
-  readonly fallsBack: boolean;
-  readonly hasFigureRow: boolean;
-  /** The width of the keyboard and the height of a row, in mm. */
-  readonly width: number;
-  readonly rowHeight: number;
-}
+import { freeName } from './name';
 
 /** How long a key is held for what lies behind it, in s. */
 const HOLD = 0.5;
@@ -27,7 +10,8 @@ const SWITCH = 'figures';
 const SIGNS = 'signs';
 
 /** A layout as a keyboard. Shift lasts for one letter; struck twice it stays until it is struck again. */
-export function glassKeyboard({ id, name, language, letters, figures, signs, held, fallsBack, hasFigureRow, width, rowHeight }: GlassLayout): Keyboard {
+export function glassKeyboard(id: string, layout: GlassLayout): Keyboard {
+  const { name, language, letters, figures, signs, held, fallsBack, hasFigureRow, width, rowHeight } = layout;
   const keys: Record<string, Key> = {};
   const presses: Press[] = [];
   const top = hasFigureRow ? 1 : 0;
@@ -38,7 +22,7 @@ export function glassKeyboard({ id, name, language, letters, figures, signs, hel
     const step = Math.min(room / Array.from(text).length, width / 10);
     const from = (width - step * Array.from(text).length) / 2;
     return Array.from(text, (sign, x) => {
-      const key = `${layer} ${sign}`;
+      const key = freeName(`${layer} ${sign}`, keys);
       keys[key] = { x: from + (x + 0.5) * step, y: y * rowHeight, width: step, height: rowHeight };
       return key;
     });
@@ -99,11 +83,11 @@ export function glassKeyboard({ id, name, language, letters, figures, signs, hel
 }
 
 // Figures in their order, then signs by what they do: pairs beside each other. An order of our own.
-const FIGURES = ['1234567890', '()-/:;"\'&', '!?@#%+='] as const;
+const FIGURES = ['1234567890', '()-/:;"\'&', '!?@#%*+='] as const;
 const SIGNS_ROWS = ['[]{}<>«»„“', '_|\\~^`´°§', '€£$¥×÷…'] as const;
 
-const PHONE = { figures: FIGURES, signs: SIGNS_ROWS, fallsBack: true, hasFigureRow: false, width: 64, rowHeight: 9 } as const;
-const TABLET = { figures: FIGURES, signs: SIGNS_ROWS, fallsBack: false, width: 180, rowHeight: 16 } as const;
+const PHONE = { type: 'glass', figures: FIGURES, signs: SIGNS_ROWS, fallsBack: true, width: 64, rowHeight: 9 } as const;
+const TABLET = { type: 'glass', figures: FIGURES, signs: SIGNS_ROWS, fallsBack: false, width: 180, rowHeight: 16 } as const;
 
 const LETTERS = {
   en: { name: 'English', letters: ['qwertyuiop', 'asdfghjkl', 'zxcvbnm'], held: { e: 'éè', a: 'à', c: 'ç', i: 'ï', o: 'ô', u: 'û', n: 'ñ' } },
@@ -112,9 +96,14 @@ const LETTERS = {
   es: { name: 'Spanish', letters: ['qwertyuiop', 'asdfghjklñ', 'zxcvbnm'], held: { e: 'é', a: 'á', i: 'í', o: 'ó', u: 'úü' } },
 } as const;
 
-/** Our own generic keyboards on glass: a phone, and a tablet with and without a row of figures, in each language. */
-export const GLASS_LAYOUTS: readonly GlassLayout[] = Object.entries(LETTERS).flatMap(([language, { name, letters, held }]) => [
-  { id: `phone-${language}`, name: `Phone, ${name}`, language, letters, held, ...PHONE },
-  { id: `tablet-${language}`, name: `Tablet, ${name}`, language, letters, held, ...TABLET, hasFigureRow: false },
-  { id: `tablet-figures-${language}`, name: `Tablet with figures, ${name}`, language, letters, held, ...TABLET, hasFigureRow: true },
-]);
+/** Our own generic layouts on glass, by their names: a phone, and a tablet with and without a row of figures, in each language. */
+export const GLASS_LAYOUTS: Readonly<Record<string, GlassLayout>> = Object.fromEntries(
+  Object.entries(LETTERS).flatMap(([language, { name, letters, held }]): [string, GlassLayout][] => {
+    const own = { language, letters, held };
+    return [
+      [`phone-${language}`, { ...PHONE, ...own, name: `Phone, ${name}`, hasFigureRow: false }],
+      [`tablet-${language}`, { ...TABLET, ...own, name: `Tablet, ${name}`, hasFigureRow: false }],
+      [`tablet-figures-${language}`, { ...TABLET, ...own, name: `Tablet with figures, ${name}`, hasFigureRow: true }],
+    ];
+  }),
+);

@@ -1,20 +1,6 @@
+import type { HardwareLayout } from '../../model';
 import type { Key, Keyboard, Press } from '../keyboard';
-
-/**
- * A hardware layout: four rows of signs from the figures down, without shift and with it; what a key gives
- * with AltGr, by its own sign; the signs that wait for a letter, if struck where they stand.
- */
-export interface HardwareLayout {
-  readonly id: string;
-  readonly name: string;
-  readonly language: string;
-  /** ISO has a key between the left shift and the first letter of the lowest row. */
-  readonly form: 'ANSI' | 'ISO';
-  readonly base: readonly [string, string, string, string];
-  readonly shift: readonly [string, string, string, string];
-  readonly altGr: Readonly<Record<string, string>>;
-  readonly dead: string;
-}
+import { freeName } from './name';
 
 /** The pitch of keys (ISO 9995-1 allows 18 to 20 mm). */
 const PITCH = 19.05;
@@ -33,7 +19,7 @@ const MARKS: Readonly<Record<string, string>> = {
 const SHIFTS = ['left shift', 'right shift'] as const;
 
 /** A layout as a keyboard: shift and AltGr are layers that last as long as they are held. */
-export function hardwareKeyboard({ id, name, language, form, base, shift, altGr, dead }: HardwareLayout): Keyboard {
+export function hardwareKeyboard(id: string, { name, language, form, base, shift, altGr, dead }: HardwareLayout): Keyboard {
   const keys: Record<string, Key> = {
     'left shift': place(OFFSETS[form][3] / 2, 3, OFFSETS[form][3]),
     'right shift': place(13.625, 3, 2.75),
@@ -52,11 +38,12 @@ export function hardwareKeyboard({ id, name, language, form, base, shift, altGr,
     const plain = row.split(' ');
     const shifted = shift[y]!.split(' ');
     plain.forEach((sign, x) => {
-      keys[sign] = place(OFFSETS[form][y]! + x + 0.5, y, 1);
-      give(sign, 'base', sign);
-      if (shifted[x] !== undefined) give(sign, 'shift', shifted[x]);
-      if (altGr[sign] !== undefined) give(sign, 'alt', altGr[sign]);
-      for (const mark of deadSigns) compose(presses, mark, sign, sign, shifted[x] ?? sign);
+      const key = freeName(sign, keys);
+      keys[key] = place(OFFSETS[form][y]! + x + 0.5, y, 1);
+      give(key, 'base', sign);
+      if (shifted[x] !== undefined) give(key, 'shift', shifted[x]);
+      if (altGr[sign] !== undefined) give(key, 'alt', altGr[sign]);
+      for (const mark of deadSigns) compose(presses, mark, key, sign, shifted[x] ?? sign);
     });
   });
   for (const layer of ['base', 'shift']) {
@@ -92,9 +79,9 @@ function place(x: number, y: number, width: number): Key {
 }
 
 /** National layouts as their standards have them (ANSI INCITS 154, BS 4822, DIN 2137, NF Z71-300's forerunner, Spain's), from memory. */
-export const HARDWARE_LAYOUTS: readonly HardwareLayout[] = [
-  {
-    id: 'hardware-en-us',
+export const HARDWARE_LAYOUTS: Readonly<Record<string, HardwareLayout>> = {
+  'hardware-en-us': {
+    type: 'hardware',
     name: 'Keyboard, US English',
     language: 'en-US',
     form: 'ANSI',
@@ -103,8 +90,8 @@ export const HARDWARE_LAYOUTS: readonly HardwareLayout[] = [
     altGr: {},
     dead: '',
   },
-  {
-    id: 'hardware-en-gb',
+  'hardware-en-gb': {
+    type: 'hardware',
     name: 'Keyboard, UK English',
     language: 'en-GB',
     form: 'ISO',
@@ -113,8 +100,8 @@ export const HARDWARE_LAYOUTS: readonly HardwareLayout[] = [
     altGr: { '`': '¦', '4': '€', e: 'é', u: 'ú', i: 'í', o: 'ó', a: 'á' },
     dead: '',
   },
-  {
-    id: 'hardware-de',
+  'hardware-de': {
+    type: 'hardware',
     name: 'Keyboard, German',
     language: 'de',
     form: 'ISO',
@@ -123,8 +110,8 @@ export const HARDWARE_LAYOUTS: readonly HardwareLayout[] = [
     altGr: { '2': '²', '3': '³', '7': '{', '8': '[', '9': ']', '0': '}', ß: '\\', q: '@', e: '€', '+': '~', '<': '|', m: 'µ' },
     dead: '^´`',
   },
-  {
-    id: 'hardware-fr',
+  'hardware-fr': {
+    type: 'hardware',
     name: 'Keyboard, French',
     language: 'fr',
     form: 'ISO',
@@ -133,8 +120,8 @@ export const HARDWARE_LAYOUTS: readonly HardwareLayout[] = [
     altGr: { é: '~', '"': '#', "'": '{', '(': '[', '-': '|', è: '`', _: '\\', ç: '^', à: '@', ')': ']', '=': '}', e: '€' },
     dead: '^¨',
   },
-  {
-    id: 'hardware-es',
+  'hardware-es': {
+    type: 'hardware',
     name: 'Keyboard, Spanish',
     language: 'es',
     form: 'ISO',
@@ -143,4 +130,4 @@ export const HARDWARE_LAYOUTS: readonly HardwareLayout[] = [
     altGr: { º: '\\', '1': '|', '2': '@', '3': '#', '4': '~', '6': '¬', e: '€', '`': '[', '+': ']', '´': '{', ç: '}' },
     dead: '`^´¨',
   },
-];
+};

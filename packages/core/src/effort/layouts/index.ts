@@ -1,9 +1,14 @@
 /** Keyboards that are there from the start: national ones for ten fingers, generic ones of our own on glass. */
+import type { Layout } from '../../model';
 import type { Keyboard } from '../keyboard';
 import { GLASS_LAYOUTS, glassKeyboard } from './glass';
 import { HARDWARE_LAYOUTS, hardwareKeyboard } from './hardware';
 
-export { glassKeyboard, type GlassLayout } from './glass';
-export { hardwareKeyboard, type HardwareLayout } from './hardware';
+export const LAYOUTS: Readonly<Record<string, Layout>> = { ...GLASS_LAYOUTS, ...HARDWARE_LAYOUTS };
 
-export const KEYBOARDS: readonly Keyboard[] = [...GLASS_LAYOUTS.map(glassKeyboard), ...HARDWARE_LAYOUTS.map(hardwareKeyboard)];
+/** A layout as a keyboard: its keys with their places, and what each press does. */
+export function keyboardFrom(id: string, layout: Layout): Keyboard {
+  return layout.type === 'glass' ? glassKeyboard(id, layout) : hardwareKeyboard(id, layout);
+}
+
+export const KEYBOARDS: readonly Keyboard[] = Object.entries(LAYOUTS).map(([id, layout]) => keyboardFrom(id, layout));

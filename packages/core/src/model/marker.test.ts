@@ -1,4 +1,4 @@
-import { splitMarker } from '.';
+import { splitMarker } from './marker';
 
 test.each([
   [';addr', ';', 'addr', ''],

@@ -1,0 +1,437 @@
+import {
+  bankOf,
+  claimsOn,
+  CONTEXT_BANK,
+  CONTEXT_COUNT,
+  countWords,
+  trapsOf,
+  WORDS_A_WEEK,
+  type Claim,
+  type TrapFound,
+  type Vocabulary,
+} from '../clash';
+import { effortInside, MISFIRE, UNLEARNING, WEEKS_A_YEAR, type InUse } from '../effort';
+import { CompiledList, foldAll, heldBy, settleRules, type FiringEntry, type FoldedText, type RuledList } from '../fire';
+import type { DeviceProfile } from '../fit';
+import { matchKey, type Mark, type Scope } from '../model';
+import { frontOf } from './front';
+import { isInScope, markCode, mayBeMarked, partsOf } from './mark';
+import { effortOfMarks } from './markEffort';
+import { MarkIndex } from './markIndex';
+import { Room } from './room';
+import { MarkTally } from './tally';
+
+/** What marks are compared for. */
+export interface CompareInput {
+  readonly list: RuledList;
+  /** The part of the list that is to be marked. */
+  readonly scope: Scope;
+  readonly inUse: readonly InUse[];
+  /** The languages a person writes in; equal parts unless told. */
+  readonly languages: readonly { readonly vocabulary: Vocabulary; readonly share?: number }[];
+  /** How often a shortcut is used in a week. */
+  readonly usesAWeek: (id: string) => number;
+  /** What the person wrote, if it is at hand. */
+  readonly ownText?: string;
+  /** How many words a person writes in a week. */
+  readonly wordsAWeek?: number;
+}
+
+/** How often codes misfire, all devices together by their shares. */
+export interface Misfires {
+  /** In 10,000 words of ordinary text. */
+  readonly perTenThousand: number;
+  /** In how many of 100 links, prices and the like. */
+  readonly per100Contexts: number;
+  /** In how many places of the own text; null: there is none. */
+  readonly inOwnText: number | null;
+  /** What is to be expected in a week: language and contexts, and the own text the more, the longer it is. */
+  readonly aWeek: number;
+}
+
+/** What codes cost. */
+export interface Cost {
+  /** Of one use, the space behind it included; by how often each code is used. */
+  readonly effort: { readonly taps: number; readonly seconds: number };
+  readonly misfires: Misfires;
+  /** Seconds in a week: of typing codes, of misfires, and of unlearning, spread over a year. */
+  readonly secondsAWeek: number;
+}
+
+/** What the codes cost as they are. */
+export interface PresentCost extends Cost {
+  /** Characters of codes that a keyboard in use does not have; each is reckoned with a trip to a table of signs. */
+  readonly fromTable: number;
+}
+
+/** One mark, with all that speaks for and against it. */
+export interface MarkCost extends Cost {
+  readonly mark: Mark;
+  readonly claims: readonly Claim[];
+  readonly traps: readonly (TrapFound & { readonly device: string })[];
+  /** Codes of two and three characters that are free under it, and how many there are in all. */
+  readonly room: { readonly free: number; readonly of: number };
+  /** Codes that would be the same as others. */
+  readonly collisions: number;
+  /** Codes that would be others than now. */
+  readonly changes: number;
+  /** No other mark is both quicker and less often fired by mistake. */
+  readonly isOnFront: boolean;
+}
+
+export interface Comparison {
+  /** How many codes there are to mark. */
+  readonly codes: number;
+  /** How many marks were weighed. */
+  readonly marks: number;
+  /** The codes as they are. */
+  readonly present: PresentCost;
+  /** The best by cost, all on the front, all of one character, and those in use: the least cost first. */
+  readonly rows: readonly MarkCost[];
+  readonly recommendation: Recommendation | null;
+}
+
+/** The mark to take, and the seconds in a week that it gains beside the codes as they are; below 0 it loses some. */
+export interface Recommendation {
+  readonly mark: Mark;
+  readonly gain: {
+    /** All in all, unlearning taken off. */
+    readonly whole: number;
+    readonly typing: number;
+    readonly misfires: number;
+  };
+}
+
+/** Words of the own text that weigh as much as language and contexts do together. */
+const PRIOR_WORDS = 50_000;
+/** One in so many words is a link, a price, an address or the like. */
+const WORDS_A_CONTEXT = 100;
+/** A change pays from so many seconds in a week on: nobody unlearns sixty codes for less. */
+export const LEAST_GAIN = 5;
+/** What part of the short codes under a mark is to be free. */
+const LEAST_FREE = 0.9;
+/** Rows that are given for their cost alone. */
+const BEST = 40;
+
+/** Nothing can be compared where no code could be marked, or no keyboard types anything. */
+export type CannotCompare = { readonly type: 'no codes' } | { readonly type: 'no keyboard' };
+
+/**
+ * Every mark that the keyboards in use can type, weighed: what codes cost to type under it, and how often
+ * they would fire by mistake. Cost: the texts once for each device, and the marks; see `bench/markers.ts`.
+ */
+export function compareMarks(input: CompareInput): Comparison | CannotCompare {
+  if (input.inUse.length === 0) return { type: 'no keyboard' };
+  const marked = input.list.shortcuts.filter((shortcut) => isInScope(shortcut, input.scope) && mayBeMarked(shortcut));
+  if (marked.length === 0) return { type: 'no codes' };
+  const ids = new Set(marked.map(({ id }) => id));
+  const settled = settleRules(input.list);
+  const subjects = settled
+    .filter(({ id }) => ids.has(id))
+    .map((entry): Subject => ({ ...entry, ...partsOf(entry.code)!, uses: input.usesAWeek(entry.id) }));
+  const others = settled.filter(({ id }) => !ids.has(id));
+  return new Comparing(input, subjects, others).compare();
+}
+
+/** A code to mark, with its rules, its mnemonic, and how often it is used in a week. */
+type Subject = FiringEntry & { readonly mark: Mark; readonly mnemonic: string };
+
+/** A device, and its part in all that is typed. */
+interface Device {
+  readonly profile: DeviceProfile;
+  readonly part: number;
+}
+
+class Comparing {
+  private readonly marks: MarkIndex;
+  private readonly devices: readonly Device[];
+  private readonly own: { readonly folded: FoldedText; readonly words: number } | null;
+  private readonly usesAWeek: number;
+  private readonly wordsAWeek: number;
+
+  constructor(
+    private readonly input: CompareInput,
+    private readonly subjects: readonly Subject[],
+    private readonly others: readonly FiringEntry[],
+  ) {
+    this.marks = new MarkIndex(charactersOf(input.inUse));
+    this.devices = devicesOf(input.inUse);
+    this.own = input.ownText ? { folded: foldAll(input.ownText), words: countWords(input.ownText) } : null;
+    this.usesAWeek = subjects.reduce((sum, { uses }) => sum + uses, 0);
+    this.wordsAWeek = input.wordsAWeek ?? WORDS_A_WEEK;
+  }
+
+  compare(): Comparison {
+    const { marks, subjects } = this;
+    const present = this.present();
+    const mnemonics = subjects.map(({ mnemonic, uses }) => ({
+      mnemonic: mnemonic.normalize('NFC'),
+      weight: this.usesAWeek > 0 ? uses / this.usesAWeek : 1 / subjects.length,
+    }));
+    const effort = effortOfMarks(marks, mnemonics, this.input.inUse);
+    const misfires = this.misfires();
+    const changes = this.changes();
+    const cost = new Float64Array(marks.count);
+    for (let mark = 0; mark < marks.count; mark += 1) {
+      const seconds = effort.seconds[mark]!;
+      cost[mark] = this.costOf(seconds, misfires.aWeek[mark]!, changes[mark]!);
+    }
+    const front = frontOf(effort.seconds, misfires.aWeek);
+    const room = this.room();
+    const collisions = this.collisions();
+    const rowOf = (index: number): MarkCost => {
+      const mark = marks.markOf(index);
+      return {
+        mark,
+        effort: { taps: effort.taps[index]!, seconds: effort.seconds[index]! },
+        misfires: {
+          perTenThousand: misfires.perTenThousand[index]!,
+          per100Contexts: misfires.per100Contexts[index]!,
+          inOwnText: misfires.inOwnText?.[index] ?? null,
+          aWeek: misfires.aWeek[index]!,
+        },
+        secondsAWeek: cost[index]!,
+        claims: this.claimsOf(mark),
+        traps: this.trapsOf(mark),
+        room: { free: room.free[index]!, of: room.of[index]! },
+        collisions: collisions[index]!,
+        changes: changes[index]!,
+        isOnFront: front.has(index),
+      };
+    };
+    const byCost = Array.from(cost, (_, index) => index).sort((a, b) => cost[a]! - cost[b]! || a - b);
+    const inUse = subjects.map(({ mark }) => marks.indexOf(mark)).filter((index) => index >= 0);
+    const shown = new Set([...byCost.slice(0, BEST), ...front, ...inUse, ...byCost.filter((index) => Array.from(marks.markOf(index).marker).length < 2)]);
+    const rows = [...shown].map(rowOf).sort((a, b) => a.secondsAWeek - b.secondsAWeek);
+    return { codes: subjects.length, marks: marks.count, present, rows, recommendation: this.recommend(byCost, rowOf, present) };
+  }
+
+  /** Seconds in a week. */
+  private costOf(secondsAUse: number, misfiresAWeek: number, changes: number): number {
+    return secondsAUse * this.usesAWeek + misfiresAWeek * MISFIRE + (changes * UNLEARNING) / WEEKS_A_YEAR;
+  }
+
+  /**
+   * The least cost of the marks that are sound: no program claims them, no device breaks them, they make no
+   * two codes one, and there is room: for twice as many codes, and most short codes are free, so that the next
+   * ones are as safe. Null: that is not enough less than now.
+   */
+  private recommend(byCost: readonly number[], rowOf: (index: number) => MarkCost, present: PresentCost): Recommendation | null {
+    const collide = collisionsIn(this.subjects.map(({ code }) => code));
+    for (const index of byCost) {
+      const row = rowOf(index);
+      const gain = present.secondsAWeek - row.secondsAWeek;
+      if (gain < LEAST_GAIN) return null;
+      const isSound =
+        row.claims.length === 0 &&
+        row.traps.every(({ severity }) => severity === 'note') &&
+        row.collisions <= collide &&
+        row.room.free >= this.subjects.length * 2 &&
+        row.room.free >= row.room.of * LEAST_FREE;
+      if (!isSound) continue;
+      if (row.changes === 0) return null;
+      return {
+        mark: row.mark,
+        gain: {
+          whole: gain,
+          typing: (present.effort.seconds - row.effort.seconds) * this.usesAWeek,
+          misfires: (present.misfires.aWeek - row.misfires.aWeek) * MISFIRE,
+        },
+      };
+    }
+    return null;
+  }
+
+  private present(): PresentCost {
+    const { subjects, input, usesAWeek } = this;
+    let taps = 0;
+    let seconds = 0;
+    let fromTable = 0;
+    const shares = input.inUse.reduce((sum, { share }) => sum + share, 0);
+    for (const { code, uses } of subjects) {
+      const weight = usesAWeek > 0 ? uses / usesAWeek : 1 / subjects.length;
+      for (const one of input.inUse) {
+        const effort = effortInside(code, one);
+        fromTable += effort.fromTable.length;
+        taps += (effort.taps * weight * one.share) / shares;
+        seconds += (effort.seconds * weight * one.share) / shares;
+      }
+    }
+    const misfires = this.misfiresOf(subjects);
+    return { effort: { taps, seconds }, misfires, secondsAWeek: this.costOf(seconds, misfires.aWeek, 0), fromTable };
+  }
+
+  /** The misfires of codes as they are, by the engine itself. */
+  private misfiresOf(entries: readonly FiringEntry[]): Misfires {
+    let perTenThousand = 0;
+    let per100Contexts = 0;
+    let inOwnText = 0;
+    for (const { profile, part } of this.devices) {
+      const list = CompiledList.compile(entries, { ...profile, builtIn: [] });
+      for (const { vocabulary, share } of this.languages()) {
+        const hit = new Set<number>();
+        bankOf(vocabulary).scan(list, (text) => hit.add(text));
+        for (const text of hit) perTenThousand += vocabulary.perTenThousand[text]! * share * part;
+      }
+      const hit = new Set<number>();
+      CONTEXT_BANK.scan(list, (text) => hit.add(text));
+      per100Contexts += (hit.size * 100 * part) / CONTEXT_COUNT;
+      if (this.own) list.scanEach(this.own.folded, () => (inOwnText += part));
+    }
+    return { perTenThousand, per100Contexts, inOwnText: this.own && inOwnText, aWeek: this.aWeek(perTenThousand, per100Contexts, inOwnText) };
+  }
+
+  /** The misfires under every mark. */
+  private misfires() {
+    const { marks, subjects } = this;
+    const perTenThousand = new Float64Array(marks.count);
+    const per100Contexts = new Float64Array(marks.count);
+    const inOwnText = this.own && new Float64Array(marks.count);
+    const all = new Float64Array(CONTEXT_COUNT).fill(100 / CONTEXT_COUNT);
+    for (const { profile, part } of this.devices) {
+      const tally = new MarkTally(marks, subjects, profile);
+      const add = (into: Float64Array, sums: Float64Array, times: number) => sums.forEach((sum, mark) => (into[mark]! += sum * times));
+      for (const { vocabulary, share } of this.languages()) {
+        const bank = bankOf(vocabulary);
+        const weighed = { folded: bank.foldedFor(profile), starts: bank.starts, weights: vocabulary.perTenThousand };
+        add(perTenThousand, tally.weigh(weighed), share * part);
+      }
+      const contexts = { folded: CONTEXT_BANK.foldedFor(profile), starts: CONTEXT_BANK.starts, weights: all };
+      add(per100Contexts, tally.weigh(contexts), part);
+      if (this.own && inOwnText) add(inOwnText, tally.count(this.own.folded), part);
+    }
+    const aWeek = perTenThousand.map((words, mark) => this.aWeek(words, per100Contexts[mark]!, inOwnText?.[mark] ?? 0));
+    return { perTenThousand, per100Contexts, inOwnText, aWeek };
+  }
+
+  /**
+   * Misfires in a week: a rate from languages and contexts, and, where there is own text, what was counted
+   * there, each by the words it stands for (the mean of a gamma prior and Poisson counts).
+   */
+  private aWeek(perTenThousand: number, per100Contexts: number, inOwnText: number): number {
+    const aWord = perTenThousand / 10_000 + per100Contexts / 100 / WORDS_A_CONTEXT;
+    const rate = this.own ? (aWord * PRIOR_WORDS + inOwnText) / (PRIOR_WORDS + this.own.words) : aWord;
+    return rate * this.wordsAWeek;
+  }
+
+  private languages() {
+    const { languages } = this.input;
+    return languages.map(({ vocabulary, share }) => ({ vocabulary, share: share ?? 1 / languages.length }));
+  }
+
+  /** How many codes would be others than now, by mark. */
+  private changes(): Float64Array {
+    const { marks, subjects } = this;
+    const changes = new Float64Array(marks.count).fill(subjects.length);
+    for (const { mark } of subjects) {
+      const index = marks.indexOf(mark);
+      if (index >= 0) changes[index]! -= 1;
+    }
+    return changes;
+  }
+
+  private room(): { free: Int32Array; of: Int32Array } {
+    const { marks, subjects, others, devices } = this;
+    const room = new Room(marks);
+    for (const { code } of others) room.take(code);
+    for (const { profile } of devices) {
+      const held = heldBy(NEW_ENTRY, profile);
+      if (held === null || held.fires === 'offer') continue;
+      const codes = { profile, isInstant: held.fires === 'instant', isAnywhere: held.edge === 'anywhere' };
+      for (const { vocabulary } of this.input.languages) room.takeFrom(bankOf(vocabulary).foldedFor(profile), codes);
+      room.takeFrom(CONTEXT_BANK.foldedFor(profile), codes);
+      if (this.own) room.takeFrom(this.own.folded, codes);
+    }
+    const of = new Room(marks).count();
+    const counts = room.count();
+    // The codes themselves take room under every mark: only short ones can.
+    const short = [...new Set(subjects.map(({ mnemonic }) => matchKey(mnemonic)).filter((mnemonic) => mnemonic.length <= 3))];
+    for (const [index, mark] of marks) {
+      for (const mnemonic of short) {
+        if (mnemonic.length + markedBy(mark) > 3) continue;
+        if (/^\p{L}+$/u.test(mnemonic) && room.isFree(markCode(mnemonic, mark))) counts[index]! -= 1;
+      }
+    }
+    return { free: counts, of };
+  }
+
+  /** How many codes would be the same as others, by mark. */
+  private collisions(): Float64Array {
+    const { marks, subjects, others } = this;
+    const mnemonics = new Map<string, number>();
+    for (const { mnemonic } of subjects) mnemonics.set(matchKey(mnemonic), (mnemonics.get(matchKey(mnemonic)) ?? 0) + 1);
+    const collisions = new Float64Array(marks.count).fill(collisionsIn(subjects.map(({ mnemonic }) => mnemonic)));
+    for (const { code } of others) {
+      const parts = partsOf(matchKey(code));
+      const index = parts ? marks.indexOf(parts.mark) : -1;
+      if (parts && index >= 0) collisions[index]! += mnemonics.get(parts.mnemonic) ?? 0;
+    }
+    return collisions;
+  }
+
+  private claimsOf(mark: Mark): readonly Claim[] {
+    const claims = new Set<Claim>();
+    // What follows a marker matters to few claims, and to these only its first letters.
+    for (const { mnemonic } of this.subjects) for (const claim of claimsOn(markCode(mnemonic, mark))) claims.add(claim);
+    return [...claims];
+  }
+
+  /** What devices do to codes with a mark; one code stands for all, since nothing but the mark is asked about. */
+  private trapsOf(mark: Mark): (TrapFound & { device: string })[] {
+    const subject = this.subjects.find(({ mnemonic }) => /^\p{L}/u.test(mnemonic)) ?? this.subjects[0]!;
+    const entry = { ...subject, code: markCode(subject.mnemonic, mark) };
+    const languages = this.input.languages.map(({ vocabulary }) => vocabulary.language);
+    return this.devices.flatMap(({ profile }) =>
+      trapsOf(entry, CompiledList.compile([entry], profile), languages)
+        .filter(({ trap }) => trap !== 'built-in entry')
+        .map((trap) => ({ ...trap, device: profile.id })),
+    );
+  }
+}
+
+const NEW_ENTRY: FiringEntry = {
+  id: '~new',
+  code: 'a',
+  expansion: '',
+  uses: 0,
+  language: 'und',
+  fires: 'delimiter',
+  edge: 'word',
+  capitals: 'ignore',
+  delimiter: 'keep',
+};
+
+/** How many characters a mark adds. */
+function markedBy({ place, marker }: Mark): number {
+  if (place === 'doubled') return 1;
+  return place === 'both' ? marker.length * 2 : marker.length;
+}
+
+/** How many of some codes are the same as one before them. */
+function collisionsIn(codes: readonly string[]): number {
+  return codes.length - new Set(codes.map(matchKey)).size;
+}
+
+/** The characters that every keyboard in use types, folded, without blanks and capitals. */
+export function charactersOf(inUse: readonly InUse[]): string[] {
+  const typed = inUse.map(({ keyboard }) => new Set(keyboard.presses.map(({ gives }) => gives)));
+  const [first, ...rest] = typed;
+  return [...(first ?? [])].filter(
+    (character) =>
+      character.length === 1 &&
+      /^[^\s\p{C}\p{M}]$/u.test(character) &&
+      matchKey(character) === character &&
+      rest.every((other) => other.has(character)),
+  );
+}
+
+/** The devices of the keyboards in use, with their parts. */
+function devicesOf(inUse: readonly InUse[]): Device[] {
+  const shares = inUse.reduce((sum, { share }) => sum + share, 0);
+  const devices = new Map<string, Device>();
+  for (const { device, share } of inUse) {
+    const part = (devices.get(device.id)?.part ?? 0) + share / shares;
+    devices.set(device.id, { profile: device, part });
+  }
+  return [...devices.values()];
+}

@@ -1,0 +1,106 @@
+import { FoldedPlaces, type FoldedText } from '../fire';
+import type { DeviceProfile } from '../fit';
+import { matchKey } from '../model';
+import type { MarkIndex } from './markIndex';
+
+/** How a new shortcut, of which nothing is known but its code, fires on a device. */
+export interface NewCodes {
+  readonly profile: DeviceProfile;
+  readonly isInstant: boolean;
+  readonly isAnywhere: boolean;
+}
+
+/**
+ * Codes of two and three characters: which of them are free. Not free are those that are taken, and those
+ * that would fire somewhere in the texts shown. Memory: a byte for each three of the characters.
+ */
+export class Room {
+  private readonly size: number;
+  private readonly letters: readonly number[];
+  private readonly two: Uint8Array;
+  private readonly three: Uint8Array;
+
+  constructor(private readonly marks: MarkIndex) {
+    this.size = marks.characters.length;
+    this.letters = marks.characters.flatMap((character, index) => (/^\p{Ll}$/u.test(character) ? [index] : []));
+    this.two = new Uint8Array(this.size ** 2);
+    this.three = new Uint8Array(this.size ** 3);
+  }
+
+  /** Takes a code, if it is as short and of these characters. Gives whether it was free. */
+  take(code: string): boolean {
+    const numbers = Array.from(matchKey(code), (character) => (character.length === 1 ? this.marks.numberOf(character.charCodeAt(0)) : -1));
+    if (numbers.includes(-1) || numbers.length < 2 || numbers.length > 3) return false;
+    const at = numbers.reduce((sum, number) => sum * this.size + number, 0);
+    const table = numbers.length === 2 ? this.two : this.three;
+    const wasFree = table[at] === 0;
+    table[at] = 1;
+    return wasFree;
+  }
+
+  /** Whether a code is as short, of these characters, and free. */
+  isFree(code: string): boolean {
+    const numbers = Array.from(matchKey(code), (character) => (character.length === 1 ? this.marks.numberOf(character.charCodeAt(0)) : -1));
+    if (numbers.includes(-1) || numbers.length < 2 || numbers.length > 3) return false;
+    const at = numbers.reduce((sum, number) => sum * this.size + number, 0);
+    return (numbers.length === 2 ? this.two : this.three)[at] === 0;
+  }
+
+  /** Takes every code that would fire somewhere in a text. Linear. */
+  takeFrom(folded: FoldedText, { profile, isInstant, isAnywhere }: NewCodes): void {
+    const places = new FoldedPlaces(folded, profile.delimiters);
+    const { marks, size, two, three } = this;
+    const { length } = places;
+    let last = -1;
+    let lastButOne = -1;
+    for (let at = 0; at < length; at += 1) {
+      const number = marks.numberOf(places.foldedAt(at));
+      if (number >= 0 && last >= 0 && (isInstant || places.isEnd(at + 1)) && places.placeOf(at + 1) >= 0) {
+        const pair = last * size + number;
+        if (two[pair] === 0 && mayBegin(places, at - 1, isAnywhere)) two[pair] = 1;
+        if (lastButOne >= 0) {
+          const triple = lastButOne * size * size + pair;
+          if (three[triple] === 0 && mayBegin(places, at - 2, isAnywhere)) three[triple] = 1;
+        }
+      }
+      lastButOne = last;
+      last = number;
+    }
+  }
+
+  /** How many codes of two and three characters are free under each mark, with letters as mnemonics. */
+  count(): Int32Array {
+    const { marks, letters, size, two, three } = this;
+    const counts = new Int32Array(marks.count);
+    const freeTwo = (a: number, b: number) => 1 - two[a * size + b]!;
+    const freeThree = (a: number, b: number, c: number) => 1 - three[(a * size + b) * size + c]!;
+    for (let one = 0; one < size; one += 1) {
+      for (const letter of letters) {
+        counts[marks.before(one)]! += freeTwo(one, letter);
+        counts[marks.after(one)]! += freeTwo(letter, one);
+        counts[marks.both(one)]! += freeThree(one, letter, one);
+        for (const next of letters) {
+          counts[marks.before(one)]! += freeThree(one, letter, next);
+          counts[marks.after(one)]! += freeThree(letter, next, one);
+        }
+        for (let other = 0; other < size; other += 1) {
+          counts[marks.beforeTwo(one, other)]! += freeThree(one, other, letter);
+          counts[marks.afterTwo(one, other)]! += freeThree(letter, one, other);
+        }
+      }
+    }
+    for (const a of letters) {
+      counts[marks.doubled]! += freeTwo(a, a);
+      for (const b of letters) {
+        counts[marks.bare]! += freeTwo(a, b);
+        counts[marks.doubled]! += freeThree(a, a, b);
+        for (const c of letters) counts[marks.bare]! += freeThree(a, b, c);
+      }
+    }
+    return counts;
+  }
+}
+
+function mayBegin(places: FoldedPlaces, at: number, isAnywhere: boolean): boolean {
+  return places.placeOf(at) >= 0 && (isAnywhere || places.hasEdge(at));
+}

@@ -1,0 +1,31 @@
+/**
+ * What is assumed about people and no law of typing tells. All of it stands here; whoever knows better
+ * changes it in one place. Seconds, unless told.
+ */
+import { FITTS, KLM } from './timing';
+
+/** To call a code to mind: one made by a rule is one M of the keystroke-level model, others take longer. */
+export const RECALL = { rule: KLM.M, consonants: 2, arbitrary: 3 } as const;
+
+/** To call to mind what is typed out: one M, as before anything that is typed. */
+export const RECALL_OF_TEXT = KLM.M;
+
+/** To take an offer: see that it is there (M), and reach three keys' widths up for it. */
+export const TAKING_AN_OFFER = { taps: 1, seconds: KLM.M + FITTS.a + FITTS.b * Math.log2(4) } as const;
+
+/**
+ * To fetch a character that is on no key from a table of signs: think of it, open the table, find the sign,
+ * pick it and come back: 2 M + H + 3 P + 3 K.
+ */
+export const TABLE_OF_SIGNS = { taps: 3, seconds: 2 * KLM.M + KLM.H + 3 * KLM.P + 3 * KLM.K } as const;
+
+/** To make a shortcut, beside typing its code and its expansion once: open, choose, save, try. */
+export const MAKING = 15;
+
+/** To see that something fired by mistake, and to set it right: 2 M and ten strokes. */
+export const MISFIRE = 2 * KLM.M + 10 * KLM.K;
+
+/** To unlearn a code: it is typed the old way once, and that is set right. */
+export const UNLEARNING = MISFIRE;
+
+export const WEEKS_A_YEAR = 52;

@@ -11,6 +11,7 @@ import { audit, auditGrowth, ownText, reaudit } from './audit';
 import { keystroke } from './keystroke';
 import type { Figure } from './measure';
 import { ownTextPage } from './page';
+import { markers } from './markers';
 import { price } from './price';
 import { scan } from './scan';
 
@@ -23,6 +24,7 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   'own-text': ownText,
   'own-text-page': ownTextPage,
   price,
+  markers,
 };
 
 async function main(): Promise<void> {

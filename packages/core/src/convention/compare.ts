@@ -15,7 +15,7 @@ import { CompiledList, foldAll, heldBy, settleRules, type FiringEntry, type Fold
 import type { DeviceProfile } from '../fit';
 import { matchKey, type Mark, type Scope } from '../model';
 import { frontOf } from './front';
-import { isInScope, markCode, mayBeMarked, partsOf } from './mark';
+import { isInScope, markCode, mayBeMarked, partsOf, standsApart } from './mark';
 import { effortOfMarks } from './markEffort';
 import { MarkIndex } from './markIndex';
 import { Room } from './room';
@@ -212,13 +212,14 @@ class Comparing {
   }
 
   /**
-   * The least cost of the marks that are sound: no program claims them, no device breaks them, they make no
+   * The least cost of the marks that are sound: they stand apart from the mnemonic, no program claims them, no device breaks them, they make no
    * two codes one, and there is room: for twice as many codes, and most short codes are free, so that the next
    * ones are as safe. Null: that is not enough less than now.
    */
   private recommend(byCost: readonly number[], rowOf: (index: number) => MarkCost, present: PresentCost): Recommendation | null {
     const collide = collisionsIn(this.subjects.map(({ code }) => code));
     for (const index of byCost) {
+      if (!standsApart(this.marks.markOf(index))) continue;
       const row = rowOf(index);
       const gain = present.secondsAWeek - row.secondsAWeek;
       if (gain < LEAST_GAIN) return null;

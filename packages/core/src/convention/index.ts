@@ -16,6 +16,6 @@ export {
   type Recommendation,
 } from './compare';
 export { formerCodes, FORMER_LASTS, idOfFormer } from './former';
-export { isInScope, isSameMark, isSameScope, markCode, markKey, mayBeMarked, partsOf, type Marked, type Parts } from './mark';
+export { isInScope, isSameMark, isSameScope, markCode, markKey, mayBeMarked, partsOf, standsApart, type Marked, type Parts } from './mark';
 export { planRemark, type CannotRemark, type Remark, type RemarkPlan } from './plan';
 export { conventionFor, recogniseConventions, type Recognised, type RecognisedMark } from './recognise';

@@ -24,7 +24,7 @@ export function partsOf(code: string): Parts | null {
   if (before !== '' || after !== '') return { mark: BARE, mnemonic: code };
   const [first, second] = clustersOf(code.toLowerCase());
   const isDoubled = /^\p{L}/u.test(code) && first!.text === second?.text && !code.toLowerCase().split(first!.text).every((rest) => rest === '');
-  return isDoubled ? { mark: DOUBLED, mnemonic: code.slice(second!.index) } : { mark: BARE, mnemonic: code };
+  return isDoubled ? { mark: DOUBLED, mnemonic: code.slice(second.index) } : { mark: BARE, mnemonic: code };
 }
 
 export const BARE: Mark = { place: 'bare', marker: '' };
@@ -49,6 +49,11 @@ export function markCode(mnemonic: string, { place, marker }: Mark, capitals: Co
 
 export function isSameMark(a: Mark, b: Mark): boolean {
   return a.place === b.place && a.marker === b.marker;
+}
+
+/** Whether a mark can be told from the mnemonic by who sees the code: a letter or a digit cannot. */
+export function standsApart({ marker }: Mark): boolean {
+  return !/[\p{L}\p{N}]/u.test(marker);
 }
 
 /** A mark in a word: tells one from another. */

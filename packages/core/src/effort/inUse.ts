@@ -93,7 +93,7 @@ export function typeFrom(pricer: Pricer, text: string, start: number): Omit<Type
   if (first.missing === null) return { ...first, fromTable: [] };
   const fromTable: string[] = [];
   let { state, taps, seconds } = first;
-  let { missing } = first as Typed;
+  let missing: Typed['missing'] = first.missing;
   while (missing !== null) {
     const sign = clusterAt(text, missing.at);
     fromTable.push(sign);

@@ -7,7 +7,14 @@
  * faults that lists have in life: words as codes, one code beginning another, a typo, two codes
  * alike, an account number.
  */
-import type { Kind } from '@yellow-latch/core/model';
+import type { Kind, KeyboardUse } from '@yellow-latch/core/model';
+
+/** The phone in the van does most of the typing. */
+export const DEMO_KEYBOARDS: readonly KeyboardUse[] = [
+  { keyboard: 'phone-en', share: 6, pace: 1, device: 'phone-list' },
+  { keyboard: 'tablet-figures-en', share: 2, pace: 1, device: 'tablet-list' },
+  { keyboard: 'hardware-en-gb', share: 2, pace: 1, device: 'computer-list' },
+];
 
 type DemoShortcut = readonly [code: string, expansion: string, kind?: Kind];
 

@@ -12,3 +12,5 @@ export function keyboardFrom(id: string, layout: Layout): Keyboard {
 }
 
 export const KEYBOARDS: readonly Keyboard[] = Object.entries(LAYOUTS).map(([id, layout]) => keyboardFrom(id, layout));
+
+export { glassKeyboard } from './glass';

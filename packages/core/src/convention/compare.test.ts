@@ -1,0 +1,160 @@
+import { vocabularyOf, shortcut } from '../clash/testing';
+import { WORDS_A_WEEK } from '../clash';
+import type { InUse, Keyboard } from '../effort';
+import { glassKeyboard, LAYOUTS, KEYBOARDS } from '../effort/layouts';
+import { plainKeyboard, smallPhone } from '../effort/testing';
+import { pick, randomFrom } from '../fire/testing';
+import { DEVICE_PROFILES, THIS_APP } from '../fit';
+import type { GlassLayout, Mark } from '../model';
+import { charactersOf, compareMarks, isSameMark, LEAST_GAIN, planRemark, type CompareInput, type Comparison } from '.';
+import { MarkIndex } from './markIndex';
+import { plainAWeek, plainCost } from './testing';
+
+const compared = (input: CompareInput): Comparison => {
+  const result = compareMarks(input);
+  if ('type' in result) throw new Error(result.type);
+  return result;
+};
+const rowOf = ({ rows }: Comparison, mark: Mark) => rows.find((row) => isSameMark(row.mark, mark));
+const PHONE: InUse = { keyboard: KEYBOARDS.find(({ id }) => id === 'phone-en')!, share: 1, pace: 1, device: DEVICE_PROFILES['phone-list'] };
+
+const WORDS = ['ab', 'abc', 'cab', 'ba', 'bab', 'aab', 'bb', 'cc', 'a', "b'a", 'ca-b'];
+const TEXTS = ['a', 'b', 'c', ',', ';', '.', ' ', '\n', 'A', 'ab', '(', '"', '5'];
+
+/** Three keyboards of few keys: in one layer, with figures behind a switch, and for ten fingers. */
+function madeUpKeyboards(random: () => number): InUse[] {
+  const shuffled = (signs: string) => [...signs].sort(() => random() - 0.5).join('');
+  const [first, second] = [shuffled('abc,; '), shuffled('abc,;. ')];
+  const hard: Keyboard = { ...plainKeyboard([shuffled('abc,;.- ')]), id: 'hard', kind: 'hardware' };
+  return [
+    { keyboard: plainKeyboard([first.slice(0, 3), first.slice(3)]), share: 1 + Math.floor(random() * 5), pace: 1, device: DEVICE_PROFILES['phone-list'] },
+    { keyboard: { ...plainKeyboard([second.slice(0, 4), second.slice(4)]), id: 'second' }, share: 2, pace: 0.5 + random(), device: DEVICE_PROFILES['computer-list'] },
+    { keyboard: hard, share: 1, pace: 1, device: THIS_APP },
+  ];
+}
+
+describe('marks weighed all at once are what weighing each by itself gives', () => {
+  // `npm run soak` takes ten times as many.
+  const LISTS = process.env.YELLOW_LATCH_SOAK ? 60 : 6;
+
+  test('on three made-up keyboards each, and the front is the same', () => {
+    const random = randomFrom(41);
+    for (let i = 0; i < LISTS; i += 1) {
+      const some = (from: readonly string[], most: number) => Array.from({ length: 1 + Math.floor(random() * most) }, () => pick(random, from)).join('');
+      const codes = new Set(Array.from({ length: 5 }, () => pick(random, ['', ',', ';', '#']) + some(['a', 'b', 'c'], 3)));
+      const uses = new Map([...codes].map((code) => [code, Math.floor(random() * 9) + 1]));
+      const fires = ['delimiter', 'instant', 'offer'] as const;
+      const capitals = ['ignore', 'match'] as const;
+      const shortcuts = [...codes].map((code) => shortcut(code, code, 'x', { rules: { fires: pick(random, fires), capitals: pick(random, capitals), edge: pick(random, ['word', 'anywhere'] as const) } }));
+      const ownText = Array.from({ length: 400 }, () => pick(random, TEXTS)).join('');
+      const input = {
+        list: { sets: [], shortcuts },
+        scope: { of: 'list' } as const,
+        inUse: madeUpKeyboards(random),
+        languages: [{ vocabulary: vocabularyOf(WORDS) }, { vocabulary: vocabularyOf(['bc', 'cba', 'a', 'aa'], 'de') }],
+        usesAWeek: (id: string) => uses.get(id)!,
+        ownText,
+      };
+      const comparison = compared(input);
+      const marks = new MarkIndex(charactersOf(input.inUse));
+      expect(marks.characters).toHaveLength(5);
+      const plain = Array.from(marks, ([, mark]) => ({ mark, ...plainCost(mark, input) })).map((cost) => ({ ...cost, aWeek: plainAWeek(cost, ownText, WORDS_A_WEEK) }));
+      for (const { mark, ...cost } of plain) {
+        const row = rowOf(comparison, mark);
+        if (!row) continue;
+        expect({ mark, ...row.effort, ...row.misfires }).toEqual({
+          mark,
+          taps: expect.closeTo(cost.taps, 6) as number,
+          seconds: expect.closeTo(cost.seconds, 6) as number,
+          perTenThousand: expect.closeTo(cost.perTenThousand, 6) as number,
+          per100Contexts: expect.closeTo(cost.per100Contexts, 6) as number,
+          inOwnText: expect.closeTo(cost.inOwnText, 6) as number,
+          aWeek: expect.closeTo(cost.aWeek, 6) as number,
+        });
+      }
+      const least = (a: number, b: number) => a < b - 1e-9;
+      const front = plain.filter(
+        (one) =>
+          !plain.some(
+            (other) =>
+              (least(other.seconds, one.seconds) && !least(one.aWeek, other.aWeek)) ||
+              (least(other.aWeek, one.aWeek) && !least(one.seconds, other.seconds)),
+          ),
+      );
+      // Sums in another order differ in their last digits: what is on a front is compared by its measures.
+      const measures = (costs: readonly { seconds: number; aWeek: number }[]) =>
+        [...new Set(costs.map(({ seconds, aWeek }) => `${seconds.toFixed(6)} ${aWeek.toFixed(6)}`))].sort();
+      const found = comparison.rows.filter(({ isOnFront }) => isOnFront).map(({ effort, misfires }) => ({ seconds: effort.seconds, aWeek: misfires.aWeek }));
+      expect(measures(found)).toEqual(measures(front));
+    }
+  });
+});
+
+describe('what speaks against a mark', () => {
+  const list = { sets: [], shortcuts: [shortcut('1', ';ten', 'ten minutes away'), shortcut('2', ';late', 'I shall be late'), shortcut('3', 'oar', 'an oar'), shortcut('4', '->', '→')] };
+  const input: CompareInput = { list, scope: { of: 'list' }, inUse: [PHONE], languages: [{ vocabulary: vocabularyOf(['oar', 'ten', 'late']) }], usesAWeek: () => 5 };
+
+  test('programs that claim it, devices that change it, misfires, codes that change', () => {
+    const comparison = compared(input);
+    expect(comparison.codes).toBe(3);
+    expect(rowOf(comparison, { place: 'before', marker: '/' })!.claims.map(({ meaning }) => meaning)).toContain('a command');
+    expect(rowOf(comparison, { place: 'before', marker: '"' })!.traps.map(({ trap }) => trap)).toEqual(['smart quotes']);
+    expect(rowOf(comparison, { place: 'bare', marker: '' })!.misfires.perTenThousand).toBeCloseTo(175, 6);
+    expect(rowOf(comparison, { place: 'before', marker: ';' })!.changes).toBe(1);
+    expect(rowOf(comparison, { place: 'bare', marker: '' })!.changes).toBe(2);
+  });
+
+  test('room: what is free under it of codes with two and three characters', () => {
+    const { free, of } = rowOf(compared(input), { place: 'before', marker: ';' })!.room;
+    const letters = charactersOf([PHONE]).filter((character) => /\p{Ll}/u.test(character)).length;
+    expect(of).toBe(letters + letters ** 2);
+    expect(rowOf(compared(input), { place: 'before', marker: '#' })!.room.free).toBeLessThan(of);
+    const bare = rowOf(compared(input), { place: 'bare', marker: '' })!.room;
+    expect(bare.of).toBe(letters ** 2 + letters ** 3);
+    const short = compared({ ...input, list: { sets: [], shortcuts: [shortcut('1', ';q', 'quick')] } });
+    expect(rowOf(short, { place: 'before', marker: ';' })!.room.free).toBe(free - 1);
+  });
+
+  test('codes that would be the same as others', () => {
+    const twins = { sets: [], shortcuts: [shortcut('1', ';ten', 'a'), shortcut('2', '/ten', 'b'), { ...shortcut('3', ',ten', 'c'), setId: 'other' }] };
+    const all = compared({ ...input, list: twins });
+    expect(rowOf(all, { place: 'after', marker: ';' })!.collisions).toBe(2);
+    const some = compared({ ...input, list: { ...twins, shortcuts: twins.shortcuts.map((one, index) => (index < 2 ? { ...one, setId: 'mine' } : one)) }, scope: { of: 'set', setId: 'mine' } });
+    expect(rowOf(some, { place: 'before', marker: ',' })!.collisions).toBe(3);
+    expect(rowOf(some, { place: 'before', marker: '.' })!.collisions).toBe(1);
+  });
+});
+
+describe('the recommendation', () => {
+  const list = { sets: [], shortcuts: Array.from('abcdefgh', (letter) => shortcut(letter, `#${letter}xq`, 'x')) };
+  const input: CompareInput = { list, scope: { of: 'list' }, inUse: [PHONE], languages: [{ vocabulary: vocabularyOf(['so', 'ham']) }], usesAWeek: () => 20 };
+
+  test('is sound, and is not followed by another', () => {
+    const { recommendation } = compared(input);
+    expect(recommendation!.gain.whole).toBeGreaterThan(LEAST_GAIN);
+    const { remarks } = planRemark(list.shortcuts, { scope: { of: 'list' }, mark: recommendation!.mark, capitals: 'as they are' });
+    const after = { sets: [], shortcuts: list.shortcuts.map((one) => ({ ...one, code: remarks.find(({ id }) => id === one.id)!.to })) };
+    expect(compared({ ...input, list: after }).recommendation).toBeNull();
+  });
+
+  test('is none where nothing is used, and where nothing can be marked', () => {
+    expect(compared({ ...input, usesAWeek: () => 0 }).recommendation).toBeNull();
+    expect(compareMarks({ ...input, list: { sets: [], shortcuts: [shortcut('1', '->', '→')] } })).toEqual({ type: 'no codes' });
+    expect(compareMarks({ ...input, inUse: [] })).toEqual({ type: 'no keyboard' });
+  });
+
+  test('never is a character that one of the keyboards lacks', () => {
+    const layout = { ...(LAYOUTS['phone-en'] as GlassLayout), figures: ['12', '34', '5;'] as const, signs: ['/', '?', '!'] as const };
+    const few: InUse = { ...PHONE, keyboard: glassKeyboard('few', layout) };
+    const comparison = compared({ ...input, inUse: [PHONE, few] });
+    expect(charactersOf([PHONE, few])).not.toContain('#');
+    expect(rowOf(comparison, { place: 'before', marker: '#' })).toBeUndefined();
+    // As they are the codes need a character that the small keyboard lacks: it is fetched from a table.
+    expect(comparison.present.fromTable).toBe(list.shortcuts.length);
+  });
+
+  test('on a phone whose letters are all there is, marks are letters', () => {
+    const letters: InUse = { ...PHONE, keyboard: smallPhone() };
+    expect(charactersOf([letters, { ...PHONE, keyboard: plainKeyboard(['abc ']) }])).toEqual(['a', 'b', 'c']);
+  });
+});

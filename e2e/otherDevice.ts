@@ -29,13 +29,13 @@ export class OtherDevice {
     await this.send(
       pairs.map(([code, expansion, more]) => {
         const content = { expansion, template: false, format: 'plain' as const };
-        return this.change('shortcut', uuid(), { code, content, kind: 'message', setId: null, rules: {}, ...more });
+        return this.change('shortcut', uuid(), { code, content, kind: 'message', setId: null, rules: {}, usesAWeek: null, former: null, ...more });
       }),
     );
   }
 
-  async choose(fields: ListFields): Promise<void> {
-    await this.send([this.change('list', LIST_RECORD_ID, fields)]);
+  async choose(fields: Omit<ListFields, 'keyboards'> & Partial<ListFields>): Promise<void> {
+    await this.send([this.change('list', LIST_RECORD_ID, { keyboards: [], ...fields })]);
   }
 
   private change<T extends Change['record']['type']>(type: T, id: string, fields: FieldChanges<T>): Change {

@@ -3,6 +3,7 @@ import { MessageChannel } from 'node:worker_threads';
 import { waitFor } from '@testing-library/react';
 import { expose } from 'comlink';
 
+import { EffortDesk } from '@/effort/desk';
 import type { ListView } from '@/replica/view';
 
 import { AuditClient, type AuditedList } from './client';
@@ -36,7 +37,7 @@ class NearWorker extends EventTarget {
       (name) => Promise.resolve(name === 'en' ? VOCABULARY : []),
       () => Promise.resolve(),
     );
-    expose(desk, this.channel.port2 as never);
+    expose({ audit: desk, effort: new EffortDesk(desk) }, this.channel.port2 as never);
     this.channel.port1.on('message', (data: unknown) => this.dispatchEvent(new MessageEvent('message', { data })));
   }
 
@@ -61,6 +62,8 @@ const shortcut = (id: string, code: string): ListView['shortcuts'][number] => ({
   kind: 'message',
   setId: null,
   rules: {},
+  usesAWeek: null,
+  former: null,
   private: false,
   changed: 0,
 });

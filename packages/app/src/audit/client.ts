@@ -2,8 +2,9 @@ import type { AuditChange, AuditedShortcut, Brief, Finding, FindingType, OwnText
 import { asksForAnotherCode, byWorst } from '@yellow-latch/core/clash/finding';
 import type { RuledList } from '@yellow-latch/core/fire';
 import type { Shortcut } from '@yellow-latch/core/model';
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 
+import type { EffortDesk } from '@/effort/desk';
 import { changeBetween } from '@/replica/listChange';
 import type { ListView } from '@/replica/view';
 
@@ -36,6 +37,18 @@ export interface AuditState {
   readonly wasRestarted: boolean;
 }
 
+/** What the worker does, by desk. */
+export interface Desks {
+  readonly audit: AuditDesk;
+  readonly effort: EffortDesk;
+}
+
+/** The desks as messages carry their questions. */
+type ReachedDesks = { readonly [Name in keyof Desks]: Desks[Name] & ProxyMarked };
+
+/** The desks as the page reaches them. */
+export type RemoteDesks = Remote<ReachedDesks>;
+
 export type AuditedList = Pick<ListView, 'shortcuts' | 'sets' | 'languages' | 'devices'>;
 
 const EMPTY: AuditedList = { shortcuts: [], sets: [], languages: [], devices: [] };
@@ -51,7 +64,7 @@ export class AuditClient {
   private current: AuditState = { phase: 'idle', progress: 0, result: null, wasRestarted: false };
   private readonly listeners = new Set<() => void>();
   private worker: Worker | null = null;
-  private desk: Remote<AuditDesk> | null = null;
+  private desk: RemoteDesks | null = null;
   /** Rejects when the worker ends, so that no question waits for ever. */
   private ended: Promise<never> = new Promise(() => {});
   private reject: (reason: Error) => void = () => {};
@@ -107,7 +120,7 @@ export class AuditClient {
    * note, codes to take instead. Null: no answer is to be had.
    */
   verdict(shortcut: AuditedShortcut): Promise<Verdict | null> {
-    return this.ask(async (desk) => {
+    return this.ask(async ({ audit: desk }) => {
       const findings = await desk.verdict(shortcut);
       if (!findings) return null;
       return { findings, proposals: findings.some(asksForAnotherCode) ? await desk.proposals(shortcut) : [] };
@@ -116,24 +129,24 @@ export class AuditClient {
 
   /** A finding with its evidence; null: it is not found (any more), or no answer is to be had. */
   open(id: string, type: FindingType): Promise<Finding | null> {
-    return this.ask((desk) => desk.open(id, type) as Promise<Finding | null>);
+    return this.ask(({ audit }) => audit.open(id, type) as Promise<Finding | null>);
   }
 
   /** The fixes of a finding, best first; null as for `open`. */
   fixes(id: string, type: FindingType): Promise<readonly TriedFix[] | null> {
-    return this.ask((desk) => desk.fixes(id, type));
+    return this.ask(({ audit }) => audit.fixes(id, type));
   }
 
   columns(bytes: Uint8Array, type: 'csv' | 'json-lines'): Promise<string[] | OwnTextProblem | null> {
-    return this.ask((desk) => desk.columns(bytes, type) as Promise<string[] | OwnTextProblem>);
+    return this.ask(({ audit }) => audit.columns(bytes, type) as Promise<string[] | OwnTextProblem>);
   }
 
   ownText(bytes: Uint8Array, format: OwnTextFormat, device: string): Promise<ReadOwnText | OwnTextProblem | null> {
-    return this.ask((desk) => desk.ownText(bytes, format, device) as Promise<ReadOwnText | OwnTextProblem | null>);
+    return this.ask(({ audit }) => audit.ownText(bytes, format, device) as Promise<ReadOwnText | OwnTextProblem | null>);
   }
 
-  /** Asks when the worker knows the list as it is. */
-  private async ask<Answer>(question: (desk: Remote<AuditDesk>) => Promise<Answer>): Promise<Answer | null> {
+  /** Asks the worker when it knows the list as it is. Null: no answer is to be had. */
+  async ask<Answer>(question: (desks: RemoteDesks) => Promise<Answer>): Promise<Answer | null> {
     try {
       this.start();
       await Promise.race([this.told, this.ended]);
@@ -153,7 +166,7 @@ export class AuditClient {
     }
     const worker = this.worker;
     worker.addEventListener('error', () => this.fail(worker));
-    this.desk = wrap<AuditDesk>(worker);
+    this.desk = wrap<ReachedDesks>(worker);
     this.ended = new Promise((_, reject) => (this.reject = reject));
     this.ended.catch(() => {});
     this.known = EMPTY;
@@ -171,14 +184,14 @@ export class AuditClient {
       const ruled: RuledList = { sets: list.sets.map(({ id }) => ({ id })), shortcuts: list.shortcuts.map(audited) };
       const request = { list: ruled, devices: list.devices, languages: list.languages };
       this.turn({ phase: 'working', progress: 0 });
-      this.answer(list, () => desk.run(request, proxy((progress: number) => this.turn({ progress }))));
+      this.answer(list, () => desk.audit.run(request, proxy((progress: number) => this.turn({ progress }))));
       return;
     }
     const change = changeBetween(known.shortcuts, list.shortcuts);
     if (!change) return;
     const told: AuditChange = { put: change.put.map(audited), remove: change.remove };
     this.answer(list, async () => {
-      const update = await desk.change(told);
+      const update = await desk.audit.change(told);
       const { result } = this.current;
       if (!update || !result) return null;
       const { figures, notEstimated } = update;

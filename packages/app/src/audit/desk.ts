@@ -65,6 +65,7 @@ export type FetchLanguageFile = (name: string) => Promise<unknown>;
 
 export class AuditDesk {
   private audit: Audit | null = null;
+  private vocabularies: readonly Vocabulary[] = [];
   private readonly loaded = new Map<string, Promise<unknown>>();
   /** Counts runs, so that one that was overtaken or cancelled stops at its next step. */
   private latest = 0;
@@ -107,6 +108,7 @@ export class AuditDesk {
       const step = steps.next();
       if (step.done) {
         this.audit = step.value;
+        this.vocabularies = vocabularies;
         // Edits follow when the answer is under way.
         void this.pause().then(() => step.value.prepare());
         return this.report(step.value);
@@ -114,6 +116,12 @@ export class AuditDesk {
       onProgress?.(step.value);
       await this.pause();
     }
+  }
+
+  /** The list as it stands under audit, and the languages it was proved in, for other desks. Null: nothing has been proved yet. */
+  proved(): { readonly audit: Audit; readonly vocabularies: readonly Vocabulary[] } | null {
+    const { audit, vocabularies } = this;
+    return audit && { audit, vocabularies };
   }
 
   /** Stops the run in progress; what was proved before stays. */

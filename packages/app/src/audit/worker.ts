@@ -1,9 +1,12 @@
-/** The audit's worker: heavy computation beside the page, which never waits. Bundled by itself. */
+/** The page's worker: heavy computation beside the page, which never waits. Bundled by itself. */
 import { expose } from 'comlink';
 
-import { AuditDesk } from './desk';
+import { EffortDesk } from '@/effort/desk';
 
-const desk = new AuditDesk(
+import { AuditDesk } from './desk';
+import type { Desks } from './client';
+
+const audit = new AuditDesk(
   async (name) => {
     const response = await fetch(`/language/${name}.json`);
     if (!response.ok) throw new Error(`${name}: ${response.status}`);
@@ -12,4 +15,5 @@ const desk = new AuditDesk(
   () => new Promise((resolve) => setTimeout(resolve, 0)),
 );
 
-expose(desk);
+const desks: Desks = { audit, effort: new EffortDesk(audit) };
+expose(desks);

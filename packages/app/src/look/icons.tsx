@@ -11,8 +11,10 @@ import FileText from 'lucide-react-native/icons/file-text';
 import Folder from 'lucide-react-native/icons/folder';
 import House from 'lucide-react-native/icons/house';
 import Inbox from 'lucide-react-native/icons/inbox';
+import Keyboard from 'lucide-react-native/icons/keyboard';
 import LockKeyhole from 'lucide-react-native/icons/lock-keyhole';
 import MapPin from 'lucide-react-native/icons/map-pin';
+import Minus from 'lucide-react-native/icons/minus';
 import Music from 'lucide-react-native/icons/music';
 import PencilLine from 'lucide-react-native/icons/pencil-line';
 import Piano from 'lucide-react-native/icons/piano';
@@ -20,9 +22,11 @@ import Plus from 'lucide-react-native/icons/plus';
 import Redo2 from 'lucide-react-native/icons/redo-2';
 import RefreshCw from 'lucide-react-native/icons/refresh-cw';
 import Rows3 from 'lucide-react-native/icons/rows-3';
+import Ruler from 'lucide-react-native/icons/ruler';
 import ScanLine from 'lucide-react-native/icons/scan-line';
 import Search from 'lucide-react-native/icons/search';
 import Tag from 'lucide-react-native/icons/tag';
+import Timer from 'lucide-react-native/icons/timer';
 import Trash2 from 'lucide-react-native/icons/trash';
 import Truck from 'lucide-react-native/icons/truck';
 import Undo2 from 'lucide-react-native/icons/undo-2';
@@ -46,8 +50,10 @@ const ICONS = {
   folder: Folder,
   house: House,
   inbox: Inbox,
+  keyboard: Keyboard,
   lock: LockKeyhole,
   'map-pin': MapPin,
+  minus: Minus,
   music: Music,
   pencil: PencilLine,
   piano: Piano,
@@ -55,9 +61,11 @@ const ICONS = {
   redo: Redo2,
   refresh: RefreshCw,
   rows: Rows3,
+  ruler: Ruler,
   scan: ScanLine,
   search: Search,
   tag: Tag,
+  timer: Timer,
   trash: Trash2,
   truck: Truck,
   undo: Undo2,

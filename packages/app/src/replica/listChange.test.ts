@@ -9,6 +9,8 @@ const shortcut = (id: string, code: string, expansion = 'x'): Shortcut => ({
   kind: 'message',
   setId: null,
   rules: {},
+  usesAWeek: null,
+  former: null,
   private: false,
   changed: 0,
 });

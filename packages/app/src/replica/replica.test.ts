@@ -168,6 +168,8 @@ describe('a private shortcut', () => {
     kind: 'contact' as const,
     setId: null,
     rules: {},
+    usesAWeek: null,
+    former: null,
   };
 
   test('is kept on this device alone, through edits and openings, until it is deleted', async () => {

@@ -1,9 +1,4 @@
-import type {
-  FieldsOf,
-  RecordType,
-  Shortcut,
-  ShortcutFields,
-} from '@yellow-latch/core/model';
+import { RECORD_TYPES, type FieldsOf, type RecordType, type Shortcut, type ShortcutFields } from '@yellow-latch/core/model';
 import {
   applyChange,
   changedAt,
@@ -112,7 +107,8 @@ export class Replica {
     if (state) this.device = state;
     this.records = new Map(keys.map((key, index) => [key, values[index]!]));
     this.outbox = entries.map((entry, index) => ({ ...entry, key: outboxKeys[index]! }));
-    this.own = new Map(own.map((shortcut) => [shortcut.id, shortcut]));
+    // What the model got since a private one was kept is as it is for any other.
+    this.own = new Map(own.map((shortcut) => [shortcut.id, { ...RECORD_TYPES.shortcut.defaults, ...shortcut }]));
     this.shown = new Map(this.records);
     this.show(this.outbox.map(({ change }) => recordKey(change.record)));
   }
@@ -264,7 +260,7 @@ async function writePrivate(
     return null;
   }
   const before = await store.get(id);
-  const shortcut: Shortcut = { ...before, ...(fields as ShortcutFields), id, changed: now, private: true };
+  const shortcut: Shortcut = { ...RECORD_TYPES.shortcut.defaults, ...before, ...(fields as ShortcutFields), id, changed: now, private: true };
   await store.put(shortcut, id);
   return shortcut;
 }

@@ -1,4 +1,12 @@
-import type { LeftFinding, ListFields, Shortcut, ShortcutSet } from '@yellow-latch/core/model';
+import type {
+  ChosenConvention,
+  KeyboardUse,
+  LeftFinding,
+  ListFields,
+  OwnKeyboard,
+  Shortcut,
+  ShortcutSet,
+} from '@yellow-latch/core/model';
 import { asRead, asShortcut, isDeleted, type StoredRecord } from '@yellow-latch/core/sync';
 
 /** The list as screens read it: what is not deleted, sets in their order. */
@@ -11,27 +19,53 @@ export interface ListView {
   languages: readonly string[];
   /** The devices it fires on; ids of device profiles. */
   devices: readonly string[];
+  /** The keyboards in use, one at least. */
+  keyboards: readonly KeyboardUse[];
+  /** Keyboards of the owner's own, beside those that are there from the start. */
+  ownKeyboards: OwnKeyboard[];
+  /** Conventions that were chosen for the list or a part of it. */
+  conventions: ChosenConvention[];
 }
 
 /** What holds for a list until its owner chooses. */
-const UNTIL_CHOSEN: ListFields = { languages: ['en'], devices: ['app', 'phone-list', 'tablet-list', 'computer-list'] };
+const UNTIL_CHOSEN: ListFields = {
+  languages: ['en'],
+  devices: ['app', 'phone-list', 'tablet-list', 'computer-list'],
+  keyboards: [],
+};
+
+/** The keyboards that are taken to be in use until the owner says: a phone and a computer in the first language. */
+export function usualKeyboards([language = 'en']: readonly string[]): KeyboardUse[] {
+  const base = language.split('-')[0]!;
+  const known = ['de', 'fr', 'es'].includes(base) ? base : 'en';
+  return [
+    { keyboard: `phone-${known}`, share: 6, pace: 1, device: 'phone-list' },
+    { keyboard: `hardware-${known === 'en' ? 'en-gb' : known}`, share: 4, pace: 1, device: 'computer-list' },
+  ];
+}
 
 /** What screens read of a device's records and its private shortcuts. Linear, but for the sorting. */
 export function viewOf(records: Iterable<StoredRecord>, own: Iterable<Shortcut>): ListView {
   const shortcuts = [...own];
   const sets: ShortcutSet[] = [];
   const left: LeftFinding[] = [];
+  const ownKeyboards: OwnKeyboard[] = [];
+  const conventions: ChosenConvention[] = [];
   let chosen = UNTIL_CHOSEN;
   for (const record of records) {
     if (isDeleted(record)) continue;
     if (record.type === 'shortcut') shortcuts.push(asShortcut(record));
     else if (record.type === 'set') sets.push(asRead<'set'>(record));
     else if (record.type === 'leftFinding') left.push(asRead<'leftFinding'>(record));
+    else if (record.type === 'keyboard') ownKeyboards.push(asRead<'keyboard'>(record));
+    else if (record.type === 'convention') conventions.push(asRead<'convention'>(record));
     else chosen = asRead<'list'>(record);
   }
   sets.sort((a, b) => compare(a.order, b.order) || compare(a.id, b.id));
   shortcuts.sort((a, b) => byCode.compare(a.code, b.code) || compare(a.id, b.id));
-  return { shortcuts, sets, left, languages: chosen.languages, devices: chosen.devices };
+  const { languages, devices } = chosen;
+  const keyboards = chosen.keyboards.length > 0 ? chosen.keyboards : usualKeyboards(languages);
+  return { shortcuts, sets, left, languages, devices, keyboards, ownKeyboards, conventions };
 }
 
 const byCode = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });

@@ -115,6 +115,11 @@ export class Audit {
     return Array.from(this.items.all(), ({ entry }) => entry);
   }
 
+  /** The list as it stands, as it was given. */
+  get list(): RuledList {
+    return { ...this.input.list, shortcuts: Array.from(this.items.all(), ({ shortcut }) => shortcut) };
+  }
+
   /** What could not be checked. */
   get unchecked(): readonly string[] {
     return this.input.unchecked ?? [];
@@ -177,8 +182,9 @@ export class Audit {
     const { put = [], remove = [] } = change;
     if (put.length + remove.length <= MANY) return this.tryChange(change, '').comparison;
     const gone = new Set([...remove, ...put.map(({ id }) => id)]);
-    const kept = Array.from(this.items.all(), ({ shortcut }) => shortcut).filter(({ id }) => !gone.has(id));
-    const after = Audit.run({ ...this.input, list: { ...this.input.list, shortcuts: [...kept, ...put] } });
+    const { list } = this;
+    const kept = list.shortcuts.filter(({ id }) => !gone.has(id));
+    const after = Audit.run({ ...this.input, list: { ...list, shortcuts: [...kept, ...put] } });
     return {
       before: this.figures,
       after: after.figures,

@@ -5,7 +5,7 @@ import { TABLE_OF_SIGNS, TAKING_AN_OFFER } from './assumptions';
 import type { Keyboard } from './keyboard';
 import { BEGINNING_STATE, Pricer, type Typed } from './price';
 import { timingOf } from './timing';
-import type { NotOnKeyboard } from './way';
+import { cheapestWay, type NotOnKeyboard, type Way } from './way';
 
 /** A keyboard that a person uses, what part of the typing is done on it, at what pace, on what device. */
 export interface InUse {
@@ -52,6 +52,19 @@ export function pricerOf(keyboard: Keyboard): Pricer {
 export function middleOf(pricer: Pricer): number {
   const { state, missing } = pricer.typed(LEAD, BEGINNING_STATE);
   return missing === null ? state : BEGINNING_STATE;
+}
+
+/** The quickest presses for a text in the middle of another, as it is priced there. */
+export function wayInside(text: string, keyboard: Keyboard): Way | NotOnKeyboard {
+  const timing = timingOf(keyboard);
+  const lead = cheapestWay(LEAD, keyboard, timing);
+  if (lead.type !== 'way') return cheapestWay(text, keyboard, timing);
+  const whole = cheapestWay(LEAD + text, keyboard, timing);
+  if (whole.type !== 'way') return { ...whole, at: whole.at - LEAD.length };
+  let typed = 0;
+  const from = whole.presses.findIndex(({ gives }) => (typed += gives.length) >= LEAD.length) + 1;
+  const presses = whole.presses.slice(from);
+  return { ...whole, presses, taps: presses.length, seconds: whole.seconds - lead.seconds };
 }
 
 /**

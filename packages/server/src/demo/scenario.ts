@@ -18,6 +18,54 @@ export const DEMO_KEYBOARDS: readonly KeyboardUse[] = [
 
 type DemoShortcut = readonly [code: string, expansion: string, kind?: Kind];
 
+/** How often in a week the two say they use a shortcut; of the others they do not know. */
+export const DEMO_USES: Readonly<Record<string, number>> = {
+  ';ten': 7,
+  ';tenp': 3,
+  ';late': 3,
+  ';here': 7,
+  ';drv': 3,
+  ';quiet': 3,
+  ';clear': 3,
+  ';conf': 21,
+  ';resch': 1,
+  ';six': 7,
+  ';keys': 0.25,
+  ';bye': 21,
+  ';tt': 7,
+  ';mail': 3,
+  ';tel': 7,
+  ';mob': 3,
+  ';web': 3,
+  'book*': 7,
+  ';ws': 1,
+  hrp: 1,
+  ham: 0.25,
+  ';pk': 1,
+  ';mill': 0.25,
+  ';stn': 0.25,
+  ';pitch': 3,
+  ';hum': 3,
+  ';sun': 1,
+  ';440': 7,
+  ';sett': 1,
+  ';rep': 7,
+  ';pins': 7,
+  ';bass': 1,
+  ';ok': 3,
+  ';inv': 7,
+  '/due': 7,
+  ';rec': 3,
+  ';sh': 3,
+  ';fl': 3,
+  ';x': 1,
+  ';dg': 7,
+  '->': 3,
+  '-----': 1,
+  '#tun': 1,
+  '#res': 0.25,
+};
+
 export interface DemoSet {
   name: string;
   icon: string;

@@ -1,4 +1,4 @@
-import { guessKind } from '@yellow-latch/core/model';
+import { guessKind, LIST_RECORD_ID } from '@yellow-latch/core/model';
 import {
   applyChange,
   draftChange,
@@ -15,7 +15,7 @@ import type { Database } from '../database';
 import { admitDevice, type Device } from '../devices';
 import { takeChanges } from '../ledger';
 import { devices, lists } from '../schema';
-import { DEMO_SETS } from './scenario';
+import { DEMO_KEYBOARDS, DEMO_SETS, DEMO_USES } from './scenario';
 
 /** Fills an empty list with the demo scenario, as changes of a device like any other. */
 export function seedDemo(db: Database, listId: string, now: number): void {
@@ -30,9 +30,9 @@ export function seedDemo(db: Database, listId: string, now: number): void {
 function demoChanges(device: Device, now: number): Change[] {
   const made: Change[] = [];
   let clock: string | null = null;
-  const create = <T extends 'shortcut' | 'set'>(type: T, fields: FieldChanges<T>): string => {
+  const create = <T extends 'shortcut' | 'set' | 'list'>(type: T, fields: FieldChanges<T>, id: string = uuid()): string => {
     clock = nextClock(clock, now, device.id);
-    const record = { type, id: uuid() };
+    const record = { type, id };
     const stamp = { id: uuid(), clock, device: device.id, n: made.length + 1 };
     const change = draftChange(record, undefined as StoredRecord | undefined, fields, stamp);
     if (applyChange(undefined, change).type !== 'applied') throw new Error('incomplete demo data');
@@ -48,8 +48,10 @@ function demoChanges(device: Device, now: number): Change[] {
         content: { expansion, template: false, format: 'plain' },
         kind: kind ?? guessKind(expansion),
         setId,
+        usesAWeek: DEMO_USES[code] ?? null,
       });
     }
   });
+  create('list', { languages: ['en'], devices: ['app', 'phone-list', 'tablet-list', 'computer-list'], keyboards: [...DEMO_KEYBOARDS] }, LIST_RECORD_ID);
   return made;
 }

@@ -1,5 +1,4 @@
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 
 import { useAudit } from '@/audit/AuditProvider';
 import { deviceLabel } from '@/audit/sentences';
@@ -8,6 +7,7 @@ import { FocusHeading } from '@/look/FocusHeading';
 import { useList } from '@/replica/ReplicaProvider';
 
 import { FigureChart } from './FigureChart';
+import { Benches } from './Benches';
 import type { Filter } from './groups';
 import { ProvedLine } from './ProvedLine';
 import { SeverityFilter } from './SeverityFilter';
@@ -15,26 +15,21 @@ import { SeverityFilter } from './SeverityFilter';
 interface CheckHeadProps {
   filter: Filter;
   onFilter: (filter: Filter) => void;
-  onOwnText: () => void;
   /** Whether what was open has just been closed. */
   isComingBack: boolean;
 }
 
 /** What stands above the findings: how the list was proved, its figures, the filters. */
-export function CheckHead({ filter, onFilter, onOwnText, isComingBack }: CheckHeadProps) {
+export function CheckHead({ filter, onFilter, isComingBack }: CheckHeadProps) {
   const { findings, state } = useAudit();
   const { sets, devices } = useList();
   const { result } = state;
   return (
     <View style={styles.head}>
-      <View style={styles.titleRow}>
-        <FocusHeading focusOn={isComingBack ? 'check' : null} variant="headlineSmall">
-          Check
-        </FocusHeading>
-        <Button icon="file-text" mode="outlined" onPress={onOwnText} style={styles.own} contentStyle={styles.ownContent}>
-          Your own text
-        </Button>
-      </View>
+      <FocusHeading focusOn={isComingBack ? 'check' : null} variant="headlineSmall">
+        Check
+      </FocusHeading>
+      <Benches />
       <ProvedLine />
       {result && <FigureChart figures={result.figures} />}
       {result && findings.open.length + findings.left.length > 0 && (
@@ -62,8 +57,5 @@ export function CheckHead({ filter, onFilter, onOwnText, isComingBack }: CheckHe
 
 const styles = StyleSheet.create({
   head: { paddingHorizontal: 16, paddingTop: 12, gap: 8 },
-  titleRow: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 16 },
-  own: { borderRadius: 6 },
-  ownContent: { minHeight: 48 },
   filters: { flexDirection: 'row', gap: 4 },
 });

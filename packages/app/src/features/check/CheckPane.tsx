@@ -1,4 +1,4 @@
-import { useGlobalSearchParams, usePathname, useRouter } from 'expo-router';
+import { useGlobalSearchParams, usePathname } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -23,7 +23,6 @@ export default function CheckPane() {
   const { shortcuts } = useList();
   const { codeOf } = useCodes();
   const palette = usePalette();
-  const router = useRouter();
   const [filter, setFilter] = useState(NO_FILTER);
   // Groups in another state than the one they begin in.
   const [toggled, setToggled] = useState<ReadonlySet<string>>(new Set());
@@ -51,7 +50,6 @@ export default function CheckPane() {
           <CheckHead
             filter={filter}
             onFilter={setFilter}
-            onOwnText={() => router.navigate('/check/own-text')}
             isComingBack={wasOpen && pathname === '/check'}
           />
         }

@@ -1,5 +1,4 @@
 import { DEVICE_PROFILES } from '@yellow-latch/core/fit';
-import { LIST_RECORD_ID } from '@yellow-latch/core/model';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -7,7 +6,8 @@ import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
 import { Tick } from '@/look/Tick';
-import { useList, useWrite } from '@/replica/ReplicaProvider';
+import { useList } from '@/replica/ReplicaProvider';
+import { useChoose } from '@/replica/useChoose';
 
 import { LANGUAGES as NAMES } from '@yellow-latch/language/languages';
 
@@ -17,16 +17,14 @@ const DEVICES = Object.values(DEVICE_PROFILES).map(({ id, name }) => [id, name] 
 /** The languages a person writes in and the devices they type on, of the whole list. */
 export function ProvedAgainst({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   const { languages, devices } = useList();
-  const write = useWrite();
-  const choose = (fields: { languages?: string[]; devices?: string[] }) =>
-    void write({ type: 'list', id: LIST_RECORD_ID, fields: { languages: [...languages], devices: [...devices], ...fields } });
+  const choose = useChoose();
   return (
     <Sheet title="Proved against" isOpen={isOpen} onClose={onClose}>
       <ScrollView contentContainerStyle={styles.body}>
         <Text variant="bodyMedium">The languages you write in, each as much as the others:</Text>
-        <Several all={LANGUAGES} chosen={languages} onChange={(next) => choose({ languages: next })} />
+        <Several all={LANGUAGES} chosen={languages} onChange={(next) => void choose({ languages: next })} />
         <Text variant="bodyMedium">The devices you type on:</Text>
-        <Several all={DEVICES} chosen={devices} onChange={(next) => choose({ devices: next })} />
+        <Several all={DEVICES} chosen={devices} onChange={(next) => void choose({ devices: next })} />
       </ScrollView>
       <View style={styles.foot}>
         <LatchButton label="Done" onPress={onClose} />

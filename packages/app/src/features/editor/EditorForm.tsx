@@ -12,6 +12,7 @@ import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 
 import { Choice } from './Choice';
+import { EffortBar } from './EffortBar';
 import { Field, FieldNote } from '@/look/Field';
 import { NEW_SET } from './form';
 import { HiddenText } from './HiddenText';
@@ -31,7 +32,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
     control,
     name: ['code', 'expansion', 'kind', 'setId', 'fires', 'edge', 'isPrivate'],
   });
-  const verdict = useVerdict({
+  const draft = {
     id: saved?.id ?? null,
     code,
     expansion,
@@ -40,7 +41,8 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
     fires,
     edge,
     isPrivate,
-  });
+  };
+  const verdict = useVerdict(draft);
   const [isShown, setShown] = useState(!saved?.private);
   const setChoices = [
     { value: null, label: 'None' },
@@ -128,6 +130,8 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
             onTake={(free) => setValue('code', free, { shouldDirty: true, shouldValidate: formState.isSubmitted })}
           />
         )}
+
+        {trimCode(code) !== '' && expansion !== '' && <EffortBar draft={draft} />}
 
         <View style={styles.choices}>
           <Choice

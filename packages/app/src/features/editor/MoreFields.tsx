@@ -2,6 +2,7 @@ import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { saidBy, usesChoices } from '@/effort/usesChoices';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 
@@ -26,15 +27,24 @@ interface MoreFieldsProps {
   setValue: UseFormSetValue<FormValues>;
 }
 
-/** What a shortcut may ask for itself: how it fires, where it may stand, that it stays on this device. */
+/** What a shortcut may ask for itself: how it fires, where it may stand, that it stays on this device; how often it is used. */
 export function MoreFields({ control, setValue }: MoreFieldsProps) {
   const palette = usePalette();
-  const [fires, edge, isPrivate] = useWatch({ control, name: ['fires', 'edge', 'isPrivate'] });
+  const [fires, edge, usesAWeek, isPrivate] = useWatch({ control, name: ['fires', 'edge', 'usesAWeek', 'isPrivate'] });
   return (
     <>
       <View style={styles.choices}>
         <Choice label="Fires" value={fires} choices={WAYS} onChange={(value) => setValue('fires', value, { shouldDirty: true })} />
         <Choice label="May stand" value={edge} choices={EDGES} onChange={(value) => setValue('edge', value, { shouldDirty: true })} />
+      </View>
+      <View style={styles.choices}>
+        <Choice
+          label="Used"
+          value={usesAWeek === null ? null : String(usesAWeek)}
+          choices={usesChoices(usesAWeek)}
+          onChange={(value) => setValue('usesAWeek', saidBy(value), { shouldDirty: true })}
+        />
+        <View style={styles.space} />
       </View>
       <Tick
         role="checkbox"
@@ -57,4 +67,5 @@ const styles = StyleSheet.create({
   choices: { flexDirection: 'row', gap: 12, paddingTop: 8 },
   private: { minHeight: 56, paddingTop: 8 },
   words: { flex: 1 },
+  space: { flex: 1 },
 });

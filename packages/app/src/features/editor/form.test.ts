@@ -10,6 +10,8 @@ const taken: Shortcut = {
   kind: 'address',
   setId: null,
   rules: {},
+  usesAWeek: null,
+  former: null,
   private: false,
   changed: 0,
 };

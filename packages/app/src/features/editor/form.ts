@@ -29,6 +29,8 @@ export interface FormValues {
   /** How it fires and where it may stand, if it asks for that itself. */
   fires: NonNullable<AskedRules['fires']> | null;
   edge: NonNullable<AskedRules['edge']> | null;
+  /** How often it is said to be used in a week. */
+  usesAWeek: number | null;
   /** Whether it stays on this device. */
   isPrivate: boolean;
   /** Whether blanks and newlines at the end were put back, and so are meant. */
@@ -44,6 +46,7 @@ export function formValuesOf(shortcut: Shortcut | null): FormValues {
     newSet: '',
     fires: shortcut?.rules.fires ?? null,
     edge: shortcut?.rules.edge ?? null,
+    usesAWeek: shortcut?.usesAWeek ?? null,
     isPrivate: shortcut?.private ?? false,
     keepsEnd: false,
   };

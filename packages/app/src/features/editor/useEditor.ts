@@ -182,5 +182,6 @@ function changedFields(values: FormValues, saved: Shortcut | null): Partial<Shor
   if (!saved || setId !== saved.setId) fields.setId = setId;
   const isAsked = values.fires !== (saved?.rules.fires ?? null) || values.edge !== (saved?.rules.edge ?? null);
   if (!saved || isAsked) fields.rules = rulesOf(values, saved?.rules);
+  if (values.usesAWeek !== (saved?.usesAWeek ?? null)) fields.usesAWeek = values.usesAWeek;
   return fields;
 }

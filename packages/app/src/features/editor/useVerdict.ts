@@ -1,3 +1,4 @@
+import type { AuditedShortcut } from '@yellow-latch/core/clash';
 import { checkCode, trimCode, type AskedRules, type Kind } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 
@@ -11,7 +12,8 @@ const NEW_ID = '~new';
 /** How long the code must rest before it is judged, in ms. */
 const REST = 120;
 
-interface Draft {
+/** A shortcut as it stands in the form. */
+export interface Draft {
   readonly id: string | null;
   readonly code: string;
   readonly expansion: string;
@@ -20,6 +22,19 @@ interface Draft {
   readonly fires: AskedRules['fires'] | null;
   readonly edge: AskedRules['edge'] | null;
   readonly isPrivate: boolean;
+}
+
+/** What the worker is told of it. */
+export function draftOf({ id, code, expansion, kind, setId, fires, edge, isPrivate }: Draft): AuditedShortcut {
+  return {
+    id: id ?? NEW_ID,
+    code: trimCode(code),
+    content: { expansion: expansion || ' ', template: false, format: 'plain' },
+    kind,
+    setId,
+    rules: rulesOf({ fires: fires ?? null, edge: edge ?? null }),
+    private: isPrivate,
+  };
 }
 
 /** The verdict on a shortcut as it stands in the form; null: not judged (yet). */
@@ -33,15 +48,7 @@ export function useVerdict({ id, code, expansion, kind, setId, fires, edge, isPr
     if (!isCode) return;
     let isOver = false;
     const timer = setTimeout(() => {
-      const draft = {
-        id: id ?? NEW_ID,
-        code: trimmed,
-        content: { expansion: expansion || ' ', template: false, format: 'plain' as const },
-        kind,
-        setId,
-        rules: rulesOf({ fires: fires ?? null, edge: edge ?? null }),
-        private: isPrivate,
-      };
+      const draft = draftOf({ id, code, expansion, kind, setId, fires, edge, isPrivate });
       void client.verdict(draft).then((verdict) => {
         if (!isOver) setJudged(verdict && { code: trimmed, verdict });
       });
@@ -50,6 +57,6 @@ export function useVerdict({ id, code, expansion, kind, setId, fires, edge, isPr
       isOver = true;
       clearTimeout(timer);
     };
-  }, [client, version, id, isCode, trimmed, expansion, kind, setId, fires, edge, isPrivate]);
+  }, [client, version, id, isCode, code, trimmed, expansion, kind, setId, fires, edge, isPrivate]);
   return isCode && judged?.code === trimmed ? judged.verdict : null;
 }

@@ -50,11 +50,17 @@ export function useColumns(source: OwnTextSource | null): readonly string[] {
 export function useKeptText() {
   const { db } = useOpened().replica;
   const [kept, setKept] = useState<OwnTextSource | null>(null);
+  const [wasRead, setRead] = useState(false);
   useEffect(() => {
-    void db.get('kept', KEPT).then((source) => setKept((source as OwnTextSource | undefined) ?? null));
+    const take = (source: unknown) => {
+      setKept((source as OwnTextSource | undefined) ?? null);
+      setRead(true);
+    };
+    db.get('kept', KEPT).then(take, () => take(undefined));
   }, [db]);
   return {
     kept,
+    wasRead,
     keep: (source: OwnTextSource) => void db.put('kept', source, KEPT).then(() => setKept(source)),
     forget: () => void db.delete('kept', KEPT).then(() => setKept(null)),
   };

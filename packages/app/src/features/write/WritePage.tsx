@@ -1,14 +1,16 @@
+import { idOfFormer } from '@yellow-latch/core/convention/former';
 import type { FiringEvent } from '@yellow-latch/core/fire';
 import { countClusters } from '@yellow-latch/core/model';
 import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
+import { countUse } from '@/effort/uses';
 import { useNotice } from '@/frame/Notices';
 import { SyncLine } from '@/frame/SyncLine';
 import { LatchButton } from '@/look/LatchButton';
 import { useIsWide, usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList, useOpened } from '@/replica/ReplicaProvider';
 
 import { useCompiled } from './useCompiled';
 import { useDraft } from './useDraft';
@@ -21,6 +23,7 @@ export function WritePage() {
   const notify = useNotice();
   const { shortcuts, sets } = useList();
   const draft = useDraft();
+  const { db } = useOpened().replica;
   const pad = useRef<WritePadHandle>(null);
   const text = useRef('');
   const [length, setLength] = useState<number | null>(null);
@@ -62,13 +65,16 @@ export function WritePage() {
             setLength(next.length);
             draft.keep(next);
           }}
-          onFiring={setEvent}
+          onFiring={(next) => {
+            setEvent(next);
+            if (next.type === 'fired') void countUse(db, idOfFormer(next.id) ?? next.id);
+          }}
           onHistory={setCan}
         />
       </View>
       <View role="status" style={styles.told}>
         <Text variant="bodyMedium" numberOfLines={1} style={{ color: palette.inkSoft }}>
-          {event ? tellFiring(event) : 'A code fires after a space, a return or a mark.'}
+          {event ? tellFiring(event, (id) => shortcuts.find((shortcut) => shortcut.id === id)?.code) : 'A code fires after a space, a return or a mark.'}
         </Text>
       </View>
       <View style={styles.foot}>
@@ -94,10 +100,11 @@ export function WritePage() {
   );
 }
 
-function tellFiring(event: FiringEvent): string {
-  return event.type === 'fired'
-    ? `${event.typed} fired. Backspace gives back what you typed.`
-    : `${event.typed} stays as you typed it.`;
+function tellFiring(event: FiringEvent, codeOf: (id: string) => string | undefined): string {
+  if (event.type === 'taken-back') return `${event.typed} stays as you typed it.`;
+  const former = idOfFormer(event.id);
+  const now = former === null ? undefined : codeOf(former);
+  return now === undefined ? `${event.typed} fired. Backspace gives back what you typed.` : `${event.typed} still works for a while. It is ${now} now.`;
 }
 
 interface PadButtonProps {

@@ -1,15 +1,21 @@
+import { formerCodes } from '@yellow-latch/core/convention/former';
 import { compile, LARGEST_OVERLAY, settleRules, type CompiledList } from '@yellow-latch/core/fire';
 import { THIS_APP } from '@yellow-latch/core/fit';
 import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 
 import { changeBetween } from '@/replica/listChange';
 
 /**
  * The list made ready for typing in this app. An edit lies over what was made ready before, at once;
- * when many do, the list is made ready anew between two keys.
+ * when many do, the list is made ready anew between two keys. Former codes fire as long as they live.
  */
-export function useCompiled(shortcuts: readonly Shortcut[], sets: readonly ShortcutSet[]): CompiledList {
+export function useCompiled(current: readonly Shortcut[], sets: readonly ShortcutSet[]): CompiledList {
+  const [openedAt] = useState(Date.now);
+  const shortcuts = useMemo(() => {
+    const former = formerCodes(current, openedAt);
+    return former.length === 0 ? current : [...current, ...former];
+  }, [current, openedAt]);
   const [list, setList] = useState(() => compile({ shortcuts, sets }, THIS_APP));
   const known = useRef(shortcuts);
   useEffect(() => {

@@ -1,0 +1,7 @@
+import { lazy } from 'react';
+
+const ConventionsPage = lazy(() => import('@/features/conventions/ConventionsPage'));
+
+export default function Conventions() {
+  return <ConventionsPage />;
+}

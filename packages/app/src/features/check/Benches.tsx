@@ -1,0 +1,56 @@
+import { usePathname, useRouter, type Href } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { STRONG } from '@/look/fonts';
+import { Icon, type IconName } from '@/look/icons';
+import { PressLink } from '@/look/PressLink';
+import { usePalette } from '@/look/useLook';
+
+interface Bench {
+  path: Href & string;
+  /** What it is called, and how where it must be short. */
+  label: string;
+  short: string;
+  icon: IconName;
+}
+
+const BENCHES: readonly Bench[] = [
+  { path: '/check/own-text', label: 'Your own text', short: 'Own text', icon: 'file-text' },
+  { path: '/check/conventions', label: 'Conventions', short: 'Markers', icon: 'ruler' },
+  { path: '/check/savings', label: 'Savings', short: 'Savings', icon: 'timer' },
+  { path: '/check/keyboards', label: 'Keyboards', short: 'Keyboards', icon: 'keyboard' },
+];
+
+/** The benches of the workshop: other ways to look at the list than finding by finding. */
+export function Benches() {
+  const palette = usePalette();
+  const router = useRouter();
+  const pathname = usePathname();
+  return (
+    <View style={[styles.row, { borderColor: palette.ink }]}>
+      {BENCHES.map(({ path, label, short, icon }, index) => {
+        const isHere = pathname.startsWith(path);
+        return (
+          <PressLink
+            key={path}
+            aria-label={label}
+            aria-current={isHere ? 'page' : undefined}
+            onPress={() => router.navigate(path)}
+            style={[styles.bench, index > 0 && { borderLeftWidth: 1.5, borderColor: palette.ink }, isHere && { backgroundColor: palette.surface }]}
+          >
+            <Icon name={icon} size={20} color={palette.ink} />
+            <Text variant="bodyMedium" numberOfLines={1} style={isHere && STRONG}>
+              {short}
+            </Text>
+          </PressLink>
+        );
+      })}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', borderWidth: 1.5, borderRadius: 8, overflow: 'hidden' },
+  bench: { flex: 1, minHeight: 60, alignItems: 'center', justifyContent: 'center', gap: 4 },
+});

@@ -1,0 +1,178 @@
+import type { CannotCompare, Comparison, MarkCost } from '@yellow-latch/core/convention';
+import { isInScope, markCode, markKey, mayBeMarked, partsOf, standsApart } from '@yellow-latch/core/convention/mark';
+import type { Mark } from '@yellow-latch/core/model';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { FlatList, StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { counted } from '@/audit/sentences/words';
+import { useAnswer } from '@/effort/useAnswer';
+import { useEffortRequest } from '@/effort/useEffortRequest';
+import { tellDuration, tellMark } from '@/effort/words';
+import { ChoiceChip } from '@/look/ChoiceChip';
+import { CodePlate } from '@/look/CodePlate';
+import { DetailHead } from '@/look/DetailHead';
+import { FocusHeading } from '@/look/FocusHeading';
+import { STRONG } from '@/look/fonts';
+import { LatchButton } from '@/look/LatchButton';
+import { usePalette } from '@/look/useLook';
+import { useList } from '@/replica/ReplicaProvider';
+
+import { MarkRow } from './MarkRow';
+import { Own } from './Own';
+import { Plot } from './Plot';
+import { scopeChoices, scopeOf } from './scope';
+import { tellRecommendation } from './words';
+
+const SORTS = [
+  { value: 'cost', label: 'Least cost first' },
+  { value: 'taps', label: 'Fewest taps first' },
+  { value: 'misfires', label: 'Fewest misfires first' },
+  { value: 'changes', label: 'Fewest changes first' },
+] as const;
+type Sort = (typeof SORTS)[number]['value'];
+
+const MEASURES: Record<Sort, (row: MarkCost) => number> = {
+  cost: ({ secondsAWeek }) => secondsAWeek,
+  taps: ({ effort }) => effort.taps,
+  misfires: ({ misfires }) => misfires.aWeek,
+  changes: ({ changes }) => changes,
+};
+
+const KINDS = [
+  { value: 'signs', label: 'Signs' },
+  { value: 'all', label: 'Letters too' },
+] as const;
+
+const AT_FIRST = 12;
+
+/** Every marker weighed for this person: what their codes show, what would be better, and all the others. */
+export default function ConventionsPage() {
+  const palette = usePalette();
+  const router = useRouter();
+  const { shortcuts, sets, conventions } = useList();
+  const [scopeText, setScope] = useState('list');
+  const [sort, setSort] = useState<Sort>('cost');
+  const [kinds, setKinds] = useState<'signs' | 'all'>('signs');
+  const [openMark, setOpenMark] = useState<string | null>(null);
+  const [isWhole, setWhole] = useState(false);
+  const scope = useMemo(() => scopeOf(scopeText), [scopeText]);
+  const request = useEffortRequest();
+  const question = useMemo(() => request && { request, scope }, [request, scope]);
+  const { answer, isStale } = useAnswer(
+    question,
+    ({ effort }) => effort.compare(question!.request, question!.scope) as Promise<Comparison | CannotCompare | null>,
+  );
+  const inScope = useMemo(() => shortcuts.filter((shortcut) => isInScope(shortcut, scope)), [shortcuts, scope]);
+  const comparison = answer && !('type' in answer) ? answer : null;
+  const rows = useMemo(() => sorted(comparison, sort, kinds), [comparison, sort, kinds]);
+  const mnemonics = inScope.filter(mayBeMarked).map(({ code }) => partsOf(code)!.mnemonic);
+  const sample = mnemonics.find((mnemonic) => /^\p{L}{2,5}$/u.test(mnemonic)) ?? mnemonics[0] ?? 'code';
+  const apply = ({ place, marker }: Mark) => router.navigate({ pathname: '/check/apply', params: { place, marker, scope: scopeText } });
+  const recommended = comparison?.recommendation;
+  return (
+    <View style={styles.page}>
+      <DetailHead back="Back to the findings" onBack={() => router.navigate('/check')}>
+        <FocusHeading focusOn="conventions" variant="titleLarge" style={styles.title}>
+          Conventions
+        </FocusHeading>
+        <ChoiceChip label="For" value={scopeText} choices={scopeChoices(sets, shortcuts)} onChange={setScope} />
+      </DetailHead>
+      <FlatList<MarkCost>
+        data={isWhole ? rows : rows.slice(0, AT_FIRST)}
+        keyExtractor={({ mark }) => markKey(mark)}
+        initialNumToRender={AT_FIRST}
+        extraData={openMark}
+        contentContainerStyle={styles.list}
+        ListHeaderComponent={
+          <View style={styles.head}>
+            <Own shortcuts={inScope} conventions={conventions} onOpen={(id) => router.navigate({ pathname: '/shortcut/[id]', params: { id } })} />
+            {!comparison && (
+              <Text role="status" variant="bodyMedium">
+                {answer === undefined
+                  ? 'Weighing every marker…'
+                  : answer === null || !('type' in answer)
+                    ? 'The check has stopped by itself. Start it again under Check.'
+                    : answer.type === 'no codes'
+                      ? 'There is nothing here to mark: make some shortcuts first.'
+                      : 'Say first which keyboards you use.'}
+              </Text>
+            )}
+            {comparison && (
+              <>
+                <View style={[styles.card, { borderColor: palette.ink, backgroundColor: palette.surface }]}>
+                  {recommended ? (
+                    <>
+                      <View style={styles.line}>
+                        <Text variant="titleMedium" role="heading" aria-level={2} style={STRONG}>
+                          Take {tellMark(recommended.mark)}
+                        </Text>
+                        <CodePlate code={markCode(sample, recommended.mark)} />
+                      </View>
+                      <Text variant="bodyMedium">{tellRecommendation(comparison)}</Text>
+                      <View style={styles.actions}>
+                        <LatchButton label="See what would change" onPress={() => apply(recommended.mark)} />
+                      </View>
+                    </>
+                  ) : (
+                    <Text variant="bodyMedium">{tellRecommendation(comparison)}</Text>
+                  )}
+                </View>
+                <Text role="status" variant="bodySmall" style={{ color: palette.inkSoft }}>
+                  {isStale
+                    ? 'Weighing again…'
+                    : `${comparison.marks.toLocaleString('en')} markers weighed. As they are, your ${counted(comparison.codes, 'code')} cost ${tellDuration(comparison.present.secondsAWeek)} a week.${comparison.present.fromTable > 0 ? ' Some have signs that a keyboard in use lacks.' : ''}`}
+                </Text>
+                <Plot comparison={comparison} rows={rows} chosen={rows.find(({ mark }) => markKey(mark) === openMark) ?? null} />
+                <View style={styles.filters}>
+                  <ChoiceChip label="Order" value={sort} choices={SORTS} onChange={setSort} />
+                  <ChoiceChip label="Markers" value={kinds} choices={KINDS} onChange={setKinds} />
+                </View>
+              </>
+            )}
+          </View>
+        }
+        renderItem={({ item }) => {
+          const key = markKey(item.mark);
+          return (
+            <MarkRow
+              row={item}
+              sample={sample}
+              isOpen={openMark === key}
+              onToggle={() => setOpenMark(openMark === key ? null : key)}
+              onApply={() => apply(item.mark)}
+            />
+          );
+        }}
+        ListFooterComponent={
+          comparison && !isWhole && rows.length > AT_FIRST ? (
+            <Button mode="text" onPress={() => setWhole(true)} contentStyle={styles.tall}>
+              Show the other {(rows.length - AT_FIRST).toLocaleString('en')}
+            </Button>
+          ) : null
+        }
+      />
+    </View>
+  );
+}
+
+function sorted(comparison: Comparison | null, sort: Sort, kinds: 'signs' | 'all'): MarkCost[] {
+  if (!comparison) return [];
+  const measure = MEASURES[sort];
+  return comparison.rows
+    .filter(({ mark }) => kinds === 'all' || standsApart(mark))
+    .sort((a, b) => measure(a) - measure(b) || a.secondsAWeek - b.secondsAWeek);
+}
+
+const styles = StyleSheet.create({
+  page: { flex: 1, minHeight: 0 },
+  title: { flex: 1 },
+  list: { paddingBottom: 24, maxWidth: 792 },
+  head: { paddingHorizontal: 16, paddingBottom: 8, gap: 12 },
+  card: { borderWidth: 1.5, borderRadius: 8, padding: 14, gap: 8 },
+  line: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 12 },
+  actions: { flexDirection: 'row' },
+  filters: { flexDirection: 'row', gap: 6 },
+  tall: { minHeight: 48 },
+});

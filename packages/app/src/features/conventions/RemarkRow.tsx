@@ -1,0 +1,75 @@
+import type { CannotRemark, Remark } from '@yellow-latch/core/convention/plan';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { CodePlate } from '@/look/CodePlate';
+import { LatchGlyph } from '@/look/LatchGlyph';
+import { Tick } from '@/look/Tick';
+import { usePalette } from '@/look/useLook';
+
+interface RemarkRowProps {
+  remark: Remark;
+  /** Whether it is to change; false: ticked out. */
+  isTaken: boolean;
+  onToggle: () => void;
+}
+
+/** A code, and what it would become; ticked out it stays. */
+export function RemarkRow({ remark: { from, to, insteadOf }, isTaken, onToggle }: RemarkRowProps) {
+  const palette = usePalette();
+  return (
+    <View style={[styles.row, { borderColor: palette.line }]}>
+      <Tick
+        role="checkbox"
+        isOn={isTaken}
+        label={isTaken ? `${from} becomes ${to}${insteadOf ? `, since ${insteadOf} is taken` : ''}` : `${from} stays`}
+        onPress={onToggle}
+        style={styles.tick}
+      >
+        <View style={styles.plate}>
+          <CodePlate code={from} />
+        </View>
+        <Text style={{ color: palette.inkSoft }}>→</Text>
+        <View style={[styles.plate, !isTaken && styles.out]}>
+          <CodePlate code={isTaken ? to : from} />
+        </View>
+      </Tick>
+      {isTaken && insteadOf && (
+        <Text variant="bodySmall" style={[styles.note, { color: palette.inkSoft }]}>
+          {insteadOf} is taken
+        </Text>
+      )}
+    </View>
+  );
+}
+
+interface CannotRowProps {
+  cannot: CannotRemark;
+  codeOf: (id: string) => string;
+}
+
+/** A code that cannot follow, and why. */
+export function CannotRow({ cannot: { from, to, why }, codeOf }: CannotRowProps) {
+  const palette = usePalette();
+  return (
+    <View style={[styles.row, styles.cannot, { borderColor: palette.line }]}>
+      <LatchGlyph verdict="risky" size={24} />
+      <View style={styles.plate}>
+        <CodePlate code={from} />
+      </View>
+      <Text variant="bodyMedium" style={styles.why}>
+        {why.type === 'taken' ? `stays: ${to} is taken by ${codeOf(why.by)}, and nothing near it is free` : `stays: ${to} would be too long`}
+      </Text>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { borderTopWidth: 1, marginHorizontal: 16, flexDirection: 'row', alignItems: 'center', flexWrap: 'wrap' },
+  tick: { minHeight: 52, flex: 1, minWidth: 240 },
+  plate: { minWidth: 96 },
+  out: { opacity: 0.45 },
+  note: { paddingRight: 4 },
+  cannot: { gap: 10, minHeight: 52 },
+  why: { flex: 1, minWidth: 120 },
+});

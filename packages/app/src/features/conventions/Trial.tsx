@@ -1,0 +1,58 @@
+import type { Remark } from '@yellow-latch/core/convention/plan';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { tellFigures, tellFinding, tellSideEffects } from '@/audit/sentences';
+import type { TriedCodes } from '@/effort/desk';
+import { useCodes } from '@/features/check/useCodes';
+import { STRONG } from '@/look/fonts';
+import { LatchGlyph } from '@/look/LatchGlyph';
+
+interface TrialProps {
+  trial: TriedCodes | null | undefined;
+  isStale: boolean;
+  remarks: readonly Remark[];
+}
+
+/** What the change was found to come to, tried on the list before it is done. */
+export function Trial({ trial, isStale, remarks }: TrialProps) {
+  const { codeOf } = useCodes();
+  if (!trial) {
+    return (
+      <Text role="status" variant="bodyMedium">
+        {trial === null ? 'It could not be tried: the check has stopped by itself.' : 'Trying it on your list…'}
+      </Text>
+    );
+  }
+  const newCodes = new Map(remarks.map(({ id, to }) => [id, to]));
+  const after = (id: string) => newCodes.get(id) ?? codeOf(id);
+  const { goneCount, cameCount, came } = trial;
+  return (
+    <View role="status" style={styles.trial}>
+      {tellFigures(trial).map((line) => (
+        <Text key={line} variant="bodyMedium" style={STRONG}>
+          {line}
+        </Text>
+      ))}
+      <Text variant="bodyMedium">
+        {isStale ? 'Trying it again… ' : ''}
+        {tellSideEffects(goneCount, cameCount).replace(' other finding', ' finding').replace(' as well', '')}
+      </Text>
+      {came.map((finding) => (
+        <View key={`${finding.type} ${finding.shortcuts[0]}`} style={styles.came}>
+          <LatchGlyph verdict={finding.severity} size={20} />
+          <Text variant="bodyMedium" style={styles.words}>
+            New: {tellFinding(finding, after(finding.shortcuts[0]!), after)}
+          </Text>
+        </View>
+      ))}
+      {cameCount > came.length && <Text variant="bodyMedium">And {cameCount - came.length} more.</Text>}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  trial: { gap: 4 },
+  came: { flexDirection: 'row', gap: 8, alignItems: 'flex-start' },
+  words: { flex: 1, minWidth: 0 },
+});

@@ -1,0 +1,54 @@
+import type { Comparison, MarkCost, Recognised } from '@yellow-latch/core/convention';
+
+import { TRAPS } from '@/audit/sentences/finding';
+import { capitalise, counted, deviceName, tellNumber } from '@/audit/sentences/words';
+import { tellAWeek, tellDuration, tellMark, tellTaps } from '@/effort/words';
+
+const PLACES = { before: 'begin with', after: 'end with', both: 'stand between', doubled: 'begin with a doubled letter', bare: 'have no marker' } as const;
+
+/** The conventions of a list in a sentence: “51 of 59 codes begin with “;””. */
+export function tellRecognised({ of, main, marks }: Recognised): string {
+  if (of === 0) return 'No code here could carry a marker.';
+  if (!main) return `${counted(of, 'code')}, and no marker that two of them share.`;
+  const { place, marker } = main.mark;
+  const rest = marks.length - 1;
+  const others = rest === 0 ? '' : `; the others ${rest === 1 ? 'another way' : `${rest} other ways`}`;
+  return `${main.ids.length} of ${counted(of, 'code')} ${PLACES[place]}${marker === '' ? '' : ` “${marker}”`}${others}.`;
+}
+
+/** Why a mark is recommended, or why none is. */
+export function tellRecommendation({ recommendation, present, rows }: Comparison): string {
+  if (!recommendation) return `Nothing is better. Your codes as they are cost ${tellDuration(present.secondsAWeek)} a week, and no sound marker would cost noticeably less.`;
+  const row = rows.find(({ mark }) => mark.place === recommendation.mark.place && mark.marker === recommendation.mark.marker);
+  const taps = present.effort.taps - (row?.effort.taps ?? 0);
+  const fewer = present.misfires.aWeek - (row?.misfires.aWeek ?? 0);
+  const { whole, typing, misfires } = recommendation.gain;
+  const parts = [
+    `${tellGain(typing)} in typing${Math.abs(taps) >= 0.05 ? `, ${tellTaps(Math.abs(taps))} ${taps > 0 ? 'fewer' : 'more'} each time` : ''}`,
+    `${tellGain(misfires)} in misfires${Math.abs(fewer) >= 0.05 ? `, ${tellNumber(Math.abs(fewer))} ${fewer > 0 ? 'fewer' : 'more'} a week` : ''}`,
+  ];
+  return `It saves ${tellDuration(whole)} a week: ${parts.join('; ')}. ${counted(row?.changes ?? 0, 'code')} would change.`;
+}
+
+function tellGain(seconds: number): string {
+  return Math.abs(seconds) < 0.5 ? 'nothing' : seconds > 0 ? tellDuration(seconds) : `${tellDuration(-seconds)} lost`;
+}
+
+/** What speaks against a mark, a line each. */
+export function tellAgainst({ claims, traps, collisions, room, mark }: MarkCost): string[] {
+  const byClaim = claims.slice(0, 3).map(({ by, beginning, meaning }) => `${capitalise(by)} take ${beginning.trim()} for ${meaning}.`);
+  const byTrap = [...new Map(traps.map((trap) => [trap.trap, trap])).values()].map(({ trap, device }) => `${capitalise(deviceName(device))}: ${TRAPS[trap]}.`);
+  const isLetter = /[\p{L}\p{N}]/u.test(mark.marker);
+  return [
+    ...byClaim,
+    ...byTrap,
+    ...(collisions > 0 ? [`${counted(collisions, 'code')} would be the same as another, and go to one near by.`] : []),
+    ...(isLetter ? ['A letter or a digit: nobody could see where it ends and the code begins.'] : []),
+    ...(room.free < room.of * 0.9 ? [`Only ${Math.round((room.free * 100) / room.of)} of 100 short codes under it are free.`] : []),
+  ];
+}
+
+/** A row in one line, for a screen reader. */
+export function tellRow({ mark, effort, misfires, changes, secondsAWeek }: MarkCost): string {
+  return `${capitalise(tellMark(mark))}: ${tellTaps(effort.taps)}, ${tellDuration(effort.seconds)} each time; misfires ${tellAWeek(misfires.aWeek)}; ${counted(changes, 'code')} would change; ${tellDuration(secondsAWeek)} a week`;
+}

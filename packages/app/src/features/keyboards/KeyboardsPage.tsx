@@ -1,0 +1,134 @@
+import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
+import { LIMITS, type KeyboardUse } from '@yellow-latch/core/model';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { keyboardOf, layoutOf } from '@/effort/keyboards';
+import { ChoiceSheet } from '@/look/ChoiceSheet';
+import { DetailHead } from '@/look/DetailHead';
+import { FocusHeading } from '@/look/FocusHeading';
+import { useList, useWrite } from '@/replica/ReplicaProvider';
+import { useChoose } from '@/replica/useChoose';
+
+import { PaceSheet } from './PaceSheet';
+import { sampleOf } from './sample';
+import { UseCard } from './UseCard';
+import { WayExplorer } from './WayExplorer';
+
+/** The device that a keyboard most likely belongs to. */
+function deviceOf(id: string): string {
+  return id.startsWith('phone') ? 'phone-list' : id.startsWith('tablet') ? 'tablet-list' : 'computer-list';
+}
+
+/** The keyboards in use: how much each is used, drawn from its data, with the way of any text lit up. */
+export default function KeyboardsPage() {
+  const router = useRouter();
+  const write = useWrite();
+  const choose = useChoose();
+  const { keyboards, ownKeyboards, shortcuts } = useList();
+  const [shownIndex, setShownIndex] = useState(0);
+  const [isAdding, setAdding] = useState(false);
+  const [measured, setMeasured] = useState<number | null>(null);
+  const known = keyboards.map((use) => ({ use, layout: layoutOf(use.keyboard, ownKeyboards) }));
+  const shown = known[Math.min(shownIndex, known.length - 1)]!;
+  const parts = keyboards.reduce((sum, { share }) => sum + share, 0);
+  const change = (index: number, next: KeyboardUse | null) =>
+    void choose({ keyboards: keyboards.flatMap((use, at) => (at !== index ? [use] : next ? [next] : [])) });
+  const free = [...Object.entries(LAYOUTS).map(([id, { name }]) => ({ value: id, label: name })), ...ownKeyboards.map(({ id, layout }) => ({ value: id, label: layout.name }))].filter(
+    ({ value }) => !keyboards.some(({ keyboard }) => keyboard === value),
+  );
+  const makeOwn = async () => {
+    if (!shown.layout) return;
+    const [id] = await write({ type: 'keyboard', fields: { layout: { ...shown.layout, name: `${shown.layout.name}, mine`.slice(0, 60) } } });
+    router.navigate({ pathname: '/check/keyboard/[id]', params: { id: id! } });
+  };
+  const isOwn = ownKeyboards.some(({ id }) => id === shown.use.keyboard);
+  const measuredLayout = measured === null ? undefined : known[measured]?.layout;
+  return (
+    <View style={styles.page}>
+      <DetailHead back="Back to the findings" onBack={() => router.navigate('/check')}>
+        <FocusHeading focusOn="keyboards" variant="titleLarge" style={styles.title}>
+          Keyboards in use
+        </FocusHeading>
+      </DetailHead>
+      <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
+        <Text variant="bodyMedium">What a code costs is reckoned on these, each by its part, without word prediction.</Text>
+        <View role="radiogroup" aria-label="Keyboard shown" style={styles.cards}>
+          {known.map(({ use, layout }, index) => (
+            <UseCard
+              key={use.keyboard}
+              use={use}
+              name={layout?.name ?? 'A keyboard that is gone'}
+              parts={parts}
+              isShown={shown.use === use}
+              onShow={() => setShownIndex(index)}
+              onRemove={keyboards.length > 1 ? () => change(index, null) : null}
+              onChange={(next) => change(index, next)}
+              onMeasure={() => setMeasured(index)}
+            />
+          ))}
+        </View>
+        {keyboards.length < LIMITS.keyboards && (
+          <View style={styles.actions}>
+            <Button mode="outlined" icon="plus" onPress={() => setAdding(true)} style={styles.button} contentStyle={styles.tall}>
+              Another keyboard
+            </Button>
+          </View>
+        )}
+        {shown.layout && (
+          <>
+            <WayExplorer
+              key={shown.use.keyboard}
+              keyboard={keyboardOf(shown.use.keyboard, shown.layout)}
+              sample={sampleOf(shortcuts)}
+              pace={shown.use.pace}
+            />
+            <View style={styles.actions}>
+              <Button
+                mode="text"
+                icon="pencil"
+                contentStyle={styles.tall}
+                onPress={() =>
+                  isOwn ? router.navigate({ pathname: '/check/keyboard/[id]', params: { id: shown.use.keyboard } }) : void makeOwn()
+                }
+              >
+                {isOwn ? 'Change its keys' : 'Mine has other keys'}
+              </Button>
+            </View>
+          </>
+        )}
+      </ScrollView>
+      <ChoiceSheet
+        title="Another keyboard"
+        value={null}
+        choices={free}
+        isOpen={isAdding}
+        onClose={() => setAdding(false)}
+        onChange={(id: string | null) => {
+          if (id !== null) void choose({ keyboards: [...keyboards, { keyboard: id, share: 1, pace: 1, device: deviceOf(id) }] });
+        }}
+      />
+      <PaceSheet
+        keyboard={measuredLayout ? keyboardOf(known[measured!]!.use.keyboard, measuredLayout) : null}
+        onClose={() => setMeasured(null)}
+        onKeep={(pace) => {
+          change(measured!, { ...known[measured!]!.use, pace });
+          setMeasured(null);
+        }}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { flex: 1, minHeight: 0 },
+  title: { flex: 1 },
+  scroll: { flex: 1, minHeight: 0 },
+  parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 12, maxWidth: 760 },
+  cards: { gap: 8 },
+  actions: { flexDirection: 'row' },
+  button: { borderRadius: 6 },
+  tall: { minHeight: 48 },
+});

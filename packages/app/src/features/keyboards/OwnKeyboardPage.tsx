@@ -1,0 +1,156 @@
+import { LayoutSchema, type GlassLayout, type HardwareLayout, type Layout } from '@yellow-latch/core/model';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { keyboardOf, layoutOf } from '@/effort/keyboards';
+import { DetailHead } from '@/look/DetailHead';
+import { Field } from '@/look/Field';
+import { FocusHeading } from '@/look/FocusHeading';
+import { LatchButton } from '@/look/LatchButton';
+import { Tick } from '@/look/Tick';
+import { usePalette } from '@/look/useLook';
+import { useList, useWrite } from '@/replica/ReplicaProvider';
+import { useChoose } from '@/replica/useChoose';
+import { useDo } from '@/replica/useDo';
+
+import { sampleOf } from './sample';
+import { WayExplorer } from './WayExplorer';
+
+const ROWS = ['first row', 'second row', 'third row', 'fourth row'];
+
+/** The rows of a layout that can be changed, by where they stand in it and what they are called. */
+function rowsOf(layout: Layout): { part: string; at: number; label: string; text: string }[] {
+  const parts: [string, string, readonly string[]][] =
+    layout.type === 'glass'
+      ? [
+          ['letters', 'Letters', layout.letters],
+          ['figures', 'Figures', layout.figures],
+          ['signs', 'Signs', layout.signs],
+        ]
+      : [
+          ['base', 'Without shift', layout.base],
+          ['shift', 'With shift', layout.shift],
+        ];
+  return parts.flatMap(([part, name, rows]) => rows.map((text, at) => ({ part, at, label: `${name}, ${ROWS[at]!}`, text })));
+}
+
+function withRow(layout: Layout, part: string, at: number, text: string): Layout {
+  const rows = (layout as unknown as Record<string, readonly string[]>)[part]!;
+  return { ...layout, [part]: rows.map((row, index) => (index === at ? text : row)) };
+}
+
+/** The keys of an own keyboard, row by row; what it gives is drawn as soon as it can be. */
+export default function OwnKeyboardPage({ id }: { id: string }) {
+  const palette = usePalette();
+  const router = useRouter();
+  const write = useWrite();
+  const doIt = useDo();
+  const choose = useChoose();
+  const { ownKeyboards, keyboards, shortcuts } = useList();
+  const saved = layoutOf(id, ownKeyboards);
+  const [draft, setDraft] = useState<Layout | null>(null);
+  const layout = draft ?? saved;
+  const back = () => router.navigate('/check/keyboards');
+  if (!layout || !saved) {
+    return (
+      <View style={styles.page}>
+        <DetailHead back="Back to the keyboards" onBack={back}>
+          <FocusHeading focusOn="gone" variant="titleLarge" style={styles.title}>
+            This keyboard is gone
+          </FocusHeading>
+        </DetailHead>
+      </View>
+    );
+  }
+  const parsed = LayoutSchema.safeParse(layout);
+  const problemOf = (...path: (string | number)[]) =>
+    parsed.error?.issues.find((issue) => issue.path.join() === path.join())?.message;
+  const save = async () => {
+    if (!parsed.success) return;
+    await write({ type: 'keyboard', id, fields: { layout: parsed.data } });
+    const isInUse = keyboards.some(({ keyboard }) => keyboard === id);
+    if (!isInUse) {
+      await choose({ keyboards: [...keyboards, { keyboard: id, share: 1, pace: 1, device: layout.type === 'glass' ? 'phone-list' : 'computer-list' }] });
+    }
+    back();
+  };
+  const remove = async () => {
+    await doIt(
+      {
+        writes: [{ type: 'keyboard', id, fields: { deleted: true } }],
+        undo: () => [{ type: 'keyboard', id, fields: { deleted: false } }],
+      },
+      `${saved.name} is deleted.`,
+    );
+    const rest = keyboards.filter(({ keyboard }) => keyboard !== id);
+    if (rest.length < keyboards.length) await choose({ keyboards: rest });
+    back();
+  };
+  return (
+    <View style={styles.page}>
+      <DetailHead back="Back to the keyboards" onBack={back}>
+        <FocusHeading focusOn={id} variant="titleLarge" style={styles.title}>
+          A keyboard of your own
+        </FocusHeading>
+      </DetailHead>
+      <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
+        <Field
+          label="Name"
+          value={layout.name}
+          onChangeText={(name) => setDraft({ ...layout, name })}
+          onBlur={() => {}}
+          onSubmit={() => void save()}
+          error={problemOf('name') && 'Give it a name of at most 60 characters.'}
+        />
+        <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+          {layout.type === 'glass' ? 'The signs of each row, side by side.' : 'The signs of each row, a blank between each two.'}
+        </Text>
+        {rowsOf(layout).map(({ part, at, label, text }) => (
+          <Field
+            key={label}
+            label={label}
+            isCode
+            value={text}
+            onChangeText={(next) => setDraft(withRow(layout, part, at, next))}
+            onBlur={() => {}}
+            onSubmit={() => void save()}
+            error={problemOf(part, at) && `This row ${problemOf(part, at)!}.`}
+          />
+        ))}
+        {layout.type === 'glass' && (
+          <>
+            <Tick role="checkbox" isOn={layout.fallsBack} onPress={() => setDraft({ ...layout, fallsBack: !layout.fallsBack })}>
+              <Text variant="bodyLarge">After a space it goes back to letters</Text>
+            </Tick>
+            <Tick role="checkbox" isOn={layout.hasFigureRow} onPress={() => setDraft({ ...layout, hasFigureRow: !layout.hasFigureRow })}>
+              <Text variant="bodyLarge">It has a row of figures above the letters</Text>
+            </Tick>
+          </>
+        )}
+        {parsed.success && <WayExplorer keyboard={keyboardOf(id, parsed.data)} sample={sampleOf(shortcuts)} pace={1} />}
+      </ScrollView>
+      <View style={[styles.foot, { borderColor: palette.line }]}>
+        <Button icon="trash" mode="text" textColor={palette.alarm} onPress={() => void remove()} contentStyle={styles.tall}>
+          Delete
+        </Button>
+        <View style={styles.title} />
+        {parsed.success ? (
+          <LatchButton label="Save" icon="check" onPress={() => void save()} />
+        ) : (
+          <Text variant="bodyMedium">Set the rows right to save.</Text>
+        )}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { flex: 1, minHeight: 0 },
+  title: { flex: 1 },
+  scroll: { flex: 1, minHeight: 0 },
+  parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 8, maxWidth: 760 },
+  foot: { flexDirection: 'row', alignItems: 'center', padding: 10, borderTopWidth: 1 },
+  tall: { minHeight: 48 },
+});

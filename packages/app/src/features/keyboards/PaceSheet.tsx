@@ -1,0 +1,95 @@
+import { MEASURE_SECONDS, paceFrom, type Keyboard, type Pace } from '@yellow-latch/core/effort';
+import { useEffect, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { Field } from '@/look/Field';
+import { STRONG } from '@/look/fonts';
+import { LatchButton } from '@/look/LatchButton';
+import { Sheet } from '@/look/Sheet';
+
+const PROMPT =
+  'The felt on the hammers is worn but even. I would leave it for now and tune the piano twice a year, in spring and in autumn, when the heating goes off and comes on again. The pedals need a little oil, and one key sticks in wet weather.';
+
+interface PaceSheetProps {
+  /** Null: closed. */
+  keyboard: Keyboard | null;
+  onClose: () => void;
+  onKeep: (pace: number) => void;
+}
+
+/** Half a minute of typing, on the keyboard that is meant: a person's own pace beside the model's. */
+export function PaceSheet({ keyboard, onClose, onKeep }: PaceSheetProps) {
+  return (
+    <Sheet title="Your own pace" isOpen={keyboard !== null} onClose={onClose}>
+      {keyboard && <Measure keyboard={keyboard} onClose={onClose} onKeep={onKeep} />}
+    </Sheet>
+  );
+}
+
+function Measure({ keyboard, onClose, onKeep }: PaceSheetProps & { keyboard: Keyboard }) {
+  const [typed, setTyped] = useState('');
+  const [startedAt, setStartedAt] = useState<number | null>(null);
+  const [left, setLeft] = useState(MEASURE_SECONDS);
+  const isOver = left <= 0;
+  useEffect(() => {
+    if (startedAt === null || isOver) return;
+    const timer = setInterval(() => setLeft(Math.max(0, MEASURE_SECONDS - (Date.now() - startedAt) / 1_000)), 200);
+    return () => clearInterval(timer);
+  }, [startedAt, isOver]);
+  const pace: Pace | null = isOver ? paceFrom(typed, MEASURE_SECONDS, keyboard) : null;
+  const again = () => {
+    setTyped('');
+    setStartedAt(null);
+    setLeft(MEASURE_SECONDS);
+  };
+  return (
+    <View style={styles.body}>
+      <Text variant="bodyMedium">
+        Type this on {keyboard.name.toLowerCase()}, as you always do, without word prediction. Time runs from your first key.
+      </Text>
+      <Text variant="bodyMedium" style={STRONG}>
+        {PROMPT}
+      </Text>
+      <Field
+        label="Type here"
+        multiline
+        startsHere
+        value={typed}
+        onChangeText={(text) => {
+          if (isOver) return;
+          if (startedAt === null) setStartedAt(Date.now());
+          setTyped(text);
+        }}
+        onBlur={() => {}}
+        onSubmit={() => {}}
+      />
+      <Text role="status" variant="bodyMedium">
+        {!isOver
+          ? startedAt === null
+            ? `${MEASURE_SECONDS} seconds.`
+            : `${Math.ceil(left)} seconds left.`
+          : pace
+            ? `${Math.round(pace.wordsAMinute)} words a minute: ${pace.pace} times as long as the model takes.`
+            : 'Too little was typed to tell. Try once more.'}
+      </Text>
+      <View style={styles.actions}>
+        {isOver && (
+          <Button mode="text" onPress={again} contentStyle={styles.tall}>
+            Once more
+          </Button>
+        )}
+        <Button mode="text" onPress={onClose} contentStyle={styles.tall}>
+          Leave it
+        </Button>
+        {pace && <LatchButton label="Keep this pace" icon="check" onPress={() => onKeep(pace.pace)} />}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  body: { paddingHorizontal: 20, gap: 8 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'flex-end', gap: 4 },
+  tall: { minHeight: 48 },
+});

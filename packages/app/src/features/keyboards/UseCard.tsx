@@ -1,0 +1,87 @@
+import { DEVICE_PROFILES } from '@yellow-latch/core/fit';
+import type { KeyboardUse } from '@yellow-latch/core/model';
+import { StyleSheet, View } from 'react-native';
+import { Button, IconButton, Text } from 'react-native-paper';
+
+import { deviceLabel } from '@/audit/sentences';
+import { tellNumber } from '@/audit/sentences/words';
+import { ChoiceChip } from '@/look/ChoiceChip';
+import { STRONG } from '@/look/fonts';
+import { Tick } from '@/look/Tick';
+import { usePalette } from '@/look/useLook';
+
+const DEVICES = Object.keys(DEVICE_PROFILES).map((value) => ({ value, label: deviceLabel(value) }));
+const MOST_PARTS = 20;
+
+interface UseCardProps {
+  use: KeyboardUse;
+  name: string;
+  /** The parts of all keyboards in use. */
+  parts: number;
+  isShown: boolean;
+  /** Null: it is the only one. */
+  onRemove: (() => void) | null;
+  onShow: () => void;
+  onChange: (use: KeyboardUse) => void;
+  onMeasure: () => void;
+}
+
+/** A keyboard in use: how much, on which device, at what pace. */
+export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange, onMeasure }: UseCardProps) {
+  const palette = usePalette();
+  const { share, pace, device } = use;
+  const percent = `${Math.round((share * 100) / parts)} %`;
+  return (
+    <View style={[styles.card, { borderColor: isShown ? palette.ink : palette.line }, isShown && { backgroundColor: palette.surface }]}>
+      <View style={styles.line}>
+        <Tick role="radio" isOn={isShown} onPress={onShow} label={`Show ${name}`} style={styles.name}>
+          <Text variant="bodyLarge" style={isShown && STRONG} numberOfLines={1}>
+            {name}
+          </Text>
+        </Tick>
+        {isShown && (
+          <IconButton
+            icon="minus"
+            size={18}
+            style={styles.square}
+            accessibilityLabel={`${name}: used less`}
+            disabled={share <= 1}
+            onPress={() => onChange({ ...use, share: share - 1 })}
+          />
+        )}
+        <Text style={[STRONG, styles.percent]} role="status">
+          {percent}
+        </Text>
+        {isShown && (
+          <IconButton
+            icon="plus"
+            size={18}
+            style={styles.square}
+            accessibilityLabel={`${name}: used more`}
+            disabled={share >= MOST_PARTS}
+            onPress={() => onChange({ ...use, share: share + 1 })}
+          />
+        )}
+      </View>
+      {isShown && (
+        <View style={styles.line}>
+          <ChoiceChip label={`Device of ${name}`} value={device} choices={DEVICES} onChange={(next) => onChange({ ...use, device: next })} />
+          <Button mode="text" icon="timer" onPress={onMeasure} contentStyle={styles.tall} accessibilityLabel={`Measure my pace on ${name}`}>
+            {pace === 1 ? 'Measure my pace' : pace > 1 ? `${tellNumber(pace)} × the time` : `${tellNumber(1 / pace)} × as quick`}
+          </Button>
+          <View style={styles.name} />
+          {onRemove && <IconButton icon="close" size={20} style={styles.square} accessibilityLabel={`${name} is not used`} onPress={onRemove} />}
+        </View>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  card: { borderWidth: 1.5, borderRadius: 8, paddingLeft: 12, paddingRight: 4, paddingVertical: 2 },
+  line: { flexDirection: 'row', alignItems: 'center', minWidth: 0, gap: 2 },
+  name: { flex: 1, minWidth: 0 },
+  square: { width: 48, height: 48, margin: 0 },
+  percent: { minWidth: 48, textAlign: 'center' },
+  tall: { minHeight: 48 },
+});

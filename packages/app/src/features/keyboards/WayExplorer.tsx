@@ -1,0 +1,90 @@
+import { wayInside, type Keyboard } from '@yellow-latch/core/effort';
+import { useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { tellDuration, tellTaps } from '@/effort/words';
+import { Field } from '@/look/Field';
+import { FACES, STRONG } from '@/look/fonts';
+import { usePalette } from '@/look/useLook';
+
+import { layerName, tellPress } from './drawing';
+import { KeyboardDrawing } from './KeyboardDrawing';
+
+/** A longer text has no way that one could follow with the eye. */
+const LONGEST = 80;
+/** No keyboard is drawn wider, in px. */
+const WIDEST = 620;
+
+/** A text typed on a keyboard in thought: the quickest way, press by press, lit on the keys. */
+export function WayExplorer({ keyboard, sample, pace }: { keyboard: Keyboard; sample: string; pace: number }) {
+  const palette = usePalette();
+  const [width, setWidth] = useState(0);
+  const [text, setText] = useState(sample);
+  const [chosen, setChosen] = useState<number | null>(null);
+  const way = wayInside(text.slice(0, LONGEST), keyboard);
+  const presses = way.type === 'way' ? way.presses : [];
+  const at = Math.min(chosen ?? presses.length - 1, presses.length - 1);
+  const layer = presses[at]?.layer ?? keyboard.start;
+  // What was pressed in this layer without leaving it.
+  let from = Math.max(0, at);
+  while (from > 0 && presses[from - 1]!.layer === layer) from -= 1;
+  const lit = at < 0 ? [] : presses.slice(from, at + 1).map(({ key }) => key);
+  return (
+    <View style={styles.explorer} onLayout={({ nativeEvent }: LayoutChangeEvent) => setWidth(Math.min(WIDEST, nativeEvent.layout.width))}>
+      <Field
+        label="Type something to see its way"
+        isCode
+        value={text}
+        onChangeText={(next) => {
+          setText(next);
+          setChosen(null);
+        }}
+        onBlur={() => {}}
+        onSubmit={() => {}}
+        error={way.type === 'way' ? undefined : `${way.character} is not on this keyboard.`}
+      />
+      <Text role="status" variant="bodyMedium">
+        {way.type === 'way' && text !== '' && (
+          <>
+            <Text style={STRONG}>{tellTaps(way.taps)}</Text>, {tellDuration(way.seconds * pace)} in the middle of a text
+            {text.length > LONGEST ? `; the first ${LONGEST} characters` : ''}. Shown: {layerName(layer)}.
+          </>
+        )}
+      </Text>
+      {width > 0 && <KeyboardDrawing keyboard={keyboard} layer={layer} lit={lit} width={width} />}
+      <ScrollView horizontal style={styles.row} contentContainerStyle={styles.presses} role="group" aria-label="Press by press">
+        {presses.map((press, index) => {
+          const isOn = index === at;
+          const isLayerNew = index > 0 && presses[index - 1]!.layer !== press.layer;
+          return (
+            <Pressable
+              key={index}
+              role="button"
+              aria-pressed={isOn}
+              aria-label={`Press ${index + 1}: ${tellPress(press)}`}
+              onPress={() => setChosen(index)}
+              style={[
+                styles.press,
+                press.gives === '' && { backgroundColor: palette.line },
+                { borderColor: isOn ? palette.ink : palette.line },
+                isLayerNew && styles.apart,
+              ]}
+            >
+              <Text style={[styles.name, isOn && STRONG]}>{tellPress(press)}</Text>
+            </Pressable>
+          );
+        })}
+      </ScrollView>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  explorer: { gap: 8, minWidth: 0 },
+  row: { flexGrow: 0 },
+  presses: { gap: 6, paddingBottom: 8 },
+  press: { minWidth: 48, minHeight: 48, paddingHorizontal: 10, borderWidth: 1.5, borderRadius: 6, alignItems: 'center', justifyContent: 'center' },
+  apart: { marginLeft: 10 },
+  name: { fontFamily: FACES.code, fontSize: 16 },
+});

@@ -1,0 +1,105 @@
+import type { Shortcut } from '@yellow-latch/core/model';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { FlatList, StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { layoutOf } from '@/effort/keyboards';
+import { useAnswer } from '@/effort/useAnswer';
+import { useEffortRequest } from '@/effort/useEffortRequest';
+import { tellAWeek } from '@/effort/words';
+import { useCodes } from '@/features/check/useCodes';
+import { DetailHead } from '@/look/DetailHead';
+import { FocusHeading } from '@/look/FocusHeading';
+import { STRONG } from '@/look/fonts';
+import { editing } from '@/replica/doing';
+import { useList } from '@/replica/ReplicaProvider';
+import { useDo } from '@/replica/useDo';
+
+import { itemsOf, MOST_SHOWN, type SavingGroup, type SavingItem } from './items';
+import { SavingRow } from './SavingRow';
+import { Sums } from './Sums';
+
+/** What the list saves: in a week and a year, where, by which shortcuts, and by which it does not. */
+export default function SavingsPage() {
+  const router = useRouter();
+  const doIt = useDo();
+  const { sets, ownKeyboards } = useList();
+  const { shortcutOf } = useCodes();
+  const request = useEffortRequest();
+  const { answer: savings } = useAnswer(request, ({ effort }) => effort.savings(request!));
+  const [opened, setOpened] = useState<ReadonlySet<SavingGroup>>(new Set());
+  const items = useMemo(() => (savings ? itemsOf(savings, opened) : []), [savings, opened]);
+  const most = Math.max(...(savings?.each.map(({ week }) => week?.seconds ?? 0) ?? []), 1e-9);
+  const say = (shortcut: Shortcut, usesAWeek: number | null) =>
+    void doIt(
+      editing(shortcut, { usesAWeek }),
+      usesAWeek === null ? `How often ${shortcut.code} is used is open again.` : `${shortcut.code} is used ${tellAWeek(usesAWeek)}.`,
+    );
+  return (
+    <View style={styles.page}>
+      <DetailHead back="Back to the findings" onBack={() => router.navigate('/check')}>
+        <FocusHeading focusOn="savings" variant="titleLarge" style={styles.title}>
+          Savings
+        </FocusHeading>
+      </DetailHead>
+      <FlatList<SavingItem>
+        data={items}
+        keyExtractor={({ key }) => key}
+        initialNumToRender={14}
+        contentContainerStyle={styles.list}
+        ListHeaderComponent={
+          savings ? (
+            <Sums
+              savings={savings}
+              nameOfKeyboard={(id) => layoutOf(id, ownKeyboards)?.name ?? 'A keyboard that is gone'}
+              nameOfSet={(id) => sets.find((set) => set.id === id)?.name ?? 'In no set'}
+            />
+          ) : (
+            <Text role="status" variant="bodyMedium" style={styles.told}>
+              {savings === null ? 'The check has stopped by itself. Start it again under Check.' : 'Reckoning…'}
+            </Text>
+          )
+        }
+        renderItem={({ item }) => {
+          if (item.type === 'group') {
+            const { group, title, count } = item;
+            const isCut = group !== 'best' && count > MOST_SHOWN && !opened.has(group);
+            return (
+              <View style={styles.group}>
+                <Text variant="titleMedium" role="heading" aria-level={2} style={[STRONG, styles.title]}>
+                  {title}
+                  {group === 'best' ? '' : ` (${count.toLocaleString('en')})`}
+                </Text>
+                {isCut && (
+                  <Button mode="text" contentStyle={styles.tall} onPress={() => setOpened(new Set([...opened, group]))}>
+                    Show all
+                  </Button>
+                )}
+              </View>
+            );
+          }
+          const shortcut = shortcutOf(item.saving.id);
+          return shortcut ? (
+            <SavingRow
+              saving={item.saving}
+              shortcut={shortcut}
+              most={most}
+              onOpen={() => router.navigate({ pathname: '/shortcut/[id]', params: { id: shortcut.id } })}
+              onUses={(aWeek) => say(shortcut, aWeek)}
+            />
+          ) : null;
+        }}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { flex: 1, minHeight: 0 },
+  title: { flex: 1 },
+  list: { paddingBottom: 24, maxWidth: 792 },
+  group: { flexDirection: 'row', alignItems: 'center', minHeight: 48, paddingHorizontal: 16, paddingTop: 12 },
+  told: { padding: 16 },
+  tall: { minHeight: 48 },
+});

@@ -201,6 +201,24 @@ export class App {
     );
   }
 
+  /** Opens a bench of Check. */
+  async bench(name: 'Your own text' | 'Conventions' | 'Savings' | 'Keyboards'): Promise<void> {
+    await this.goTo('Check');
+    await this.tap(name);
+  }
+
+  /** Chooses in the sheet that a button opens, by what both are called. */
+  async choose(button: string, choice: string): Promise<void> {
+    await this.press(await this.see(By.css(`[role=button][aria-label^=${JSON.stringify(`${button}: `)}]`)));
+    await this.press(await this.see(By.xpath(`//*[@role="radio" and normalize-space(.)=${JSON.stringify(choice)}]`)));
+  }
+
+  /** Ticks a box, or takes the tick off it, by what it is called. */
+  async tick(name: string): Promise<void> {
+    const quoted = JSON.stringify(name);
+    await this.press(await this.see(By.xpath(`//*[@role="checkbox"][@aria-label=${quoted} or (not(@aria-label) and starts-with(normalize-space(.), ${quoted}))]`)));
+  }
+
   /** Opens the finding whose words, code first, begin so. */
   async openFinding(words: string): Promise<void> {
     await this.press(await this.see(By.css(`[role=link][aria-label^=${JSON.stringify(words)}]`)));

@@ -1,6 +1,16 @@
 /** A device of the list that is no browser: it joins and sends changes as any other does. */
 import { LIST_RECORD_ID, type ListFields, type ShortcutFields } from '@yellow-latch/core/model';
-import { draftChange, LARGEST_PUSH, makeClock, PageSchema, type Change, type FieldChanges } from '@yellow-latch/core/sync';
+import {
+  currentFields,
+  draftChange,
+  isDeleted,
+  LARGEST_PUSH,
+  makeClock,
+  PageSchema,
+  type Change,
+  type FieldChanges,
+  type StoredRecord,
+} from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
 export type Pair = readonly [code: string, expansion: string, more?: Partial<ShortcutFields>];
@@ -36,6 +46,21 @@ export class OtherDevice {
 
   async choose(fields: Omit<ListFields, 'keyboards'> & Partial<ListFields>): Promise<void> {
     await this.send([this.change('list', LIST_RECORD_ID, { keyboards: [], ...fields })]);
+  }
+
+  /** Every shortcut of the list as it stands, in the order of their ids: all that a person has of them. */
+  async shortcuts(): Promise<string> {
+    const records: StoredRecord[] = [];
+    for (let since = 0; ; ) {
+      const answer = await fetch(`${this.address}/api/d/${this.id}/pages?since=${since}`, { headers: { cookie: this.cookie } });
+      const page = PageSchema.parse(await answer.json());
+      records.push(...page.records);
+      since = page.through;
+      if (!page.more) break;
+    }
+    const alive = records.filter((record) => record.type === 'shortcut' && !isDeleted(record));
+    const fields = alive.map((record) => [record.id, currentFields(record as StoredRecord & { type: 'shortcut' })] as const);
+    return JSON.stringify(fields.sort(([a], [b]) => (a < b ? -1 : 1)));
   }
 
   private change<T extends Change['record']['type']>(type: T, id: string, fields: FieldChanges<T>): Change {

@@ -2,6 +2,7 @@ import type { AuditChange, AuditedShortcut, Brief, Finding, FindingType, OwnText
 import { asksForAnotherCode, byWorst } from '@yellow-latch/core/clash/finding';
 import type { RuledList } from '@yellow-latch/core/fire';
 import type { Shortcut } from '@yellow-latch/core/model';
+import type { Marker } from '@yellow-latch/core/propose';
 import { proxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 
 import type { EffortDesk } from '@/effort/desk';
@@ -117,13 +118,13 @@ export class AuditClient {
 
   /**
    * What would be found about a shortcut of the list if it were saved so, and, where that is more than a
-   * note, codes to take instead. Null: no answer is to be had.
+   * note, codes to take instead, under the marker of the convention chosen for it. Null: no answer is to be had.
    */
-  verdict(shortcut: AuditedShortcut): Promise<Verdict | null> {
+  verdict(shortcut: AuditedShortcut, marker?: Marker): Promise<Verdict | null> {
     return this.ask(async ({ audit: desk }) => {
       const findings = await desk.verdict(shortcut);
       if (!findings) return null;
-      return { findings, proposals: findings.some(asksForAnotherCode) ? await desk.proposals(shortcut) : [] };
+      return { findings, proposals: findings.some(asksForAnotherCode) ? await desk.proposals(shortcut, marker) : [] };
     });
   }
 

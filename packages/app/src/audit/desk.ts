@@ -27,7 +27,7 @@ import {
 } from '@yellow-latch/core/clash';
 import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, THIS_APP, type ProfileId } from '@yellow-latch/core/fit';
-import { nearCodes } from '@yellow-latch/core/propose';
+import { nearCodes, type Marker } from '@yellow-latch/core/propose';
 import { confusableSkeleton, LANGUAGES, parseLookAlikes, parseVocabulary, type LanguageCode } from '@yellow-latch/language';
 
 /** What is to be proved: the list, the devices in use (ids of profiles) and the languages written in (BCP 47). */
@@ -144,13 +144,13 @@ export class AuditDesk {
     return this.audit?.previewFindings({ put: [shortcut] }, shortcut.id) ?? null;
   }
 
-  /** Up to three free codes near that of a shortcut, each proved to be without a risk; the nearest first. */
-  proposals(shortcut: AuditedShortcut): string[] {
+  /** Up to three free codes near that of a shortcut, each proved to be without a risk; the nearest first. `marker`: of the convention chosen for it. */
+  proposals(shortcut: AuditedShortcut, marker?: Marker): string[] {
     if (!this.audit) return [];
     const { id, content, kind } = shortcut;
     const others = this.audit.entries.filter((entry) => entry.id !== id).map(({ code }) => code);
     const free: string[] = [];
-    for (const { code } of nearCodes(shortcut.code, content.expansion, others, kind)) {
+    for (const { code } of nearCodes(shortcut.code, content.expansion, others, kind, marker)) {
       if (!this.verdict({ ...shortcut, code })!.some(asksForAnotherCode)) free.push(code);
       if (free.length === MOST_PROPOSALS) break;
     }

@@ -1,9 +1,10 @@
 import type { Fix } from '@yellow-latch/core/clash';
+import { planRemark } from '@yellow-latch/core/convention/plan';
 import type { Shortcut } from '@yellow-latch/core/model';
 
 import { openDatabase } from './database';
 import { newDeviceState } from './device';
-import { deleting, editing, fieldsOf, fixing, makingPrivate, sharing, type Doing } from './doing';
+import { deleting, editing, fieldsOf, fixing, keptUntil, makingPrivate, remarking, sharing, type Doing } from './doing';
 import { Replica } from './replica';
 
 async function listOf(...codes: string[]): Promise<{ replica: Replica; shortcuts: Shortcut[] }> {
@@ -85,5 +86,41 @@ describe('a fix', () => {
     const { shortcuts } = await listOf(';a');
     expect(fixing({ type: 'other code', id: 'gone', code: ';x', how: 'marked' }, shortcuts)).toBeNull();
     expect(fixing({ type: 'merge', keep: 'gone', drop: [shortcuts[0]!.id] }, shortcuts)).toBeNull();
+  });
+});
+
+describe('a list set in another mark', () => {
+  const convention = { scope: { of: 'list' }, mark: { place: 'before', marker: ',' }, capitals: 'as they are' } as const;
+  /** All that a person has of a list, in its order; when things changed is not theirs. */
+  const whole = (replica: Replica) => JSON.stringify(replica.read(), (name, value: unknown) => (name === 'changed' ? undefined : value));
+
+  test('and taken back is the same byte for byte, private ones too', async () => {
+    const { replica, shortcuts } = await listOf(';a', '#b', 'own', '->', 'ttune');
+    const before = whole(replica);
+    const { remarks } = planRemark(shortcuts, convention);
+    const doing = remarking(remarks, shortcuts, convention, replica.read().conventions, 1_000);
+    const ids = await replica.write(doing.writes);
+    const { shortcuts: after, conventions } = replica.read();
+    expect(after.map(({ code }) => code).sort()).toEqual([',a', ',b', ',own', ',tune', '->']);
+    expect(after.find(({ code }) => code === ',a')!.former).toEqual({ code: ';a', until: 1_000 });
+    expect(conventions).toMatchObject([convention]);
+    await replica.write(doing.undo(ids));
+    expect(whole(replica)).toBe(before);
+  });
+
+  test('twice keeps one convention, and taking back the second brings the first', async () => {
+    const { replica, shortcuts } = await listOf(';a');
+    const first = remarking(planRemark(shortcuts, convention).remarks, shortcuts, convention, [], null);
+    await replica.write(first.writes);
+    const before = whole(replica);
+    const next = { ...convention, mark: { place: 'after', marker: '*' } } as const;
+    const view = replica.read();
+    expect(view.shortcuts[0]!.former).toBeNull();
+    const second = remarking(planRemark(view.shortcuts, next).remarks, view.shortcuts, next, view.conventions, keptUntil());
+    const ids = await replica.write(second.writes);
+    expect(replica.read().conventions).toMatchObject([next]);
+    expect(replica.read().shortcuts[0]).toMatchObject({ code: 'a*', former: { code: ',a' } });
+    await replica.write(second.undo(ids));
+    expect(whole(replica)).toBe(before);
   });
 });

@@ -47,6 +47,12 @@ export function markCode(mnemonic: string, { place, marker }: Mark, capitals: Co
   }
 }
 
+/** What a mark puts before and after a mnemonic; null: nothing that stands for itself. */
+export function markerOf({ place, marker }: Mark): { before: string; after: string } | null {
+  if (place === 'doubled' || place === 'bare') return null;
+  return { before: place === 'after' ? '' : marker, after: place === 'before' ? '' : marker };
+}
+
 export function isSameMark(a: Mark, b: Mark): boolean {
   return a.place === b.place && a.marker === b.marker;
 }

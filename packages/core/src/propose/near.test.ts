@@ -21,6 +21,11 @@ test('near a bare word: marked, doubled, longer', () => {
   ]);
 });
 
+test('with the marker of a convention that was chosen, where that is told', () => {
+  const [first] = nearCodes('them', 'x', list, '', { before: '', after: '#' });
+  expect(first).toEqual({ code: 'them#', how: 'marked' });
+});
+
 test('a code that is marked keeps its marker; a word that begins so is followed', () => {
   expect(nearCodes(';ten', 'I am about tenderly tuned minutes away', list).map(({ code }) => code).slice(0, 3)).toEqual([
     ';tten',

@@ -33,11 +33,17 @@ export function mainMarker(codes: readonly string[]): Marker {
  * Free codes near `typed`, the nearest first: with the list's marker, without its blanks, with its first
  * letter doubled, without its vowels, and longer ones made from the expansion, or from the kind where that has no words; for
  * a code with a marker of its own, those with the list's come last. `codes`: those of the list, which
- * are taken. Every proposal passes the model's rules and differs from all of them.
+ * are taken. `marker`: that of the convention which holds, if one was chosen. Every proposal passes the
+ * model's rules and differs from all of them.
  */
-export function nearCodes(typed: string, expansion: string, codes: readonly string[], kind = ''): NearCode[] {
+export function nearCodes(
+  typed: string,
+  expansion: string,
+  codes: readonly string[],
+  kind = '',
+  marker: Marker = mainMarker(codes),
+): NearCode[] {
   const { before, mnemonic, after } = splitMarker(typed);
-  const marker = mainMarker(codes);
   const isMarked = before !== '' || after !== '';
   const mark = (inner: string) => (isMarked ? before + inner + after : marker.before + inner + marker.after);
   const first = clustersOf(mnemonic)[0]?.text ?? '';

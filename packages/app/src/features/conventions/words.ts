@@ -1,7 +1,7 @@
 import type { Comparison, MarkCost, Recognised } from '@yellow-latch/core/convention';
 
 import { TRAPS } from '@/audit/sentences/finding';
-import { capitalise, counted, deviceName, tellNumber } from '@/audit/sentences/words';
+import { capitalise, counted, deviceNames, tellNumber } from '@/audit/sentences/words';
 import { tellAWeek, tellDuration, tellMark, tellTaps } from '@/effort/words';
 
 const PLACES = { before: 'begin with', after: 'end with', both: 'stand between', doubled: 'begin with a doubled letter', bare: 'have no marker' } as const;
@@ -12,7 +12,7 @@ export function tellRecognised({ of, main, marks }: Recognised): string {
   if (!main) return `${counted(of, 'code')}, and no marker that two of them share.`;
   const { place, marker } = main.mark;
   const rest = marks.length - 1;
-  const others = rest === 0 ? '' : `; the others ${rest === 1 ? 'another way' : `${rest} other ways`}`;
+  const others = rest === 0 ? '' : `; the others in ${rest === 1 ? 'another way' : `${rest} other ways`}`;
   return `${main.ids.length} of ${counted(of, 'code')} ${PLACES[place]}${marker === '' ? '' : ` “${marker}”`}${others}.`;
 }
 
@@ -37,7 +37,8 @@ function tellGain(seconds: number): string {
 /** What speaks against a mark, a line each. */
 export function tellAgainst({ claims, traps, collisions, room, mark }: MarkCost): string[] {
   const byClaim = claims.slice(0, 3).map(({ by, beginning, meaning }) => `${capitalise(by)} take ${beginning.trim()} for ${meaning}.`);
-  const byTrap = [...new Map(traps.map((trap) => [trap.trap, trap])).values()].map(({ trap, device }) => `${capitalise(deviceName(device))}: ${TRAPS[trap]}.`);
+  const names = new Map(traps.map(({ trap }) => [trap, traps.filter((one) => one.trap === trap).map(({ device }) => device)]));
+  const byTrap = Array.from(names, ([trap, devices]) => `${capitalise(deviceNames(devices))}: ${TRAPS[trap]}.`);
   const isLetter = /[\p{L}\p{N}]/u.test(mark.marker);
   return [
     ...byClaim,

@@ -1,9 +1,12 @@
 import type { AuditedShortcut } from '@yellow-latch/core/clash';
+import { markerOf } from '@yellow-latch/core/convention/mark';
+import { conventionFor } from '@yellow-latch/core/convention/recognise';
 import { checkCode, trimCode, type AskedRules, type Kind } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/audit/AuditProvider';
 import type { Verdict } from '@/audit/client';
+import { useList } from '@/replica/ReplicaProvider';
 
 import { rulesOf } from './form';
 
@@ -40,6 +43,7 @@ export function draftOf({ id, code, expansion, kind, setId, fires, edge, isPriva
 /** The verdict on a shortcut as it stands in the form; null: not judged (yet). */
 export function useVerdict({ id, code, expansion, kind, setId, fires, edge, isPrivate }: Draft): Verdict | null {
   const { client, state } = useAudit();
+  const { conventions } = useList();
   const version = state.result?.version;
   const [judged, setJudged] = useState<{ code: string; verdict: Verdict } | null>(null);
   const trimmed = trimCode(code);
@@ -49,7 +53,9 @@ export function useVerdict({ id, code, expansion, kind, setId, fires, edge, isPr
     let isOver = false;
     const timer = setTimeout(() => {
       const draft = draftOf({ id, code, expansion, kind, setId, fires, edge, isPrivate });
-      void client.verdict(draft).then((verdict) => {
+      const convention = conventionFor({ kind, setId }, conventions);
+      const marker = convention && markerOf(convention.mark);
+      void client.verdict(draft, marker ?? undefined).then((verdict) => {
         if (!isOver) setJudged(verdict && { code: trimmed, verdict });
       });
     }, REST);
@@ -57,6 +63,6 @@ export function useVerdict({ id, code, expansion, kind, setId, fires, edge, isPr
       isOver = true;
       clearTimeout(timer);
     };
-  }, [client, version, id, isCode, code, trimmed, expansion, kind, setId, fires, edge, isPrivate]);
+  }, [client, version, id, isCode, code, trimmed, expansion, kind, setId, fires, edge, isPrivate, conventions]);
   return isCode && judged?.code === trimmed ? judged.verdict : null;
 }

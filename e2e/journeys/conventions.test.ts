@@ -1,0 +1,81 @@
+import { By, Key } from 'selenium-webdriver';
+
+import { journey } from '../journey';
+import { OtherDevice } from '../otherDevice';
+
+journey('the whole list is set in the recommended marker, and one tap gives back the same list', 'demo', async ({ open, stand }) => {
+  const other = await OtherDevice.join(stand.address);
+  const before = await other.shortcuts();
+  const app = await open('phone');
+  await app.bench('Conventions');
+  await app.seeText('51 of 59 codes begin with “;”; the others in 5 other ways.');
+  await app.seeText('Take “,” before');
+  await app.seeText('markers weighed');
+  await app.expectAccessible();
+  await app.tap('See what would change');
+  await app.seeText('findings would be gone');
+  await app.seeText(',res begins it and fires first on the computer');
+  await app.expectAccessible();
+  await app.tap('Change 59 codes');
+  await app.seeText('59 codes have “,” before now.');
+  await app.seeText('59 of 59 codes begin with “,”.');
+  await app.seeText('Nothing is better.');
+  await app.until(async () => (await other.shortcuts()) !== before, 'the other devices to have it');
+  await app.tap('Undo');
+  await app.seeText('51 of 59 codes begin with “;”');
+  await app.until(async () => (await other.shortcuts()) === before, 'the list to be the same, byte for byte');
+});
+
+journey('exceptions are ticked out, and old codes go on working and tell the new ones', 'demo', async ({ open }) => {
+  const app = await open('phone', '/check/apply?place=before&marker=%2C&scope=list');
+  await app.seeText('59 codes');
+  await app.tick(';ten becomes ,ten');
+  await app.seeText('58 codes, 1 left out');
+  await app.tap('Change 58 codes');
+  await app.seeText('58 codes have “,” before now.');
+  await app.seeText('Astray:');
+  await app.control('Open ;ten');
+  await app.goTo('Write');
+  await app.press(await app.see(By.css('textarea.write-pad')));
+  await app.type(';late ');
+  await app.seeText(';late still works for a while. It is ,late now.');
+  expect((await app.pad()).text).toMatch(/^The last piano needed more time/);
+  await app.tap('Clear the page');
+  await app.type(',late ');
+  await app.seeText(',late fired.');
+  // Those in the code’s new place are not proposed again: a bare word is given the chosen marker.
+  await app.goTo('Shortcuts');
+  await app.tap('Paste or write…');
+  await app.insert(await app.field('You get'), 'Somebody will be there to let you in.');
+  await app.insert(await app.field('You type'), 'them');
+  await app.see(By.css('[aria-label="Take ,them"]'));
+});
+
+journey('by keyboard: a marker is looked at, tried on one set, and a clash is resolved or listed', 'empty', async ({ open, stand }) => {
+  const other = await OtherDevice.join(stand.address);
+  await other.make([';ten', 'ten minutes away'], ['/ten', 'tenor part, second desk'], ['ham', 'Hamble Hall'], ['->', '→'], ['x'.repeat(40), 'too long to be marked']);
+  const app = await open('computer', '/check/conventions');
+  await app.seeText('markers weighed');
+  await app.tabTo('Order');
+  await app.type(Key.RETURN);
+  await app.see(By.css('[role=radiogroup]'));
+  await app.type(Key.ESCAPE);
+  // Rows open and close; what speaks against a marker is told.
+  await app.choose('Markers', 'Letters too');
+  await app.seeText('Show the other');
+  await app.pressByKey('Show the other', 200);
+  await app.tabTo('“/” before', 400);
+  await app.type(Key.RETURN);
+  await app.seeText('Chats take / for a command.');
+  await app.expectAccessible();
+  await app.open('/check/apply?place=before&marker=%2C&scope=list');
+  await app.seeText(',ten is taken');
+  await app.seeText(`stays: ,${'x'.repeat(40)} would be too long`);
+  await app.seeText('1 code of signs or corrections stay as they are.');
+  await app.expectAccessible();
+  await app.tabTo('ham becomes ,ham');
+  await app.type(' ');
+  await app.seeText('2 codes, 1 left out');
+  await app.open('/check/apply?place=before&marker=abc&scope=list');
+  await app.seeText('There is no such marker');
+});

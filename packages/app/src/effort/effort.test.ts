@@ -1,0 +1,160 @@
+import type { AuditedShortcut } from '@yellow-latch/core/clash';
+import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
+import type { KeyboardUse } from '@yellow-latch/core/model';
+
+import { AuditDesk } from '@/audit/desk';
+import { openDatabase } from '@/replica/database';
+
+import { EffortDesk, type EffortRequest } from './desk';
+import { inUseOf } from './keyboards';
+import { countUse, readCounts, usesFrom } from './uses';
+import { saidBy, usesChoices } from './usesChoices';
+import { tellAWeek, tellDuration, tellMark, tellTaps, tellUses } from './words';
+
+const VOCABULARY = { format: 1, kind: 'counted', language: 'en', source: 'test', words: 'so sound ham', total: 1_000, counts: '2s a 1' };
+const PHONE: KeyboardUse = { keyboard: 'phone-en', share: 1, pace: 1, device: 'phone-list' };
+
+const shortcut = (id: string, code: string, expansion = `what ${id} gives`, setId: string | null = null): AuditedShortcut => ({
+  id,
+  code,
+  content: { expansion, template: false, format: 'plain' },
+  kind: 'message',
+  setId,
+});
+
+async function deskOf(...shortcuts: AuditedShortcut[]): Promise<EffortDesk> {
+  const audit = new AuditDesk((name) => Promise.resolve(name === 'en' ? VOCABULARY : []), () => Promise.resolve());
+  await audit.run({ list: { sets: [{ id: 's' }], shortcuts }, devices: ['phone-list', 'computer-list'], languages: ['en'] });
+  return new EffortDesk(audit);
+}
+
+const asked = (more: Partial<EffortRequest> = {}): EffortRequest => ({ keyboards: [PHONE], ownKeyboards: [], uses: {}, ownText: null, ...more });
+const text = (own: string) => ({ bytes: new TextEncoder().encode(own), format: { type: 'text' } as const });
+
+describe('the effort desk', () => {
+  test('has no answer before anything was proved', () => {
+    const desk = new EffortDesk(new AuditDesk(() => Promise.reject(new Error('not there')), () => Promise.resolve()));
+    expect(desk.savings(asked())).toBeNull();
+    expect(desk.compare(asked(), { of: 'list' })).toBeNull();
+    expect(desk.tryCodes([])).toBeNull();
+    expect(desk.one(shortcut('1', ';a'), asked())).toBeNull();
+  });
+
+  test('prices one as it stands in the form, by the rules of its set', async () => {
+    const desk = await deskOf(shortcut('1', ';a'));
+    const { on, saved } = desk.one(shortcut('new', ';ten', 'I am about ten minutes away.'), asked())!;
+    expect(on).toHaveLength(1);
+    expect(saved!.taps).toBeGreaterThan(20);
+  });
+
+  test('takes uses as said or counted, else from what was typed out in own text', async () => {
+    const desk = await deskOf(shortcut('1', ';ten', 'ten minutes away'), shortcut('2', ';late', 'I am late'), shortcut('3', ';never', 'never said'));
+    const uses = { '1': { aWeek: 4, from: 'said' } } as const;
+    const own = text('I am late, ten minutes away. I am late '.repeat(10));
+    const { each } = desk.savings(asked({ uses, ownText: own }))!;
+    const usesOf = (id: string) => each.find((one) => one.id === id)!.uses;
+    expect(usesOf('1')).toEqual(uses['1']);
+    expect(usesOf('2')).toEqual({ aWeek: (20 / 90) * 5_000, from: 'own text' });
+    expect(usesOf('3')).toBeNull();
+    // A text that cannot be read tells nothing, and stops nothing.
+    expect(desk.savings(asked({ ownText: { ...own, bytes: new Uint8Array([65, 0, 66]) } }))!.week.seconds).toBe(0);
+  });
+
+  test('weighs marks for a part of the list', async () => {
+    const desk = await deskOf(shortcut('1', ';ten'), shortcut('2', 'so', 'x', 's'));
+    const all = desk.compare(asked(), { of: 'list' });
+    const part = desk.compare(asked(), { of: 'set', setId: 's' });
+    if (!all || 'type' in all || !part || 'type' in part) throw new Error('both can be compared');
+    expect([all.codes, part.codes]).toEqual([2, 1]);
+    expect(desk.compare(asked(), { of: 'set', setId: 'gone' })).toEqual({ type: 'no codes' });
+    expect(desk.compare(asked({ keyboards: [{ ...PHONE, keyboard: 'gone' }] }), { of: 'list' })).toEqual({ type: 'no keyboard' });
+  });
+
+  test('tries codes on the list, which stays as it is', async () => {
+    const desk = await deskOf(shortcut('1', 'so'), shortcut('2', ';te'), shortcut('3', '#ten'));
+    const tried = desk.tryCodes([{ id: '1', to: ';so' }, { id: '3', to: ';ten' }, { id: 'gone', to: ';x' }])!;
+    expect(tried.before['phone-list']!.perTenThousand).toBeGreaterThan(0);
+    expect(tried.after['phone-list']!.perTenThousand).toBe(0);
+    expect(tried.came.map(({ type, shortcuts }) => [type, shortcuts[0]])).toContainEqual(['unreachable', '3']);
+    expect(desk.tryCodes([])).toMatchObject({ goneCount: 0, cameCount: 0 });
+  });
+});
+
+describe('keyboards in use', () => {
+  test('are made once for each layout, also when it comes as a new object', () => {
+    const own = () => [{ id: 'own', changed: 0, layout: structuredClone(LAYOUTS['phone-de']!) }];
+    const use = { ...PHONE, keyboard: 'own' };
+    const [first] = inUseOf({ keyboards: [use], ownKeyboards: own() });
+    const [second] = inUseOf({ keyboards: [use], ownKeyboards: own() });
+    expect(second!.keyboard).toBe(first!.keyboard);
+    expect(inUseOf({ keyboards: [{ ...PHONE, keyboard: 'gone', device: 'of a later version' }], ownKeyboards: [] })).toEqual([]);
+    expect(inUseOf({ keyboards: [{ ...PHONE, device: 'of-a-later-version' }], ownKeyboards: [] })[0]!.device.id).toBe('app');
+  });
+});
+
+describe('uses', () => {
+  const WEEK = 7 * 24 * 60 * 60 * 1_000;
+
+  test('are counted on this device', async () => {
+    const db = await openDatabase('uses-test');
+    await countUse(db, 'a', 1_000);
+    await countUse(db, 'b', 2_000);
+    await countUse(db, 'a', 3_000);
+    expect(await readCounts(db)).toEqual({ since: 1_000, counts: { a: 2, b: 1 } });
+    db.close();
+  });
+
+  test('as said go before those counted; less than a week stands for one', () => {
+    const shortcuts = [{ id: 'a', usesAWeek: 3 }, { id: 'b', usesAWeek: null }, { id: 'c', usesAWeek: null }];
+    const counted = { since: 0, counts: { a: 50, b: 8 } };
+    expect(usesFrom(shortcuts, counted, 4 * WEEK)).toEqual({ a: { aWeek: 3, from: 'said' }, b: { aWeek: 2, from: 'counted' } });
+    expect(usesFrom(shortcuts, counted, WEEK / 7).b).toEqual({ aWeek: 8, from: 'counted' });
+    expect(usesFrom(shortcuts, null, WEEK)).toEqual({ a: { aWeek: 3, from: 'said' } });
+  });
+
+  test('are chosen from a few; one said otherwise is among them', () => {
+    expect(usesChoices(null).map(({ value }) => value)).toContain(null);
+    expect(usesChoices(2.5).at(-1)).toEqual({ value: '2.5', label: '2.5 times a week' });
+    expect(usesChoices(7)).toHaveLength(usesChoices(null).length);
+    expect([saidBy('0.25'), saidBy(null)]).toEqual([0.25, null]);
+  });
+});
+
+describe('in words', () => {
+  test.each([
+    [4.23, '4.2 s'],
+    [-99, '−99 s'],
+    [204, '3.4 min'],
+    [5_940, '99 min'],
+    [7_500, '2 h 5 min'],
+    [7_199, '2 h'],
+    [151_300, '42 h'],
+    [0, '0 s'],
+  ])('%p s: %s', (seconds, told) => {
+    expect(tellDuration(seconds)).toBe(told);
+  });
+
+  test.each([
+    [1, '1 tap'],
+    [5.64, '5.6 taps'],
+    [-1.6, '−1.6 taps'],
+    [9_221.4, '9,221 taps'],
+  ])('%p taps: %s', (taps, told) => {
+    expect(tellTaps(taps)).toBe(told);
+  });
+
+  test.each([
+    [39.2, '39 times a week'],
+    [0.5, 'once in 2 weeks'],
+    [0.005, 'once in 3.8 years'],
+    [0, 'never, as far as can be told'],
+  ])('%p a week: %s', (aWeek, told) => {
+    expect(tellAWeek(aWeek)).toBe(told);
+  });
+
+  test('marks, and from where uses are known', () => {
+    expect(tellMark({ place: 'after', marker: '*' })).toBe('“*” after');
+    expect(tellMark({ place: 'doubled', marker: '' })).toBe('the first letter doubled');
+    expect(tellUses({ aWeek: 3, from: 'counted' })).toBe('3 times a week, counted in Write');
+  });
+});

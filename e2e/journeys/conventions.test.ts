@@ -27,7 +27,7 @@ journey('the whole list is set in the recommended marker, and one tap gives back
 });
 
 journey('exceptions are ticked out, and old codes go on working and tell the new ones', 'demo', async ({ open }) => {
-  const app = await open('phone', '/check/apply?place=before&marker=%2C&scope=list');
+  const app = await open('phone', '/check/conventions/apply?place=before&marker=%2C&scope=list');
   await app.seeText('59 codes');
   await app.tick(';ten becomes ,ten');
   await app.seeText('58 codes, 1 left out');
@@ -68,14 +68,14 @@ journey('by keyboard: a marker is looked at, tried on one set, and a clash is re
   await app.type(Key.RETURN);
   await app.seeText('Chats take / for a command.');
   await app.expectAccessible();
-  await app.open('/check/apply?place=before&marker=%2C&scope=list');
+  await app.open('/check/conventions/apply?place=before&marker=%2C&scope=list');
   await app.seeText(',ten is taken');
   await app.seeText(`stays: ,${'x'.repeat(40)} would be too long`);
-  await app.seeText('1 code of signs or corrections stay as they are.');
+  await app.seeText('1 code of signs or corrections stays as it is.');
   await app.expectAccessible();
   await app.tabTo('ham becomes ,ham');
   await app.type(' ');
   await app.seeText('2 codes, 1 left out');
-  await app.open('/check/apply?place=before&marker=abc&scope=list');
+  await app.open('/check/conventions/apply?place=before&marker=abc&scope=list');
   await app.seeText('There is no such marker');
 });

@@ -62,6 +62,8 @@ export interface Cost {
 export interface PresentCost extends Cost {
   /** Characters of codes that a keyboard in use does not have; each is reckoned with a trip to a table of signs. */
   readonly fromTable: number;
+  /** Codes that are the same as others. */
+  readonly collisions: number;
 }
 
 /** One mark, with all that speaks for and against it. */
@@ -217,7 +219,6 @@ class Comparing {
    * ones are as safe. Null: that is not enough less than now.
    */
   private recommend(byCost: readonly number[], rowOf: (index: number) => MarkCost, present: PresentCost): Recommendation | null {
-    const collide = collisionsIn(this.subjects.map(({ code }) => code));
     for (const index of byCost) {
       if (!standsApart(this.marks.markOf(index))) continue;
       const row = rowOf(index);
@@ -226,7 +227,7 @@ class Comparing {
       const isSound =
         row.claims.length === 0 &&
         row.traps.every(({ severity }) => severity === 'note') &&
-        row.collisions <= collide &&
+        row.collisions <= present.collisions &&
         row.room.free >= this.subjects.length * 2 &&
         row.room.free >= row.room.of * LEAST_FREE;
       if (!isSound) continue;
@@ -259,7 +260,13 @@ class Comparing {
       }
     }
     const misfires = this.misfiresOf(subjects);
-    return { effort: { taps, seconds }, misfires, secondsAWeek: this.costOf(seconds, misfires.aWeek, 0), fromTable };
+    return { effort: { taps, seconds }, misfires, secondsAWeek: this.costOf(seconds, misfires.aWeek, 0), fromTable, collisions: this.presentCollisions() };
+  }
+
+  private presentCollisions(): number {
+    const { subjects, others } = this;
+    const known = new Set(others.map(({ code }) => matchKey(code)));
+    return collisionsIn(subjects.map(({ code }) => code)) + subjects.filter(({ code }) => known.has(matchKey(code))).length;
   }
 
   /** The misfires of codes as they are, by the engine itself. */

@@ -98,7 +98,7 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
               For {tellScope(scope, sets)}.{' '}
               {[
                 plan.fitting.length > 0 ? `${counted(plan.fitting.length, 'code has', 'codes have')} it already.` : '',
-                plan.exempt.length > 0 ? `${counted(plan.exempt.length, 'code')} of signs or corrections stay as they are.` : '',
+                plan.exempt.length > 0 ? `${counted(plan.exempt.length, 'code')} of signs or corrections ${plan.exempt.length === 1 ? 'stays as it is' : 'stay as they are'}.` : '',
               ]
                 .filter((part) => part !== '')
                 .join(' ')}

@@ -66,10 +66,15 @@ export default function ConventionsPage() {
   );
   const inScope = useMemo(() => shortcuts.filter((shortcut) => isInScope(shortcut, scope)), [shortcuts, scope]);
   const comparison = answer && !('type' in answer) ? answer : null;
-  const rows = useMemo(() => sorted(comparison, sort, kinds), [comparison, sort, kinds]);
+  // The marker that most codes have stands first: every other is looked at beside it.
+  const rows = useMemo(() => {
+    const all = sorted(comparison, sort, kinds);
+    const own = all.filter((row) => isOwn(row, comparison));
+    return [...own, ...all.filter((row) => !own.includes(row))];
+  }, [comparison, sort, kinds]);
   const mnemonics = inScope.filter(mayBeMarked).map(({ code }) => partsOf(code)!.mnemonic);
   const sample = mnemonics.find((mnemonic) => /^\p{L}{2,5}$/u.test(mnemonic)) ?? mnemonics[0] ?? 'code';
-  const apply = ({ place, marker }: Mark) => router.navigate({ pathname: '/check/apply', params: { place, marker, scope: scopeText } });
+  const apply = ({ place, marker }: Mark) => router.navigate({ pathname: '/check/conventions/apply', params: { place, marker, scope: scopeText } });
   const recommended = comparison?.recommendation;
   return (
     <View style={styles.page}>
@@ -139,6 +144,8 @@ export default function ConventionsPage() {
             <MarkRow
               row={item}
               sample={sample}
+              collide={comparison?.present.collisions ?? 0}
+              isOwn={isOwn(item, comparison)}
               isOpen={openMark === key}
               onToggle={() => setOpenMark(openMark === key ? null : key)}
               onApply={() => apply(item.mark)}
@@ -155,6 +162,11 @@ export default function ConventionsPage() {
       />
     </View>
   );
+}
+
+/** Whether most codes have a mark now. */
+function isOwn({ changes }: MarkCost, comparison: Comparison | null): boolean {
+  return comparison !== null && changes < comparison.codes / 2;
 }
 
 function sorted(comparison: Comparison | null, sort: Sort, kinds: 'signs' | 'all'): MarkCost[] {

@@ -3,7 +3,7 @@ import type { MarkCost } from '@yellow-latch/core/convention';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { counted } from '@/audit/sentences/words';
+import { capitalise, counted } from '@/audit/sentences/words';
 import { tellAWeek, tellDuration, tellMark, tellTaps } from '@/effort/words';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
@@ -16,16 +16,20 @@ interface MarkRowProps {
   row: MarkCost;
   /** A mnemonic of the list, to show the mark on. */
   sample: string;
+  /** How many codes are the same as others now. */
+  collide: number;
+  /** Whether most codes have it now. */
+  isOwn: boolean;
   isOpen: boolean;
   onToggle: () => void;
   onApply: () => void;
 }
 
 /** A mark in the table: what it costs; opened, what speaks against it, and the way to apply it. */
-export function MarkRow({ row, sample, isOpen, onToggle, onApply }: MarkRowProps) {
+export function MarkRow({ row, sample, collide, isOwn, isOpen, onToggle, onApply }: MarkRowProps) {
   const palette = usePalette();
   const { mark, effort, misfires, changes, room, secondsAWeek, isOnFront } = row;
-  const against = tellAgainst(row);
+  const against = tellAgainst(row, collide);
   return (
     <View style={[styles.row, { borderColor: palette.line }, isOpen && { backgroundColor: palette.surface }]}>
       <Pressable role="button" aria-expanded={isOpen} aria-label={tellRow(row)} onPress={onToggle} style={styles.line}>
@@ -34,9 +38,9 @@ export function MarkRow({ row, sample, isOpen, onToggle, onApply }: MarkRowProps
         </View>
         <View style={styles.words}>
           <Text variant="bodyMedium">
-            <Text style={STRONG}>{tellDuration(secondsAWeek)}</Text> a week
+            <Text style={STRONG}>{tellDuration(secondsAWeek)}</Text> a week{isOwn ? ', most of yours now' : ''}
           </Text>
-          <Text variant="bodySmall" style={{ color: palette.inkSoft }} numberOfLines={1}>
+          <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
             {tellTaps(effort.taps)}, {tellDuration(effort.seconds)} · misfires {tellAWeek(misfires.aWeek).replace(', as far as can be told', '')}
           </Text>
         </View>
@@ -45,7 +49,7 @@ export function MarkRow({ row, sample, isOpen, onToggle, onApply }: MarkRowProps
       {isOpen && (
         <View style={styles.more}>
           <Text variant="bodyMedium">
-            {tellMark(mark)}: {counted(changes, 'code')} would change; {room.free.toLocaleString('en')} of {room.of.toLocaleString('en')} short codes are
+            {capitalise(tellMark(mark))}: {counted(changes, 'code')} would change; {room.free.toLocaleString('en')} of {room.of.toLocaleString('en')} short codes are
             free.
             {misfires.inOwnText === null ? '' : ` In your own text it would have fired ${counted(Math.round(misfires.inOwnText), 'time')}.`}
             {isOnFront ? ' Nothing is both quicker and safer.' : ''}

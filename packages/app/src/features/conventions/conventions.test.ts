@@ -40,7 +40,7 @@ test('a recommendation tells what it gains, and where; none says why', () => {
   const comparison: Comparison = {
     codes: 3,
     marks: 100,
-    present: { ...row(comma), effort: { taps: 6.5, seconds: 2.3 }, misfires: { perTenThousand: 44, per100Contexts: 1, inOwnText: null, aWeek: 22 }, secondsAWeek: 300, fromTable: 0 },
+    present: { ...row(comma), effort: { taps: 6.5, seconds: 2.3 }, misfires: { perTenThousand: 44, per100Contexts: 1, inOwnText: null, aWeek: 22 }, secondsAWeek: 300, fromTable: 0, collisions: 0 },
     rows: [row(comma)],
     recommendation: { mark: comma, gain: { whole: 180, typing: 60, misfires: 121 } },
   };
@@ -54,14 +54,15 @@ test('what speaks against a mark is told, each once', () => {
   const trap = { trap: 'smart quotes', result: 'x', severity: 'breaks' } as const;
   const against = tellAgainst(
     row({ place: 'before', marker: 'q' }, { traps: [{ ...trap, device: 'phone-list' }, { ...trap, device: 'app' }], collisions: 1, room: { free: 378, of: 756 } }),
+    0,
   );
   expect(against).toEqual([
     'The phone and this app: its quotes are changed before it is complete.',
-    '1 code would be the same as another, and go to one near by.',
+    '1 code more would be the same as another, and go to one near by.',
     'A letter or a digit: nobody could see where it ends and the code begins.',
     'Only 50 of 100 short codes under it are free.',
   ]);
-  expect(tellAgainst(row({ place: 'before', marker: ',' }))).toEqual([]);
+  expect(tellAgainst(row({ place: 'before', marker: ',' }, { collisions: 1 }), 1)).toEqual([]);
   expect(tellRow(row({ place: 'before', marker: ',' }))).toBe(
     '“,” before: 5 taps, 1.7 s each time; misfires never, as far as can be told; 3 codes would change; 2 min a week',
   );

@@ -34,8 +34,8 @@ function tellGain(seconds: number): string {
   return Math.abs(seconds) < 0.5 ? 'nothing' : seconds > 0 ? tellDuration(seconds) : `${tellDuration(-seconds)} lost`;
 }
 
-/** What speaks against a mark, a line each. */
-export function tellAgainst({ claims, traps, collisions, room, mark }: MarkCost): string[] {
+/** What speaks against a mark, a line each. `collide`: how many codes are the same as others now. */
+export function tellAgainst({ claims, traps, collisions, room, mark }: MarkCost, collide: number): string[] {
   const byClaim = claims.slice(0, 3).map(({ by, beginning, meaning }) => `${capitalise(by)} take ${beginning.trim()} for ${meaning}.`);
   const names = new Map(traps.map(({ trap }) => [trap, traps.filter((one) => one.trap === trap).map(({ device }) => device)]));
   const byTrap = Array.from(names, ([trap, devices]) => `${capitalise(deviceNames(devices))}: ${TRAPS[trap]}.`);
@@ -43,7 +43,7 @@ export function tellAgainst({ claims, traps, collisions, room, mark }: MarkCost)
   return [
     ...byClaim,
     ...byTrap,
-    ...(collisions > 0 ? [`${counted(collisions, 'code')} would be the same as another, and go to one near by.`] : []),
+    ...(collisions > collide ? [`${counted(collisions - collide, 'code')} more would be the same as another, and go to one near by.`] : []),
     ...(isLetter ? ['A letter or a digit: nobody could see where it ends and the code begins.'] : []),
     ...(room.free < room.of * 0.9 ? [`Only ${Math.round((room.free * 100) / room.of)} of 100 short codes under it are free.`] : []),
   ];

@@ -42,7 +42,7 @@ export default function KeyboardsPage() {
   const makeOwn = async () => {
     if (!shown.layout) return;
     const [id] = await write({ type: 'keyboard', fields: { layout: { ...shown.layout, name: `${shown.layout.name}, mine`.slice(0, 60) } } });
-    router.navigate({ pathname: '/check/keyboard/[id]', params: { id: id! } });
+    router.navigate({ pathname: '/check/keyboards/[id]', params: { id: id! } });
   };
   const isOwn = ownKeyboards.some(({ id }) => id === shown.use.keyboard);
   const measuredLayout = measured === null ? undefined : known[measured]?.layout;
@@ -91,7 +91,7 @@ export default function KeyboardsPage() {
                 icon="pencil"
                 contentStyle={styles.tall}
                 onPress={() =>
-                  isOwn ? router.navigate({ pathname: '/check/keyboard/[id]', params: { id: shown.use.keyboard } }) : void makeOwn()
+                  isOwn ? router.navigate({ pathname: '/check/keyboards/[id]', params: { id: shown.use.keyboard } }) : void makeOwn()
                 }
               >
                 {isOwn ? 'Change its keys' : 'Mine has other keys'}

@@ -8,13 +8,14 @@ import { Field } from '@/look/Field';
 import { FACES, STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 
-import { layerName, tellPress } from './drawing';
+import { extentOf, layerName, tellPress } from './drawing';
 import { KeyboardDrawing } from './KeyboardDrawing';
 
 /** A longer text has no way that one could follow with the eye. */
 const LONGEST = 80;
-/** No keyboard is drawn wider, in px. */
+/** No keyboard is drawn wider, in px, nor larger than this for each of its mm: a phone stays a phone. */
 const WIDEST = 620;
+const LARGEST = 6.2;
 
 /** A text typed on a keyboard in thought: the quickest way, press by press, lit on the keys. */
 export function WayExplorer({ keyboard, sample, pace }: { keyboard: Keyboard; sample: string; pace: number }) {
@@ -52,7 +53,7 @@ export function WayExplorer({ keyboard, sample, pace }: { keyboard: Keyboard; sa
           </>
         )}
       </Text>
-      {width > 0 && <KeyboardDrawing keyboard={keyboard} layer={layer} lit={lit} width={width} />}
+      {width > 0 && <KeyboardDrawing keyboard={keyboard} layer={layer} lit={lit} width={Math.min(width, extentOf(keyboard).width * LARGEST)} />}
       <ScrollView horizontal style={styles.row} contentContainerStyle={styles.presses} role="group" aria-label="Press by press">
         {presses.map((press, index) => {
           const isOn = index === at;

@@ -1,5 +1,6 @@
 import {
   bankOf,
+  CLAIMS,
   claimsOn,
   CONTEXT_BANK,
   CONTEXT_COUNT,
@@ -71,8 +72,11 @@ export interface MarkCost extends Cost {
   readonly mark: Mark;
   readonly claims: readonly Claim[];
   readonly traps: readonly (TrapFound & { readonly device: string })[];
-  /** Codes of two and three characters that are free under it, and how many there are in all. */
-  readonly room: { readonly free: number; readonly of: number };
+  /**
+   * Codes of two and three characters under it: those that fire nowhere by mistake, of these the ones that are
+   * not taken, and how many there are in all.
+   */
+  readonly room: { readonly free: number; readonly safe: number; readonly of: number };
   /** Codes that would be the same as others. */
   readonly collisions: number;
   /** Codes that would be others than now. */
@@ -110,8 +114,9 @@ const PRIOR_WORDS = 50_000;
 const WORDS_A_CONTEXT = 100;
 /** A change pays from so many seconds in a week on: nobody unlearns sixty codes for less. */
 export const LEAST_GAIN = 5;
-/** What part of the short codes under a mark is to be free. */
-const LEAST_FREE = 0.9;
+/** What part of the short codes under a mark is to be safe. */
+export const LEAST_SAFE = 0.9;
+const LONGEST_CLAIM = Math.max(...CLAIMS.map(({ beginning }) => beginning.length));
 /** Rows that are given for their cost alone. */
 const BEST = 40;
 
@@ -148,6 +153,8 @@ class Comparing {
   private readonly marks: MarkIndex;
   private readonly devices: readonly Device[];
   private readonly own: { readonly folded: FoldedText; readonly words: number } | null;
+  /** What mnemonics begin with: behind a marker no claim looks further. */
+  private readonly beginnings: readonly string[];
   private readonly usesAWeek: number;
   private readonly wordsAWeek: number;
 
@@ -159,6 +166,7 @@ class Comparing {
     this.marks = new MarkIndex(charactersOf(input.inUse));
     this.devices = devicesOf(input.inUse);
     this.own = input.ownText ? { folded: foldAll(input.ownText), words: countWords(input.ownText) } : null;
+    this.beginnings = [...new Set(subjects.map(({ mnemonic }) => mnemonic.slice(0, LONGEST_CLAIM - 1)))];
     this.usesAWeek = subjects.reduce((sum, { uses }) => sum + uses, 0);
     this.wordsAWeek = input.wordsAWeek ?? WORDS_A_WEEK;
   }
@@ -195,7 +203,7 @@ class Comparing {
         secondsAWeek: cost[index]!,
         claims: this.claimsOf(mark),
         traps: this.trapsOf(mark),
-        room: { free: room.free[index]!, of: room.of[index]! },
+        room: { free: room.free[index]!, safe: room.safe[index]!, of: room.of[index]! },
         collisions: collisions[index]!,
         changes: changes[index]!,
         isOnFront: front.has(index),
@@ -215,8 +223,7 @@ class Comparing {
 
   /**
    * The least cost of the marks that are sound: they stand apart from the mnemonic, no program claims them, no device breaks them, they make no
-   * two codes one, and there is room: for twice as many codes, and most short codes are free, so that the next
-   * ones are as safe. Null: that is not enough less than now.
+   * two codes one, and leave room: some short codes are free, and most are safe, so that the next ones are too. Null: that is not enough less than now.
    */
   private recommend(byCost: readonly number[], rowOf: (index: number) => MarkCost, present: PresentCost): Recommendation | null {
     for (const index of byCost) {
@@ -228,8 +235,8 @@ class Comparing {
         row.claims.length === 0 &&
         row.traps.every(({ severity }) => severity === 'note') &&
         row.collisions <= present.collisions &&
-        row.room.free >= this.subjects.length * 2 &&
-        row.room.free >= row.room.of * LEAST_FREE;
+        row.room.free > 0 &&
+        row.room.safe >= row.room.of * LEAST_SAFE;
       if (!isSound) continue;
       if (row.changes === 0) return null;
       return {
@@ -338,10 +345,9 @@ class Comparing {
     return changes;
   }
 
-  private room(): { free: Int32Array; of: Int32Array } {
+  private room(): Readonly<Record<'free' | 'safe' | 'of', Int32Array>> {
     const { marks, subjects, others, devices } = this;
     const room = new Room(marks);
-    for (const { code } of others) room.take(code);
     for (const { profile } of devices) {
       const held = heldBy(NEW_ENTRY, profile);
       if (held === null || held.fires === 'offer') continue;
@@ -351,16 +357,18 @@ class Comparing {
       if (this.own) room.takeFrom(this.own.folded, codes);
     }
     const of = new Room(marks).count();
-    const counts = room.count();
+    const safe = room.count();
+    for (const { code } of others) room.take(code);
+    const free = room.count();
     // The codes themselves take room under every mark: only short ones can.
-    const short = [...new Set(subjects.map(({ mnemonic }) => matchKey(mnemonic)).filter((mnemonic) => mnemonic.length <= 3))];
+    const mnemonics = [...new Set(subjects.map(({ mnemonic }) => matchKey(mnemonic)))].filter((mnemonic) => /^\p{L}{1,3}$/u.test(mnemonic));
+    const shorter = [3, 2, 1].map((most) => mnemonics.filter(({ length }) => length <= most));
     for (const [index, mark] of marks) {
-      for (const mnemonic of short) {
-        if (mnemonic.length + markedBy(mark) > 3) continue;
-        if (/^\p{L}+$/u.test(mnemonic) && room.isFree(markCode(mnemonic, mark))) counts[index]! -= 1;
+      for (const mnemonic of shorter[markedBy(mark)] ?? []) {
+        if (room.isFree(markCode(mnemonic, mark))) free[index]! -= 1;
       }
     }
-    return { free: counts, of };
+    return { free, safe, of };
   }
 
   /** How many codes would be the same as others, by mark. */
@@ -379,8 +387,7 @@ class Comparing {
 
   private claimsOf(mark: Mark): readonly Claim[] {
     const claims = new Set<Claim>();
-    // What follows a marker matters to few claims, and to these only its first letters.
-    for (const { mnemonic } of this.subjects) for (const claim of claimsOn(markCode(mnemonic, mark))) claims.add(claim);
+    for (const beginning of this.beginnings) for (const claim of claimsOn(markCode(beginning, mark))) claims.add(claim);
     return [...claims];
   }
 

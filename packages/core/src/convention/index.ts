@@ -7,6 +7,7 @@ export {
   charactersOf,
   compareMarks,
   LEAST_GAIN,
+  LEAST_SAFE,
   type CannotCompare,
   type CompareInput,
   type Comparison,

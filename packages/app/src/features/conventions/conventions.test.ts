@@ -13,7 +13,7 @@ const row = (mark: Mark, more: Partial<MarkCost> = {}): MarkCost => ({
   secondsAWeek: 120,
   claims: [],
   traps: [],
-  room: { free: 700, of: 756 },
+  room: { free: 700, safe: 741, of: 756 },
   collisions: 0,
   changes: 3,
   isOnFront: false,
@@ -53,14 +53,14 @@ test('a recommendation tells what it gains, and where; none says why', () => {
 test('what speaks against a mark is told, each once', () => {
   const trap = { trap: 'smart quotes', result: 'x', severity: 'breaks' } as const;
   const against = tellAgainst(
-    row({ place: 'before', marker: 'q' }, { traps: [{ ...trap, device: 'phone-list' }, { ...trap, device: 'app' }], collisions: 1, room: { free: 378, of: 756 } }),
+    row({ place: 'before', marker: 'q' }, { traps: [{ ...trap, device: 'phone-list' }, { ...trap, device: 'app' }], collisions: 1, room: { free: 370, safe: 378, of: 756 } }),
     0,
   );
   expect(against).toEqual([
     'The phone and this app: its quotes are changed before it is complete.',
     '1 code more would be the same as another, and go to one near by.',
     'A letter or a digit: nobody could see where it ends and the code begins.',
-    'Only 50 of 100 short codes under it are free.',
+    'Only 50 of 100 short codes under it are safe.',
   ]);
   expect(tellAgainst(row({ place: 'before', marker: ',' }, { collisions: 1 }), 1)).toEqual([]);
   expect(tellRow(row({ place: 'before', marker: ',' }))).toBe(

@@ -13,7 +13,7 @@ export function tellRecognised({ of, main, marks }: Recognised): string {
   const { place, marker } = main.mark;
   const rest = marks.length - 1;
   const others = rest === 0 ? '' : `; the others in ${rest === 1 ? 'another way' : `${rest} other ways`}`;
-  return `${main.ids.length} of ${counted(of, 'code')} ${PLACES[place]}${marker === '' ? '' : ` “${marker}”`}${others}.`;
+  return `${main.ids.length.toLocaleString('en')} of ${counted(of, 'code')} ${PLACES[place]}${marker === '' ? '' : ` “${marker}”`}${others}.`;
 }
 
 /** Why a mark is recommended, or why none is. */
@@ -45,7 +45,7 @@ export function tellAgainst({ claims, traps, collisions, room, mark }: MarkCost,
     ...byTrap,
     ...(collisions > collide ? [`${counted(collisions - collide, 'code')} more would be the same as another, and go to one near by.`] : []),
     ...(isLetter ? ['A letter or a digit: nobody could see where it ends and the code begins.'] : []),
-    ...(room.free < room.of * 0.9 ? [`Only ${Math.round((room.free * 100) / room.of)} of 100 short codes under it are free.`] : []),
+    ...(room.safe < room.of * 0.9 ? [`Only ${Math.round((room.safe * 100) / room.of)} of 100 short codes under it are safe.`] : []),
   ];
 }
 

@@ -23,7 +23,7 @@ export function Sums({ savings: { week, byKeyboard, bySet, each }, nameOfKeyboar
         {tellDuration(week.seconds)} a week, {tellDuration(week.seconds * WEEKS_A_YEAR)} a year
       </Text>
       <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-        {tellTaps(week.taps)} fewer in a week, from {known} of {each.length} shortcuts of which the use is known. Reckoned without word prediction,
+        {tellTaps(week.taps)} fewer in a week, from {known.toLocaleString('en')} of {each.length.toLocaleString('en')} shortcuts of which the use is known. Reckoned without word prediction,
         with the time it takes to call a code to mind.
       </Text>
       <Split title="By keyboard" sums={byKeyboard} nameOf={nameOfKeyboard} />

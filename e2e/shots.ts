@@ -63,6 +63,30 @@ const ownText: Pose = async (app) => {
   await app.tap('The next misfire');
 };
 
+/** Every marker weighed, and one recommended. */
+const conventions: Pose = async (app) => {
+  await app.bench('Conventions');
+  await app.seeText('markers weighed');
+};
+
+/** The list as it would be under the marker that is recommended. */
+const apply: Pose = async (app) => {
+  await conventions(app);
+  await app.tap('See what would change');
+  await app.seeText('findings would be gone');
+};
+
+const savings: Pose = async (app) => {
+  await app.bench('Savings');
+  await app.seeText('Save most');
+};
+
+const keyboards: Pose = async (app) => {
+  await app.bench('Keyboards');
+  await app.fill('Type something to see its way', ';ten');
+  await app.seeText('6 taps');
+};
+
 /** A list in which everything is mended or left. */
 const clear: Pose = async (app) => {
   await (await OtherDevice.join(app.address)).make([';ws', 'Corrie & Vale, The Ropewalk, Tarnby'], [';ten', 'Ten minutes away.']);
@@ -80,13 +104,17 @@ interface Shot {
 
 const SHOTS: readonly Shot[] = [
   { name: 'shortcuts', pose: shortcuts, of: ['phone-light', 'computer-dark'] },
-  { name: 'verdict', pose: verdict, of: ['phone-light', 'phone-dark', 'computer-light', 'computer-dark'] },
-  { name: 'write', pose: write, of: ['phone-light', 'computer-dark'] },
-  { name: 'check', pose: check, of: ['phone-light', 'phone-dark', 'computer-light', 'computer-dark'] },
-  { name: 'evidence-words', pose: finding('so, Breaks: Words begin'), of: ['phone-light', 'phone-dark'] },
+  { name: 'verdict', pose: verdict, of: ['phone-light', 'computer-dark'] },
+  { name: 'write', pose: write, of: ['phone-light'] },
+  { name: 'check', pose: check, of: ['phone-light', 'computer-light'] },
+  { name: 'evidence-words', pose: finding('so, Breaks: Words begin'), of: ['phone-light'] },
   { name: 'evidence-places', pose: finding('#res, Safe, with a note: #res fires'), of: ['phone-light'] },
   { name: 'evidence-pair', pose: finding(';PK, Breaks'), of: ['phone-dark'] },
-  { name: 'own-text', pose: ownText, of: ['phone-light', 'computer-dark'] },
+  { name: 'own-text', pose: ownText, of: ['phone-light'] },
+  { name: 'conventions', pose: conventions, of: ['phone-light', 'computer-dark'] },
+  { name: 'apply', pose: apply, of: ['phone-light'] },
+  { name: 'savings', pose: savings, of: ['phone-dark', 'computer-light'] },
+  { name: 'keyboards', pose: keyboards, of: ['phone-light', 'computer-dark'] },
   { name: 'all-clear', pose: clear, of: ['phone-light'], list: 'empty' },
 ];
 

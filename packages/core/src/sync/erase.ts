@@ -1,17 +1,20 @@
-import { RECORD_TYPES, type RecordType } from '../model';
+import type { RecordType } from '../model';
 import type { Change } from './change';
 import type { StoredRecord, Version } from './record';
 
 /** What stands where something written was erased: values that every rule of the model allows. */
-const PLACEHOLDERS: Readonly<Record<string, unknown>> = {
-  code: 'erased',
-  content: { expansion: 'erased', template: false, format: 'plain' },
-  name: 'erased',
-  reason: 'erased',
+const PLACEHOLDERS: Readonly<Record<RecordType, Readonly<Record<string, unknown>>>> = {
+  shortcut: { code: 'erased', content: { expansion: 'erased', template: false, format: 'plain' }, former: null },
+  set: { name: 'erased' },
+  leftFinding: { reason: 'erased' },
+  list: {},
+  convention: {},
+  keyboard: {},
 };
 
 function placeholder(type: RecordType, field: string, value: unknown): unknown {
-  return (RECORD_TYPES[type].guarded as readonly string[]).includes(field) ? PLACEHOLDERS[field] : value;
+  const placeholders = PLACEHOLDERS[type];
+  return field in placeholders ? placeholders[field] : value;
 }
 
 /** A change of an erased record as a log may keep it: without what a person wrote. */

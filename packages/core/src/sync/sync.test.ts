@@ -277,6 +277,9 @@ describe('what is erased', () => {
     for (const written of ['GB82 WEST', 'Workshop', ';w"']) expect(erased).not.toContain(written);
     expect(JSON.stringify(eraseChange(edit))).not.toContain('GB82');
     expect(ChangeSchema.safeParse(eraseChange(edit)).success).toBe(true);
+    // A code it had before was written too.
+    const moved = write(made, { former: { code: ';bank', until: 9 } }, 3_000);
+    expect(JSON.stringify([eraseChange(moved), eraseRecord(apply(made, moved))])).not.toContain(';bank');
   });
 
   test('comes back whole when that is taken back', () => {

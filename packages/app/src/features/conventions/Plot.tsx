@@ -1,4 +1,5 @@
 import type { Comparison, MarkCost } from '@yellow-latch/core/convention';
+import { frontOf } from '@yellow-latch/core/convention/front';
 import { useState } from 'react';
 import { View, type LayoutChangeEvent } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -36,7 +37,9 @@ export function Plot({ comparison: { present, recommendation }, rows, chosen }: 
     const at = Math.log10(Math.min(MOST, aWeek) / LEAST) / Math.log10(MOST / LEAST);
     return HEIGHT - BOTTOM - 18 - at * (HEIGHT - BOTTOM - 18 - TOP);
   };
-  const front = rows.filter(({ isOnFront }) => isOnFront).sort((a, b) => a.effort.seconds - b.effort.seconds);
+  // Of what is shown, which may be signs alone.
+  const onFront = frontOf(rows.map(({ effort }) => effort.seconds), rows.map(({ misfires }) => misfires.aWeek));
+  const front = rows.filter((_, index) => onFront.has(index)).sort((a, b) => a.effort.seconds - b.effort.seconds);
   const isRecommended = ({ mark }: MarkCost) => recommendation !== null && mark.place === recommendation.mark.place && mark.marker === recommendation.mark.marker;
   const named = [...new Set([...rows.filter(isRecommended), ...(chosen ? [chosen] : []), ...front.slice(0, 6)])];
   const steps = ticksOf(from, to);

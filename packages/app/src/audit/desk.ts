@@ -25,6 +25,7 @@ import {
   type TriedFix,
   type Vocabulary,
 } from '@yellow-latch/core/clash';
+import { expandFor } from '@yellow-latch/core/expansion';
 import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, THIS_APP, type ProfileId } from '@yellow-latch/core/fit';
 import { nearCodes, type Marker } from '@yellow-latch/core/propose';
@@ -66,6 +67,8 @@ export type FetchLanguageFile = (name: string) => Promise<unknown>;
 export class AuditDesk {
   private audit: Audit | null = null;
   private vocabularies: readonly Vocabulary[] = [];
+  /** The list as it was told, templates among it. */
+  private readonly told = new Map<string, AuditedShortcut>();
   private readonly loaded = new Map<string, Promise<unknown>>();
   /** Counts runs, so that one that was overtaken or cancelled stops at its next step. */
   private latest = 0;
@@ -80,6 +83,8 @@ export class AuditDesk {
   async run(request: AuditRequest, onProgress?: (done: number) => void): Promise<AuditReport | null> {
     this.latest += 1;
     const run = this.latest;
+    this.told.clear();
+    for (const shortcut of request.list.shortcuts) this.told.set(shortcut.id, shortcut);
     const unchecked: string[] = [];
     const vocabularies: Vocabulary[] = [];
     for (const code of request.languages) {
@@ -97,7 +102,7 @@ export class AuditDesk {
       unchecked.push('look-alikes');
     }
     const steps = Audit.steps({
-      list: request.list,
+      list: { ...request.list, shortcuts: request.list.shortcuts.map(this.asText) },
       profiles: request.devices.flatMap((id) => DEVICE_PROFILES[id as ProfileId] ?? []),
       languages: vocabularies.map((vocabulary) => ({ vocabulary })),
       skeletonOf,
@@ -133,7 +138,9 @@ export class AuditDesk {
   change(change: AuditChange): AuditUpdate | null {
     const { audit } = this;
     if (!audit) return null;
-    const touched = [...audit.change(change)];
+    for (const id of change.remove ?? []) this.told.delete(id);
+    for (const shortcut of change.put ?? []) this.told.set(shortcut.id, shortcut);
+    const touched = [...audit.change({ ...change, put: change.put?.map(this.asText) })];
     const findings = touched.flatMap((id) => audit.findingsOf(id)).map((finding) => briefOf(finding, audit));
     const { figures, notEstimated } = audit;
     return { touched, findings, figures, notEstimated };
@@ -141,7 +148,7 @@ export class AuditDesk {
 
   /** What would be found about a shortcut if it were saved so. Null: nothing has been proved yet. */
   verdict(shortcut: AuditedShortcut): readonly Finding[] | null {
-    return this.audit?.previewFindings({ put: [shortcut] }, shortcut.id) ?? null;
+    return this.audit?.previewFindings({ put: [this.asText(shortcut)] }, shortcut.id) ?? null;
   }
 
   /** Up to three free codes near that of a shortcut, each proved to be without a risk; the nearest first. `marker`: of the convention chosen for it. */
@@ -183,6 +190,16 @@ export class AuditDesk {
     const profile = DEVICE_PROFILES[device as ProfileId] ?? THIS_APP;
     return { own, report: scanOwnText(own.text, CompiledList.compile(this.audit.entries, profile)) };
   }
+
+  /** A shortcut with the text it would give now, gaps for its blanks: what is proved of a template. */
+  readonly asText = (shortcut: AuditedShortcut): AuditedShortcut => {
+    if (!shortcut.content.template) return shortcut;
+    const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+    const context = { now: Date.now(), locale: 'en-GB', zone, shortcutOf: (id: string) => this.told.get(id) };
+    const made = expandFor(shortcut, THIS_APP, context);
+    // What cannot be made is told when it fires; its code is proved all the same.
+    return made.type === 'text' ? { ...shortcut, content: { ...shortcut.content, expansion: made.text || ' ' } } : shortcut;
+  };
 
   private report(audit: Audit): AuditReport {
     const { figures, unchecked, notEstimated } = audit;

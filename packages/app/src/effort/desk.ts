@@ -44,14 +44,14 @@ export class EffortDesk {
   /** The own text that was read last, and its words and texts typed out, since it is asked about again. */
   private own: { readonly bytes: Uint8Array; readonly text: string; readonly words: number } | null = null;
 
-  constructor(private readonly audit: Pick<AuditDesk, 'proved'>) {}
+  constructor(private readonly audit: Pick<AuditDesk, 'proved' | 'asText'>) {}
 
   /** The effort of a shortcut as it would be if it were saved so. Null: nothing has been proved yet. */
   one(shortcut: AuditedShortcut, keyboards: KeyboardsAsked): EffortOfOne | null {
     const proved = this.audit.proved();
     if (!proved) return null;
     const { list } = proved.audit;
-    const [entry] = settleRules({ ...list, shortcuts: [shortcut] });
+    const [entry] = settleRules({ ...list, shortcuts: [this.audit.asText(shortcut)] });
     const inUse = inUseOf(keyboards);
     const on = compareEffort(entry!, inUse);
     return { on, saved: meanSaved(on, inUse) };

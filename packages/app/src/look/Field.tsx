@@ -19,6 +19,8 @@ interface FieldProps {
   multiline?: boolean;
   /** In the face of codes, left as typed by the keyboard's helpers. */
   isCode?: boolean;
+  /** The keys that a touch keyboard shows first. */
+  inputMode?: 'text' | 'decimal';
   inputRef?: (input: TextInput | null) => void;
 }
 

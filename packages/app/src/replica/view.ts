@@ -1,3 +1,4 @@
+import { sketchOf } from '@yellow-latch/core/expansion/sketch';
 import type {
   ChosenConvention,
   KeyboardUse,
@@ -63,6 +64,11 @@ export function viewOf(records: Iterable<StoredRecord>, own: Iterable<Shortcut>)
   }
   sets.sort((a, b) => compare(a.order, b.order) || compare(a.id, b.id));
   shortcuts.sort((a, b) => byCode.compare(a.code, b.code) || compare(a.id, b.id));
+  const codes = new Map(shortcuts.map(({ id, code }) => [id, code]));
+  for (const [index, shortcut] of shortcuts.entries()) {
+    if (!shortcut.content.template) continue;
+    shortcuts[index] = { ...shortcut, sketch: sketchOf(shortcut.content.expansion, (id) => codes.get(id)) };
+  }
   const { languages, devices } = chosen;
   const keyboards = chosen.keyboards.length > 0 ? chosen.keyboards : usualKeyboards(languages);
   return { shortcuts, sets, left, languages, devices, keyboards, ownKeyboards, conventions };

@@ -131,7 +131,8 @@ function merges({ type, shortcuts, evidence, count }: Finding): Fix[] {
 
 /** Everything in a text that has a better form, set right at once. */
 function texts(finding: Finding, { id, content }: AuditedShortcut): Fix[] {
-  if (finding.type !== 'faulty expansion') return [];
+  // The text of a template is not what is written in it.
+  if (finding.type !== 'faulty expansion' || content.template) return [];
   const better = finding.evidence.faults.filter((fault): fault is Fault & { better: string } => fault.better !== undefined);
   const expansion = [...better]
     .sort((a, b) => b.start - a.start)

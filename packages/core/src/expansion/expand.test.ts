@@ -23,6 +23,12 @@ describe('an expansion', () => {
     expect(expand(shortcut(';x', source), contextOf({ name: '', part: '', n: '' }))).toMatchObject({ openBlanks: [] });
   });
 
+  test('sets a day that is given in its pattern, and leaves what is none', () => {
+    expect(given('{$when :date pattern=|EEEE d MMMM|}', { when: '2026-12-01' })).toBe('Tuesday 1 December');
+    expect(given('{$when :date}', { when: 'as soon as you can' })).toBe('as soon as you can');
+    expect(given('{$when :date pattern=|nn|}')).toMatchObject([{ problem: { type: 'unknown-letters' } }]);
+  });
+
   test('knows dates, moved and in a pattern', () => {
     expect(given('{:today}')).toBe('25 November 2026');
     expect(given('{:now}')).toBe('16:50');

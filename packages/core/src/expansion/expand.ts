@@ -36,6 +36,7 @@ export interface OpenBlank {
   readonly label: string;
   readonly default: string;
   readonly options: readonly string[];
+  readonly pattern: string;
 }
 
 export interface Expanded {
@@ -128,7 +129,7 @@ class Expanding {
       case 'clipboard':
       case 'selection': {
         const at = segment.type === 'clipboard' ? clipboard : selection;
-        const blank = { name: nameOfGiven(segment), kind: 'lines', label: '', default: at ?? '', options: [] } as const;
+        const blank = { name: nameOfGiven(segment), kind: 'lines', label: '', default: at ?? '', options: [], pattern: '' } as const;
         return this.take(applyCasing(this.valueOf(blank), segment.casing, locale), codes);
       }
       case 'date':
@@ -142,11 +143,19 @@ class Expanding {
     }
   }
 
-  private valueOf({ name, kind, label, default: otherwise, options }: OpenBlank): string {
+  private valueOf(blank: OpenBlank): string {
+    const { name, kind, label, default: otherwise, options, pattern } = blank;
     const given = this.context.values[name];
-    if (given !== undefined) return given;
-    if (!this.open.has(name)) this.open.set(name, { name, kind, label, default: otherwise, options });
+    if (given !== undefined) return kind === 'date' ? this.dayText(given, pattern) : given;
+    if (!this.open.has(name)) this.open.set(name, { name, kind, label, default: otherwise, options, pattern });
     return otherwise;
+  }
+
+  /** A day as a picker gives it (ISO 8601, year-month-day) in a pattern; anything else as it is. */
+  private dayText(given: string, pattern: string): string {
+    const day = /^(\d{4})-(\d\d)-(\d\d)$/u.exec(given);
+    if (!day) return given;
+    return formatMoment(Date.UTC(Number(day[1]), Number(day[2]) - 1, Number(day[3])), pattern, this.context.locale, 'UTC');
   }
 
   private dateText({ pattern, plus, next }: DateSegment, path: readonly string[]): string {

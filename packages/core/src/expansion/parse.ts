@@ -109,8 +109,11 @@ class Reader {
       label: options.text('label', ''),
       default: options.text('default', ''),
       options: choices,
+      pattern: kind === 'date' ? options.text('pattern', 'd MMMM y') : '',
       casing: casing ?? options.casing(),
     };
+    const letters = unknownLettersOf(segment.pattern);
+    if (letters !== '') return this.fail('unknown-letters', options.placeOf('pattern'), letters);
     const known = this.blanks.get(variable);
     const isPlainAgain = !says && (name === 'text' || casing !== null);
     if (!known) this.blanks.set(variable, { segment, place, says });
@@ -200,7 +203,7 @@ function functionTakesLiteral(name: string): boolean {
 }
 
 function isAlike(a: BlankSegment, b: BlankSegment): boolean {
-  return a.kind === b.kind && a.label === b.label && a.default === b.default && a.options.join('\n') === b.options.join('\n');
+  return a.kind === b.kind && a.label === b.label && a.default === b.default && a.options.join('\n') === b.options.join('\n') && a.pattern === b.pattern;
 }
 
 /** Letters set as asked: all large, all small, or the first of each word large. */

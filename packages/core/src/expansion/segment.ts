@@ -10,7 +10,7 @@ export interface TextSegment {
 export const CASINGS = ['upper', 'lower', 'title'] as const;
 export type Casing = (typeof CASINGS)[number];
 
-export const BLANK_KINDS = ['text', 'lines', 'choice', 'number'] as const;
+export const BLANK_KINDS = ['text', 'lines', 'choice', 'number', 'date'] as const;
 export type BlankKind = (typeof BLANK_KINDS)[number];
 
 /** A gap that is asked for when the shortcut fires; the same name is asked for once. */
@@ -24,6 +24,8 @@ export interface BlankSegment {
   readonly default: string;
   /** Of a choice. */
   readonly options: readonly string[];
+  /** Of a date: UTS #35. */
+  readonly pattern: string;
   readonly casing: Casing | null;
 }
 

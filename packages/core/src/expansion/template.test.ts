@@ -16,7 +16,7 @@ describe('a template', () => {
   test('reads blanks, dates, what is given, other shortcuts, the caret', () => {
     expect(segmentsOf('Dear {$name :text label=|Name|}, {:today plus=|P6M|} {:clipboard}{:shortcut id=|x|}({#caret /})')).toEqual([
       { type: 'text', text: 'Dear ' },
-      { type: 'blank', name: 'name', kind: 'text', label: 'Name', default: '', options: [], casing: null },
+      { type: 'blank', name: 'name', kind: 'text', label: 'Name', default: '', options: [], pattern: '', casing: null },
       { type: 'text', text: ', ' },
       { type: 'date', of: 'today', pattern: 'd MMMM y', plus: 'P6M', next: null, casing: null },
       { type: 'text', text: ' ' },
@@ -71,7 +71,7 @@ const word = fc.stringMatching(/^[a-z][a-z0-9]{0,8}$/);
 const option = fc.string({ maxLength: 12 }).filter((one) => !one.includes('\0'));
 const segment: fc.Arbitrary<Segment> = fc.oneof(
   text.map((one): Segment => ({ type: 'text', text: one })),
-  fc.record({ name: word, label: option, default: option }).map(({ name, ...rest }): Segment => ({ type: 'blank', name, kind: 'text', options: [], casing: null, ...rest })),
+  fc.record({ name: word, label: option, default: option }).map(({ name, ...rest }): Segment => ({ type: 'blank', name, kind: 'text', options: [], pattern: '', casing: null, ...rest })),
   fc.constantFrom<Segment>(
     { type: 'date', of: 'today', pattern: "EEEE 'the' d", plus: '-P1M', next: 'monday', casing: 'upper' },
     { type: 'clipboard', casing: 'title' },

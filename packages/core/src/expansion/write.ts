@@ -41,7 +41,7 @@ function sourceOf(segment: Segment): string {
 }
 
 function blankOptions(segment: BlankSegment): string {
-  return [option('label', segment.label), option('default', segment.default), option('options', segment.options.join(',')), caseOption(segment)]
+  return [option('label', segment.label), option('default', segment.default), option('options', segment.options.join(',')), option('pattern', segment.pattern), caseOption(segment)]
     .filter(isThere)
     .join(' ');
 }

@@ -17,6 +17,8 @@ export interface FiringEntry extends FiringRules {
   readonly uses: number;
   /** BCP 47; how letters are raised where capitals follow. */
   readonly language: string;
+  /** Whether what it gives is to be asked for: its code stays as typed until the session is told. */
+  readonly asks?: boolean;
 }
 
 /** What rules are settled from: the list's own, each set's, and each shortcut's. */

@@ -329,3 +329,43 @@ describe('undo history', () => {
     expect(after.record(at('b'), to('b'), true)).toBe(after);
   });
 });
+
+describe('a code whose text is asked for', () => {
+  const asking = (more: Partial<FiringEntry> = {}) => CompiledList.compile([entryOf('1', ';rep', '', { asks: true, ...more })], THIS_APP);
+  const asked = (field: Field) => field.events.find((event) => event.type === 'asked')!;
+
+  test('stays as typed until it is filled in; then one Backspace takes it back', () => {
+    const field = new Field(asking()).type('so ;rep ');
+    expect(field.text).toBe('so ;rep ');
+    expect(asked(field)).toEqual({ type: 'asked', id: '1', typed: ';rep', range: { start: 3, end: 7 } });
+    field.do({ type: 'fill', id: '1', range: { start: 3, end: 7 }, text: 'Report: fine', caret: null });
+    expect(field.text).toBe('so Report: fine ');
+    expect(field.session.caret.start).toBe(field.text.length);
+    expect(field.events.at(-1)).toMatchObject({ type: 'fired', by: 'filled', typed: ';rep' });
+    expect(field.type('⌫').text).toBe('so ;rep ');
+    // It stays as typed now.
+    expect(field.type(' ').text).toBe('so ;rep  ');
+  });
+
+  test('puts the caret where the text says', () => {
+    const field = new Field(asking()).type(';rep ').do({ type: 'fill', id: '1', range: { start: 0, end: 4 }, text: '[MV: ]', caret: 5 });
+    expect(field.session.caret.start).toBe(5);
+    expect(field.type('x').text).toBe('[MV: x] ');
+  });
+
+  test('that drops its delimiter has it in its range; left as it is it does not ask again', () => {
+    const field = new Field(asking({ delimiter: 'drop' })).type(';rep ');
+    expect(asked(field)).toMatchObject({ range: { start: 0, end: 5 } });
+    field.type('and so ');
+    expect(field.events.filter((event) => event.type === 'asked')).toHaveLength(1);
+    expect(field.text).toBe(';rep and so ');
+  });
+
+  test('is asked for by an offer too', () => {
+    const list = asking({ fires: 'offer' });
+    const field = new Field(list).type(';re');
+    field.do({ type: 'take', offer: list.offersFor(';re', 3)[0]! });
+    expect(asked(field)).toMatchObject({ range: { start: 0, end: 3 } });
+    expect(field.text).toBe(';re');
+  });
+});

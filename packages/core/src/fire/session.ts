@@ -57,15 +57,19 @@ export type Input =
   /** An offer was tapped. */
   | { type: 'take'; offer: Offer }
   /** Offers were rejected: what stands before the caret stays as typed. */
-  | { type: 'keep'; range: Range };
+  | { type: 'keep'; range: Range }
+  /** What was asked for is there: it takes the place of its code; `caret` in the text, null: behind what was typed. */
+  | { type: 'fill'; id: string; range: Range; text: string; caret: number | null };
 
 /** What made a shortcut fire. */
-export type FiredBy = 'delimiter' | 'instant' | 'waiting' | 'rescan' | 'offer';
+export type FiredBy = 'delimiter' | 'instant' | 'waiting' | 'rescan' | 'offer' | 'filled';
 
 /** What came of an input, for a line under the page and for use counts. */
 export type FiringEvent =
   | { type: 'fired'; by: FiredBy; id: string; typed: string; expansion: string }
-  | { type: 'taken-back'; id: string; typed: string };
+  | { type: 'taken-back'; id: string; typed: string }
+  /** A code is complete whose expansion is to be made: `range` is what a fill is to replace. */
+  | { type: 'asked'; id: string; typed: string; range: Range };
 
 export interface Outcome {
   session: TypingSession;
@@ -102,6 +106,8 @@ export function type(session: TypingSession, input: Input, list: CompiledList): 
       return endComposition(session, list);
     case 'take':
       return takeOffer(session, input.offer);
+    case 'fill':
+      return fill(session, input);
     case 'keep':
       return unchanged({ ...session, waiting: null, quiet: addRange(session.quiet, input.range) });
     case 'edit':
@@ -176,7 +182,7 @@ function typeText(session: TypingSession, range: Range, text: string, list: Comp
     at = next.caret;
   }
   if (text === '') next = withReplaced(session, range, '');
-  if (events.length === 0) return unchanged(next);
+  if (events.every(({ type: what }) => what === 'asked')) return { session: next, edit: null, events };
   const end = natural.length - tail;
   const edit: Edit = {
     range: { start: firstTouched, end },
@@ -214,7 +220,7 @@ function typeCharacter(
   const events: FiringEvent[] = [];
   const by = match === waited ? 'waiting' : match.delimiter > 0 ? 'delimiter' : 'instant';
   let fired = fire(typed, match, by, events);
-  for (let pass = 1; list.profile.rescans && pass < MOST_PASSES; pass += 1) {
+  for (let pass = 1; list.profile.rescans && fired.lastFiring && pass < MOST_PASSES; pass += 1) {
     const again = rescan(fired, match.start, list);
     if (!again) break;
     const next = fire(fired, again, 'rescan', events);
@@ -281,6 +287,10 @@ function fire(
   const expansion = expansionFor(entry, code);
   const dropped = entry.delimiter === 'drop' ? match.delimiter : 0;
   const replaced = { start, end: match.end + dropped };
+  if (entry.asks) {
+    events.push({ type: 'asked', id: entry.id, typed: code, range: replaced });
+    return { ...session, waiting: null, quiet: addRange(session.quiet, { start, end: match.end }) };
+  }
   const next = withReplaced(session, replaced, expansion);
   const after = caret + expansion.length - (replaced.end - start);
   events.push({ type: 'fired', by, id: entry.id, typed: code, expansion });
@@ -296,6 +306,36 @@ function fire(
       end: after,
       insertedEnd: start + expansion.length,
     },
+  };
+}
+
+/**
+ * Puts in what was asked for in the place of its code. The caret goes where the text says, else it stays behind what
+ * was typed; then one Backspace takes the text back, as after any firing.
+ */
+function fill(session: TypingSession, { id, range, text, caret }: Extract<Input, { type: 'fill' }>): Outcome {
+  const before = Math.max(session.caret.start, range.end);
+  const typed = session.text.slice(range.start, before);
+  const code = session.text.slice(range.start, range.end);
+  const next = withReplaced(session, range, text);
+  const after = caret === null ? before + text.length - (range.end - range.start) : range.start + caret;
+  const lastFiring: TypingSession['lastFiring'] = {
+    id,
+    typed,
+    codeLength: range.end - range.start,
+    start: range.start,
+    end: after,
+    insertedEnd: range.start + text.length,
+  };
+  return {
+    session: {
+      ...next,
+      caret: { start: after, end: after },
+      quiet: addRange(next.quiet, { start: range.start, end: range.start + text.length }),
+      lastFiring: caret === null ? lastFiring : null,
+    },
+    edit: { range, replacement: text, caret: after },
+    events: [{ type: 'fired', by: 'filled', id, typed: code, expansion: text }],
   };
 }
 
@@ -315,6 +355,7 @@ function rescan(session: TypingSession, start: number, list: CompiledList): Cand
 function takeOffer(session: TypingSession, offer: Offer): Outcome {
   const events: FiringEvent[] = [];
   const next = fire(session, { ...offer, delimiter: 0 }, 'offer', events);
+  if (events[0]?.type === 'asked') return { session: next, edit: null, events };
   const edit: Edit = {
     range: { start: offer.start, end: offer.end },
     replacement: next.text.slice(offer.start, next.caret.start),

@@ -108,6 +108,13 @@ interface Read {
 /** A shortcut as screens and the firing engine read it. `private`: it never leaves this device. */
 export interface Shortcut extends ShortcutFields, Read {
   private: boolean;
+  /** Of a template: how it reads in a list. */
+  sketch?: string;
+}
+
+/** What a shortcut gives, for the eye. */
+export function shownText({ content, sketch }: { readonly content: { readonly expansion: string }; readonly sketch?: string }): string {
+  return sketch ?? content.expansion;
 }
 
 export interface ShortcutSet extends SetFields, Read {}

@@ -15,6 +15,8 @@ export function tellTraceLine({ rule, typed }: TraceLine, codeOf: (id: string) =
       return `${code} fires in what was just put in`;
     case 'fired-by-offer':
       return `${code} is taken from the offers`;
+    case 'fired-by-filled':
+      return `${code} is filled in`;
     case 'taken-back':
       return `${code} is given back`;
     case 'waits':

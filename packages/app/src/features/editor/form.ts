@@ -5,6 +5,7 @@ import {
   countClusters,
   guessKind,
   LIMITS,
+  shownText,
   takenBy,
   trimCode,
   withUnixNewlines,
@@ -91,7 +92,7 @@ export function makeResolver(
     } else if (code !== saved?.code) {
       const other = takenBy(code, shortcuts, saved?.id ?? null);
       if (other) {
-        errors.code = { type: 'taken', message: tellTaken(other.code, other.content.expansion) };
+        errors.code = { type: 'taken', message: tellTaken(other.code, shownText(other)) };
       }
     }
     if (setId === NEW_SET && newSet === '') {

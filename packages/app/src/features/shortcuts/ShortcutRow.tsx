@@ -1,5 +1,5 @@
 import type { Severity } from '@yellow-latch/core/clash/finding';
-import { countClusters, type Shortcut } from '@yellow-latch/core/model';
+import { countClusters, shownText, type Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -29,8 +29,8 @@ interface ShortcutRowProps {
 export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict }: ShortcutRowProps) {
   const palette = usePalette();
   const router = useRouter();
-  const { id, code, content, kind } = shortcut;
-  const shown = shortcut.private ? `${MASK}, only on this device` : content.expansion;
+  const { id, code, kind } = shortcut;
+  const shown = shortcut.private ? `${MASK}, only on this device` : shownText(shortcut);
   const isLong = countClusters(code) > LONGEST_BESIDE;
   return (
     <View style={[styles.row, isOpen && { backgroundColor: palette.surface }]}>

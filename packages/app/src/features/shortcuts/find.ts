@@ -1,4 +1,4 @@
-import { matchKey, type Shortcut } from '@yellow-latch/core/model';
+import { matchKey, shownText, type Shortcut } from '@yellow-latch/core/model';
 import MiniSearch from 'minisearch';
 
 import type { ListView } from '@/replica/view';
@@ -34,7 +34,7 @@ function indexExpansions(shortcuts: readonly Shortcut[]): MiniSearch<Shortcut> {
   const index = new MiniSearch<Shortcut>({
     fields: ['expansion'],
     extractField: (shortcut, field) =>
-      field === 'expansion' ? shortcut.content.expansion : shortcut.id,
+      field === 'expansion' ? shownText(shortcut) : shortcut.id,
     tokenize: (text) => text.match(WORDS) ?? [],
     processTerm: matchKey,
     searchOptions: {

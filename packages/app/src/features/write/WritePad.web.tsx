@@ -5,12 +5,13 @@ import { FACES } from '@/look/fonts';
 import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
 
-import { Pad } from './pad';
+import { Pad, type AskedEvent } from './pad';
 
 export interface WritePadHandle {
   undo(): void;
   redo(): void;
   clear(): void;
+  fill(asked: AskedEvent, text: string, caret: number | null): boolean;
   focus(): void;
 }
 
@@ -51,6 +52,7 @@ export function WritePad({ list, initialText, placeholder, ref, ...listener }: W
     undo: () => pad.current?.undo(),
     redo: () => pad.current?.redo(),
     clear: () => pad.current?.clear(),
+    fill: (asked, text, caret) => pad.current?.fill(asked, text, caret) ?? false,
     focus: () => area.current?.focus(),
   }));
 

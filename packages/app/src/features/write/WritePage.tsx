@@ -12,8 +12,10 @@ import { LatchButton } from '@/look/LatchButton';
 import { useIsWide, usePalette } from '@/look/useLook';
 import { useList, useOpened } from '@/replica/ReplicaProvider';
 
+import { BlanksSheet } from './BlanksSheet';
 import { useCompiled } from './useCompiled';
 import { useDraft } from './useDraft';
+import { useFilling } from './useFilling';
 import { WritePad, type WritePadHandle } from './WritePad';
 
 /** A page to type on, with the list at hand: a code and a space become its text. */
@@ -28,8 +30,16 @@ export function WritePage() {
   const text = useRef('');
   const [length, setLength] = useState<number | null>(null);
   const [event, setEvent] = useState<FiringEvent | null>(null);
+  /** Why a code that fired has given nothing. */
+  const [refusal, setRefusal] = useState<string | null>(null);
   const [can, setCan] = useState({ undo: false, redo: false });
   const list = useCompiled(shortcuts, sets);
+  const { filling, ask, close } = useFilling(shortcuts, {
+    put: (asked, { plain, caret }) => {
+      pad.current?.fill(asked, plain, caret);
+    },
+    refuse: (asked, reason) => setRefusal(`${asked.typed} stays. ${reason}`),
+  });
   const sample = shortcuts.find(({ kind }) => kind === 'message')?.code ?? shortcuts[0]?.code;
 
   if (draft.text === null) return null;
@@ -66,17 +76,36 @@ export function WritePage() {
             draft.keep(next);
           }}
           onFiring={(next) => {
+            setRefusal(null);
             setEvent(next);
+            if (next.type === 'asked') ask(next);
             if (next.type === 'fired') void countUse(db, idOfFormer(next.id) ?? next.id);
           }}
           onHistory={setCan}
         />
       </View>
       <View role="status" style={styles.told}>
-        <Text variant="bodyMedium" numberOfLines={1} style={{ color: palette.inkSoft }}>
-          {event ? tellFiring(event, (id) => shortcuts.find((shortcut) => shortcut.id === id)?.code) : 'A code fires after a space, a return or a mark.'}
+        <Text variant="bodyMedium" numberOfLines={refusal ? 3 : 1} style={{ color: refusal ? palette.alarm : palette.inkSoft }}>
+          {refusal ?? (event ? tellFiring(event, (id) => shortcuts.find((shortcut) => shortcut.id === id)?.code) : 'A code fires after a space, a return or a mark.')}
         </Text>
       </View>
+      {filling && (
+        <BlanksSheet
+          key={`${filling.asked.id} ${filling.asked.range.start}`}
+          filling={filling}
+          onDone={(values) => {
+            const made = filling.make(values);
+            close();
+            // The page has the focus again when the text goes in.
+            pad.current?.focus();
+            if (made && !pad.current?.fill(filling.asked, made.plain, made.caret)) setRefusal('The code is not there any more.');
+          }}
+          onCancel={() => {
+            close();
+            pad.current?.focus();
+          }}
+        />
+      )}
       <View style={styles.foot}>
         <PadButton icon="undo" label="Undo" isOn={can.undo} onPress={() => pad.current?.undo()} />
         <PadButton icon="redo" label="Redo" isOn={can.redo} onPress={() => pad.current?.redo()} />
@@ -101,6 +130,7 @@ export function WritePage() {
 }
 
 function tellFiring(event: FiringEvent, codeOf: (id: string) => string | undefined): string {
+  if (event.type === 'asked') return `${event.typed} asks for what is missing.`;
   if (event.type === 'taken-back') return `${event.typed} stays as you typed it.`;
   const former = idOfFormer(event.id);
   const now = former === null ? undefined : codeOf(former);

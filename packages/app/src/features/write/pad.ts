@@ -25,6 +25,9 @@ const HOW: Record<string, 'typing' | 'composing' | 'backspace' | 'paste'> = {
   insertFromYank: 'paste',
 };
 
+/** A code whose text is to be asked for. */
+export type AskedEvent = Extract<FiringEvent, { type: 'asked' }>;
+
 /** What a pad tells the page around it. */
 export interface PadListener {
   onText(text: string): void;
@@ -76,6 +79,19 @@ export class Pad {
 
   redo(): void {
     this.step(this.history.redo());
+  }
+
+  /** Puts in what was asked for; false: what asked is not there any more. */
+  fill({ id, typed, range }: AskedEvent, text: string, caret: number | null): boolean {
+    const before = this.session;
+    if (before.composition || !before.text.slice(range.start, range.end).startsWith(typed)) return false;
+    const { session, edit, events } = type(before, { type: 'fill', id, range, text, caret }, this.list);
+    this.session = session;
+    this.show(edit!);
+    this.record(before, session.text, edit!.caret, false);
+    for (const event of events) this.listener.onFiring(event);
+    this.listener.onText(session.text);
+    return true;
   }
 
   /** Empties the page; one undo brings everything back. */

@@ -1,10 +1,15 @@
 import { formerCodes } from '@yellow-latch/core/convention/former';
-import { compile, LARGEST_OVERLAY, settleRules, type CompiledList } from '@yellow-latch/core/fire';
+import { CompiledList, LARGEST_OVERLAY, settleRules, type FiringEntry } from '@yellow-latch/core/fire';
 import { THIS_APP } from '@yellow-latch/core/fit';
 import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
 import { useEffect, useMemo, useRef, useState } from 'react';
 
 import { changeBetween } from '@/replica/listChange';
+
+/** The list with its rules settled; what a template gives is asked for when it fires. */
+function entriesOf(shortcuts: readonly Shortcut[], sets: readonly ShortcutSet[]): FiringEntry[] {
+  return settleRules({ shortcuts, sets }).map((entry, index) => (shortcuts[index]!.content.template ? { ...entry, asks: true } : entry));
+}
 
 /**
  * The list made ready for typing in this app. An edit lies over what was made ready before, at once;
@@ -16,18 +21,18 @@ export function useCompiled(current: readonly Shortcut[], sets: readonly Shortcu
     const former = formerCodes(current, openedAt);
     return former.length === 0 ? current : [...current, ...former];
   }, [current, openedAt]);
-  const [list, setList] = useState(() => compile({ shortcuts, sets }, THIS_APP));
+  const [list, setList] = useState(() => CompiledList.compile(entriesOf(shortcuts, sets), THIS_APP));
   const known = useRef(shortcuts);
   useEffect(() => {
     const change = changeBetween(known.current, shortcuts);
     known.current = shortcuts;
     if (!change) return;
-    const put = settleRules({ shortcuts: change.put, sets });
+    const put = entriesOf(change.put, sets);
     setList((before) => before.with({ put, remove: change.remove }));
   }, [shortcuts, sets]);
   useEffect(() => {
     if (list.overlaySize <= LARGEST_OVERLAY) return;
-    const timer = setTimeout(() => setList(compile({ shortcuts, sets }, THIS_APP)), 0);
+    const timer = setTimeout(() => setList(CompiledList.compile(entriesOf(shortcuts, sets), THIS_APP)), 0);
     return () => clearTimeout(timer);
   }, [list, shortcuts, sets]);
   return list;

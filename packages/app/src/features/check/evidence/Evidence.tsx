@@ -50,7 +50,8 @@ export function Evidence({ finding, codes }: { finding: Finding; codes: Codes })
       return <Traps traps={finding.evidence.traps} code={codes.codeOf(shortcuts[0]!)} />;
     case 'faulty expansion': {
       const shortcut = codes.shortcutOf(shortcuts[0]!);
-      const text = shortcut?.private ? null : (shortcut?.content.expansion ?? '');
+      // The text of a template is made when it fires: there is no place in it to mark.
+      const text = shortcut?.private || shortcut?.content.template ? null : (shortcut?.content.expansion ?? '');
       const isShared = finding.evidence.faults.some(({ fault }) => fault === 'same expansion');
       return (
         <>

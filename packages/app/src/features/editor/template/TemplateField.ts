@@ -1,0 +1,3 @@
+/** The web's field is the only one so far; Metro takes the `.web` file by itself. */
+export { default } from './TemplateField.web';
+export * from './TemplateField.web';

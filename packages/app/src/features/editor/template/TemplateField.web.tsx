@@ -1,0 +1,145 @@
+import { createEmptyHistoryState, registerHistory } from '@lexical/history';
+import { registerPlainText } from '@lexical/plain-text';
+import { templateOf, type Segment } from '@yellow-latch/core/expansion';
+import { $getNearestNodeFromDOMNode, $getNodeByKey, $getRoot, $getSelection, $isRangeSelection, createEditor, type LexicalEditor } from 'lexical';
+import { useEffect, useId, useImperativeHandle, useRef, useState, type Ref } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { FACES, STRONG } from '@/look/fonts';
+import { useLatest } from '@/look/useLatest';
+import { usePalette } from '@/look/useLook';
+
+import { $createChip, $isChip, ChipNode, type ChipSegment } from './chipNode';
+import { $readSegments, $showSegments } from './templateText';
+
+export interface TemplateFieldHandle {
+  insert(segment: ChipSegment): void;
+  /** Another in the place of a chip; null: it goes. */
+  replace(key: string, segment: ChipSegment | null): void;
+}
+
+/** A chip in the text, and the key by which it is replaced. */
+export interface PlacedChip {
+  readonly key: string;
+  readonly segment: ChipSegment;
+}
+
+interface TemplateFieldProps {
+  label: string;
+  segments: readonly Segment[];
+  labelOf: (segment: ChipSegment) => string;
+  error?: string;
+  onChange: (source: string, segments: readonly Segment[]) => void;
+  onChips: (chips: readonly PlacedChip[]) => void;
+  onOpen: (chip: PlacedChip) => void;
+  onSubmit: () => void;
+  ref?: Ref<TemplateFieldHandle>;
+}
+
+/** A text with chips in it. It is not rewritten from state: it begins with its segments, and tells what becomes of them. */
+export default function TemplateField({ label, segments, labelOf, error, ref, ...listener }: TemplateFieldProps) {
+  const palette = usePalette();
+  const id = useId();
+  const root = useRef<HTMLDivElement>(null);
+  const [first] = useState(segments);
+  const latest = useLatest({ listener, labelOf });
+  const editor = useRef<LexicalEditor | null>(null);
+
+  useEffect(() => {
+    const made = createEditor({ namespace: 'template', nodes: [ChipNode], onError: (problem) => { throw problem; } });
+    editor.current = made;
+    made.setRootElement(root.current);
+    const stops = [
+      registerPlainText(made),
+      registerHistory(made, createEmptyHistoryState(), 300),
+      made.registerUpdateListener(({ editorState, dirtyElements, dirtyLeaves }) => {
+        if (dirtyElements.size === 0 && dirtyLeaves.size === 0) return;
+        editorState.read(() => {
+          const now = $readSegments();
+          const chips = $getRoot().getAllTextNodes().filter($isChip).map((node) => ({ key: node.getKey(), segment: node.segment }));
+          latest.current.listener.onChips(chips);
+          latest.current.listener.onChange(templateOf(now), now);
+        });
+      }),
+    ];
+    made.update(() => $showSegments(first, latest.current.labelOf), { tag: 'history-merge' });
+    return () => {
+      stops.forEach((stop) => stop());
+      made.setRootElement(null);
+    };
+  }, [first, latest]);
+
+  useImperativeHandle(ref, () => ({
+    insert: (segment) =>
+      editor.current?.update(() => {
+        const selection = $getSelection();
+        const at = $isRangeSelection(selection) ? selection : $getRoot().selectEnd();
+        const chip = $createChip(segment, latest.current.labelOf(segment));
+        at.insertNodes([chip]);
+        chip.selectNext();
+      }),
+    replace: (key, segment) =>
+      editor.current?.update(() => {
+        const node = $getNodeByKey(key);
+        if (!$isChip(node)) return;
+        if (segment === null) node.remove();
+        else node.replace($createChip(segment, latest.current.labelOf(segment)));
+      }),
+  }));
+
+  return (
+    <View style={styles.field}>
+      <Text variant="labelLarge" nativeID={`${id}-label`} style={styles.label}>
+        {label}
+      </Text>
+      <div
+        ref={root}
+        contentEditable
+        suppressContentEditableWarning
+        role="textbox"
+        aria-multiline
+        aria-labelledby={`${id}-label`}
+        aria-invalid={error !== undefined}
+        className="template-field"
+        onClick={(event) => {
+          const element = (event.target as HTMLElement).closest('.chip');
+          if (!element) return;
+          editor.current?.read(() => {
+            const node = $getNearestNodeFromDOMNode(element);
+            if ($isChip(node)) latest.current.listener.onOpen({ key: node.getKey(), segment: node.segment });
+          });
+        }}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey)) return;
+          event.preventDefault();
+          latest.current.listener.onSubmit();
+        }}
+        style={
+          {
+            minHeight: 124,
+            padding: 12,
+            border: `1.5px solid ${error ? palette.alarm : palette.inkSoft}`,
+            borderRadius: 6,
+            fontFamily: FACES.text,
+            fontSize: 17,
+            lineHeight: '29px',
+            whiteSpace: 'pre-wrap',
+            overflowWrap: 'anywhere',
+            color: palette.ink,
+            backgroundColor: palette.surface,
+            '--chip-ground': palette.ground,
+            '--chip-line': palette.ink,
+          } as React.CSSProperties
+        }
+      />
+      {error && (
+        <Text role="alert" variant="bodyMedium" style={{ color: palette.alarm }}>
+          {error}
+        </Text>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ field: { gap: 4, paddingTop: 6 }, label: { ...STRONG, fontSize: 15 } });

@@ -1,0 +1,79 @@
+import { formatMoment, nextWeekday, parseDuration, shift, type DateSegment } from '@yellow-latch/core/expansion';
+
+import type { ChipSegment } from './chipNode';
+
+const zone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
+const locale = () => (typeof navigator === 'undefined' ? 'en-GB' : navigator.language);
+
+/** What a date comes to now. */
+export function exampleOf({ pattern, plus, next }: Pick<DateSegment, 'pattern' | 'plus' | 'next'>, now = Date.now()): string {
+  const duration = parseDuration(plus);
+  const shifted = duration ? shift(now, duration, zone()) : now;
+  const moment = next === null ? shifted : nextWeekday(shifted, next, zone());
+  return formatMoment(moment, pattern, locale(), zone());
+}
+
+/** What stands on a chip. */
+export function labelOf(segment: ChipSegment, codeOf: (id: string) => string | undefined): string {
+  switch (segment.type) {
+    case 'blank':
+      return segment.label || segment.name;
+    case 'date':
+      return exampleOf(segment);
+    case 'clipboard':
+      return 'clipboard';
+    case 'selection':
+      return 'text to wrap';
+    case 'shortcut':
+      return codeOf(segment.id) ?? 'gone';
+    case 'caret':
+      return 'caret';
+  }
+}
+
+/** What a chip is called for who cannot see it. */
+export function kindOf(segment: ChipSegment): string {
+  switch (segment.type) {
+    case 'blank':
+      return 'Blank';
+    case 'date':
+      return 'Date';
+    case 'clipboard':
+    case 'selection':
+      return 'What is at hand';
+    case 'shortcut':
+      return 'Shortcut inside';
+    case 'caret':
+      return 'Caret';
+  }
+}
+
+/** Patterns to choose from, by their examples. */
+export const PATTERNS = ['d MMMM y', 'd MMM y', 'EEEE d MMMM', 'dd/MM/y', 'dd.MM.y', 'y-MM-dd', 'MMMM y', 'EEEE', 'HH:mm', 'h:mm a', 'EEEE d MMMM, HH:mm'] as const;
+
+/** How far on a date may be moved, in words. */
+export const MOVES = [
+  ['', 'today'],
+  ['P1D', 'tomorrow'],
+  ['P7D', 'in a week'],
+  ['P14D', 'in two weeks'],
+  ['P1M', 'in a month'],
+  ['P3M', 'in three months'],
+  ['P6M', 'in six months'],
+  ['P1Y', 'in a year'],
+  ['-P1D', 'yesterday'],
+] as const;
+
+/** An identifier for a blank from its label: letters and digits, another where it is taken by another blank. */
+export function nameFor(label: string, taken: ReadonlySet<string>): string {
+  const plain = label
+    .normalize('NFD')
+    .replaceAll(/\p{M}/gu, '')
+    .toLowerCase()
+    .replaceAll(/[^a-z0-9]+/gu, '-')
+    .replaceAll(/^-+|-+$/gu, '');
+  const base = /^[a-z]/u.test(plain) ? plain : `blank${plain === '' ? '' : `-${plain}`}`;
+  let name = base;
+  for (let count = 2; taken.has(name); count += 1) name = `${base}-${count}`;
+  return name;
+}

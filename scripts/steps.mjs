@@ -149,6 +149,8 @@ async function buildWorker() {
     platform: 'browser',
     format: 'iife',
     target: 'es2022',
+    // Some packages have another file for where there is no document.
+    conditions: ['worker'],
     alias: { 'zod/v4/locales': join(ROOT, 'packages/app/src/stubs/zod-locales.ts') },
     logLevel: 'warning',
   });

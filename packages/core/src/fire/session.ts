@@ -225,7 +225,7 @@ function typeCharacter(
     if (!again) break;
     const next = fire(fired, again, 'rescan', events);
     // One Backspace still takes back everything since the typing.
-    const { start, typed: keys, codeLength } = fired.lastFiring!;
+    const { start, typed: keys, codeLength } = fired.lastFiring;
     fired = { ...next, lastFiring: { ...next.lastFiring!, start, typed: keys, codeLength } };
   }
   return { session: fired, firedFrom: match.start, events };

@@ -159,6 +159,8 @@ describe('the schemas', () => {
     kind: 'address',
     setId: null,
     rules: { fires: 'offer' },
+    usesAWeek: 7,
+    former: { code: ';ws', until: 1 },
   };
 
   test('take a shortcut and give it back unchanged', () => {

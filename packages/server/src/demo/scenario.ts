@@ -16,7 +16,8 @@ export const DEMO_KEYBOARDS: readonly KeyboardUse[] = [
   { keyboard: 'hardware-en-gb', share: 2, pace: 1, device: 'computer-list' },
 ];
 
-type DemoShortcut = readonly [code: string, expansion: string, kind?: Kind];
+/** `shape`: the source of a template, or Markdown. Inside, `{:shortcut code=|…|}` stands for the shortcut with that code. */
+type DemoShortcut = readonly [code: string, expansion: string, kind?: Kind, shape?: 'template' | 'markdown'];
 
 /** How often in a week the two say they use a shortcut; of the others they do not know. */
 export const DEMO_USES: Readonly<Record<string, number>> = {
@@ -85,7 +86,12 @@ export const DEMO_SETS: readonly DemoSet[] = [
       [';web', 'https://corrieandvale.example'],
       ['book*', 'https://corrieandvale.example/book'],
       [';cv', 'Corrie & Vale, travelling piano care'],
-      [';bye', 'Best wishes,\nAnsel Corrie\nCorrie & Vale'],
+      [
+        ';bye',
+        'Best wishes,  \nAnsel Corrie  \n**Corrie & Vale** · [Book a visit](https://corrieandvale.example/book)',
+        'message',
+        'markdown',
+      ],
       [';tt', 'With many thanks,\nMara Vale\nfor Corrie & Vale'],
       ['so', 'Sent from the road, so please forgive the short reply.'],
     ],
@@ -103,10 +109,20 @@ export const DEMO_SETS: readonly DemoSet[] = [
         ';quiet',
         'Tuning needs about ninety minutes of quiet. A closed door is enough; no need to leave the house.',
       ],
-      [';clear', 'Please clear the lid and the music desk before I come, photographs included.'],
-      [';conf', 'Your tuning is booked for ____ at ____. If that no longer suits, Mara can move it: 01632 960148.'],
+      [
+        ';clear',
+        'Before the first visit, please clear the lid and the music desk, photographs included. {:shortcut code=|;pk|}',
+        'message',
+        'template',
+      ],
+      [
+        ';conf',
+        'Your tuning is booked for {$day :date label=|Day| pattern=|EEEE d MMMM|} {$part :choice label=|Part of the day| options=|in the morning,at noon,in the afternoon|}. If that no longer suits, Mara can move it: 01632 960148.',
+        'message',
+        'template',
+      ],
       [';resch', 'I am sorry, I cannot come tommorow after all. Would ____ suit you instead?'],
-      [';six', 'The next tuning is due in about six months. Shall we set a date now?'],
+      [';six', 'The next tuning is due in {:today pattern=|MMMM y| plus=|P6M|}. Shall we set a date now?', 'message', 'template'],
       [';keys', 'If nobody is in, the caretaker has my number and a key to the hall.'],
     ],
   },
@@ -159,13 +175,16 @@ export const DEMO_SETS: readonly DemoSet[] = [
     shortcuts: [
       [
         ';rep',
-        'Condition report\nMake and number: ____\nPitch before: ____ cents\nHumidity: ____ %\nAction: ____\nPins and strings: ____\nAdvice: ____',
+        'Condition report, {:today}\nMake and number: {$make :text label=|Make and number|}\nPitch before: {$pitch :number label=|Pitch before, in cents| default=|0|} cents\nHumidity: {$humidity :number label=|Humidity, in %|} %\nAction: {$action :choice label=|Action| options=|even,uneven,sluggish|}\nAdvice: {$advice :lines label=|Advice|}',
+        'message',
+        'template',
       ],
+      [';note', '[{$initials :upper label=|Initials|}: {#caret /}]', 'message', 'template'],
       [';pins', 'Tuning pins firm, torque even from bass to treble.'],
       [';loose', 'Several tuning pins are loose; the piano will not hold a raise in pitch.'],
       [';bass', 'Bass strings tired, two with a false beat.'],
       [';ok', 'Sound throughout. No work advised before the next tuning.'],
-      [';inv', 'Tuning at your address, parts as listed, travel included.'],
+      [';inv', 'Tuning at your address on {:today pattern=|d MMMM y|}, parts as listed, travel included.', 'message', 'template'],
       ['/due', 'Payable within 14 days. Please give the invoice number as reference.'],
       [';iban', 'GB82 WEST 1234 5698 7654 32', 'contact'],
       [';rec', 'Payment recieved with thanks.'],

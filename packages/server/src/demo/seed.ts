@@ -40,16 +40,23 @@ function demoChanges(device: Device, now: number): Change[] {
     return record.id;
   };
   const orders = generateNKeysBetween(null, null, DEMO_SETS.length);
+  const ids = new Map(DEMO_SETS.flatMap(({ shortcuts }) => shortcuts.map(([code]) => [code, uuid()] as const)));
+  const withIds = (expansion: string) => expansion.replaceAll(/code=\|([^|]+)\|/gu, (_, code: string) => `id=|${ids.get(code)!}|`);
   DEMO_SETS.forEach(({ name, icon, shortcuts }, index) => {
     const setId = create('set', { name, icon, order: orders[index]! });
-    for (const [code, expansion, kind] of shortcuts) {
+    for (const [code, expansion, kind, shape] of shortcuts) {
+      const content = {
+        expansion: shape === 'template' ? withIds(expansion) : expansion,
+        template: shape === 'template',
+        format: shape === 'markdown' ? 'markdown' : 'plain',
+      } as const;
       create('shortcut', {
         code,
-        content: { expansion, template: false, format: 'plain' },
+        content,
         kind: kind ?? guessKind(expansion),
         setId,
         usesAWeek: DEMO_USES[code] ?? null,
-      });
+      }, ids.get(code));
     }
   });
   create('list', { languages: ['en'], devices: ['app', 'phone-list', 'tablet-list', 'computer-list'], keyboards: [...DEMO_KEYBOARDS] }, LIST_RECORD_ID);

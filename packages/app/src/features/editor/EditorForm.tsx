@@ -1,6 +1,6 @@
 import { KINDS, trimCode, type Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -13,6 +13,7 @@ import { usePalette } from '@/look/useLook';
 
 import { Choice } from './Choice';
 import { EffortBar } from './EffortBar';
+import { ExpansionField } from './ExpansionField';
 import { Field, FieldNote } from '@/look/Field';
 import { NEW_SET } from './form';
 import { HiddenText } from './HiddenText';
@@ -21,6 +22,9 @@ import { useEditor } from './useEditor';
 import { useVerdict } from './useVerdict';
 import { Verdict } from './Verdict';
 
+// Fetched for what is more than plain text.
+const Preview = lazy(() => import('./template/Preview'));
+
 /** First what you want, then what you type for it; kind and set; save at the foot. */
 export function EditorForm({ saved }: { saved: Shortcut | null }) {
   const palette = usePalette();
@@ -28,14 +32,16 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
   const editor = useEditor(saved);
   const { control, formState, setValue } = editor.form;
   const { errors } = formState;
-  const [code, expansion, kind, setId, fires, edge, isPrivate] = useWatch({
+  const [code, expansion, template, format, kind, setId, fires, edge, isPrivate] = useWatch({
     control,
-    name: ['code', 'expansion', 'kind', 'setId', 'fires', 'edge', 'isPrivate'],
+    name: ['code', 'expansion', 'template', 'format', 'kind', 'setId', 'fires', 'edge', 'isPrivate'],
   });
   const draft = {
     id: saved?.id ?? null,
     code,
     expansion,
+    template,
+    format,
     kind,
     setId: setId === NEW_SET ? null : setId,
     fires,
@@ -65,14 +71,15 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
           control={control}
           name="expansion"
           render={({ field }) => (
-            <Field
-              label="You get"
-              multiline
-              inputRef={field.ref}
+            <ExpansionField
+              id={saved?.id ?? null}
               value={field.value}
-              onChangeText={(text) => {
+              isTemplate={template}
+              inputRef={field.ref}
+              onChange={(text, isTemplate) => {
+                if (isTemplate !== template) setValue('template', isTemplate, { shouldDirty: true });
                 field.onChange(text);
-                editor.followExpansion(text);
+                if (!isTemplate) editor.followExpansion(text);
               }}
               onBlur={() => {
                 field.onBlur();
@@ -81,10 +88,14 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
               onSubmit={editor.save}
               error={errors.expansion?.message}
               startsHere={!saved && !editor.startsWithText}
-              placeholder="An address, a link, a sign, a whole message"
             />
           )}
         />
+        )}
+        {isShown && expansion !== '' && (template || format === 'markdown') && (
+          <Suspense fallback={null}>
+            <Preview shortcut={{ id: saved?.id ?? 'new', code: trimCode(code), content: { expansion, template, format } }} />
+          </Suspense>
         )}
         {editor.note && (
           <FieldNote text={`${capitalise(editor.note)}.`} action="Put back" onPress={editor.putBack} />

@@ -30,7 +30,7 @@ interface MoreFieldsProps {
 /** What a shortcut may ask for itself: how it fires, where it may stand, that it stays on this device; how often it is used. */
 export function MoreFields({ control, setValue }: MoreFieldsProps) {
   const palette = usePalette();
-  const [fires, edge, usesAWeek, isPrivate] = useWatch({ control, name: ['fires', 'edge', 'usesAWeek', 'isPrivate'] });
+  const [fires, edge, usesAWeek, format, isPrivate] = useWatch({ control, name: ['fires', 'edge', 'usesAWeek', 'format', 'isPrivate'] });
   return (
     <>
       <View style={styles.choices}>
@@ -44,7 +44,15 @@ export function MoreFields({ control, setValue }: MoreFieldsProps) {
           choices={usesChoices(usesAWeek)}
           onChange={(value) => setValue('usesAWeek', saidBy(value), { shouldDirty: true })}
         />
-        <View style={styles.space} />
+        <Choice
+          label="Formatting"
+          value={format}
+          choices={[
+            { value: 'plain', label: 'none' },
+            { value: 'markdown', label: 'Markdown' },
+          ]}
+          onChange={(value) => setValue('format', value, { shouldDirty: true })}
+        />
       </View>
       <Tick
         role="checkbox"
@@ -67,5 +75,4 @@ const styles = StyleSheet.create({
   choices: { flexDirection: 'row', gap: 12, paddingTop: 8 },
   private: { minHeight: 56, paddingTop: 8 },
   words: { flex: 1 },
-  space: { flex: 1 },
 });

@@ -10,10 +10,14 @@ import {
   trimCode,
   withUnixNewlines,
   type AskedRules,
+  type Content,
   type Kind,
   type Shortcut,
 } from '@yellow-latch/core/model';
 import type { FieldErrors, Resolver } from 'react-hook-form';
+
+import { loadExpansion } from '@/expansion/context';
+import { tellTemplateProblem } from '@/expansion/words';
 
 import { tellProblem, tellTaken } from './words';
 
@@ -27,6 +31,9 @@ export interface FormValues {
   setId: string | null;
   /** The name of the set that saving makes, where `setId` is NEW_SET. */
   newSet: string;
+  /** Whether `expansion` is the source of a template, and how it is set. */
+  template: boolean;
+  format: Content['format'];
   /** How it fires and where it may stand, if it asks for that itself. */
   fires: NonNullable<AskedRules['fires']> | null;
   edge: NonNullable<AskedRules['edge']> | null;
@@ -41,6 +48,8 @@ export interface FormValues {
 export function formValuesOf(shortcut: Shortcut | null): FormValues {
   return {
     expansion: shortcut?.content.expansion ?? '',
+    template: shortcut?.content.template ?? false,
+    format: shortcut?.content.format ?? 'plain',
     code: shortcut?.code ?? '',
     kind: shortcut?.kind ?? 'message',
     setId: shortcut?.setId ?? null,
@@ -68,7 +77,8 @@ export function tidy(values: FormValues): FormValues {
   const expansion = withUnixNewlines(values.expansion);
   return {
     ...values,
-    expansion: values.keepsEnd ? expansion : cleanEnd(expansion).text,
+    // The end of a template is where its source says.
+    expansion: values.keepsEnd || values.template ? expansion : cleanEnd(expansion).text,
     code: trimCode(values.code),
     newSet: values.newSet.trim(),
   };
@@ -79,12 +89,16 @@ export function makeResolver(
   shortcuts: readonly Shortcut[],
   saved: Shortcut | null,
 ): Resolver<FormValues> {
-  return (values) => {
-    const { expansion, code, setId, newSet } = tidy(values);
+  return async (values) => {
+    const { expansion, template, code, setId, newSet } = tidy(values);
     const errors: FieldErrors<FormValues> = {};
     const inExpansion = checkExpansion(expansion);
     if (inExpansion) {
       errors.expansion = { type: inExpansion.type, message: tellProblem('expansion', inExpansion) };
+    }
+    if (template && !errors.expansion) {
+      const problem = await problemOfTemplate(expansion);
+      if (problem) errors.expansion = { type: problem.type, message: tellTemplateProblem(problem) };
     }
     const inCode = checkCode(code);
     if (inCode) {
@@ -105,4 +119,10 @@ export function makeResolver(
     }
     return Object.keys(errors).length > 0 ? { values: {}, errors } : { values, errors: {} };
   };
+}
+
+async function problemOfTemplate(source: string) {
+  const { parseTemplate } = await loadExpansion();
+  const parsed = parseTemplate(source);
+  return parsed.type === 'problems' ? parsed.problems[0]! : null;
 }

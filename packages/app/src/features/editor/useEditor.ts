@@ -91,7 +91,7 @@ export function useEditor(saved: Shortcut | null) {
   });
 
   const cleanExpansion = () => {
-    if (getValues('keepsEnd')) return;
+    if (getValues('keepsEnd') || getValues('template')) return;
     const original = withUnixNewlines(getValues('expansion'));
     const cleaned = cleanEnd(original);
     const note = tellCleaned(cleaned);
@@ -117,7 +117,7 @@ export function useEditor(saved: Shortcut | null) {
   };
   const saveValid = async (typed: FormValues) => {
     const values = tidy(typed);
-    const note = typed.keepsEnd ? null : tellCleaned(cleanEnd(withUnixNewlines(typed.expansion)));
+    const note = typed.keepsEnd || typed.template ? null : tellCleaned(cleanEnd(withUnixNewlines(typed.expansion)));
     const writes: Write[] = [];
     let { setId } = values;
     if (setId === NEW_SET) {
@@ -172,11 +172,12 @@ export function useEditor(saved: Shortcut | null) {
 
 /** Only what differs from what is saved is written, so that devices do not undo each other. */
 function changedFields(values: FormValues, saved: Shortcut | null): Partial<ShortcutFields> {
-  const { code, expansion, kind, setId } = values;
+  const { code, expansion, template, format, kind, setId } = values;
   const fields: Partial<ShortcutFields> = {};
   if (code !== saved?.code) fields.code = code;
-  if (expansion !== saved?.content.expansion) {
-    fields.content = { template: false, format: 'plain', ...saved?.content, expansion };
+  const was = saved?.content;
+  if (expansion !== was?.expansion || template !== was.template || format !== was.format) {
+    fields.content = { expansion, template, format };
   }
   if (kind !== saved?.kind) fields.kind = kind;
   if (!saved || setId !== saved.setId) fields.setId = setId;

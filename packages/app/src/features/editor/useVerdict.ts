@@ -1,7 +1,7 @@
 import type { AuditedShortcut } from '@yellow-latch/core/clash';
 import { markerOf } from '@yellow-latch/core/convention/mark';
 import { conventionFor } from '@yellow-latch/core/convention/recognise';
-import { checkCode, trimCode, type AskedRules, type Kind } from '@yellow-latch/core/model';
+import { checkCode, trimCode, type AskedRules, type Content, type Kind } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/audit/AuditProvider';
@@ -20,6 +20,8 @@ export interface Draft {
   readonly id: string | null;
   readonly code: string;
   readonly expansion: string;
+  readonly template: boolean;
+  readonly format: Content['format'];
   readonly kind: Kind;
   readonly setId: string | null;
   readonly fires: AskedRules['fires'] | null;
@@ -28,11 +30,11 @@ export interface Draft {
 }
 
 /** What the worker is told of it. */
-export function draftOf({ id, code, expansion, kind, setId, fires, edge, isPrivate }: Draft): AuditedShortcut {
+export function draftOf({ id, code, expansion, template, format, kind, setId, fires, edge, isPrivate }: Draft): AuditedShortcut {
   return {
     id: id ?? NEW_ID,
     code: trimCode(code),
-    content: { expansion: expansion || ' ', template: false, format: 'plain' },
+    content: { expansion: expansion || ' ', template, format },
     kind,
     setId,
     rules: rulesOf({ fires: fires ?? null, edge: edge ?? null }),
@@ -41,7 +43,7 @@ export function draftOf({ id, code, expansion, kind, setId, fires, edge, isPriva
 }
 
 /** The verdict on a shortcut as it stands in the form; null: not judged (yet). */
-export function useVerdict({ id, code, expansion, kind, setId, fires, edge, isPrivate }: Draft): Verdict | null {
+export function useVerdict({ id, code, expansion, template, format, kind, setId, fires, edge, isPrivate }: Draft): Verdict | null {
   const { client, state } = useAudit();
   const { conventions } = useList();
   const version = state.result?.version;
@@ -52,7 +54,7 @@ export function useVerdict({ id, code, expansion, kind, setId, fires, edge, isPr
     if (!isCode) return;
     let isOver = false;
     const timer = setTimeout(() => {
-      const draft = draftOf({ id, code, expansion, kind, setId, fires, edge, isPrivate });
+      const draft = draftOf({ id, code, expansion, template, format, kind, setId, fires, edge, isPrivate });
       const convention = conventionFor({ kind, setId }, conventions);
       const marker = convention && markerOf(convention.mark);
       void client.verdict(draft, marker ?? undefined).then((verdict) => {
@@ -63,6 +65,6 @@ export function useVerdict({ id, code, expansion, kind, setId, fires, edge, isPr
       isOver = true;
       clearTimeout(timer);
     };
-  }, [client, version, id, isCode, code, trimmed, expansion, kind, setId, fires, edge, isPrivate, conventions]);
+  }, [client, version, id, isCode, code, trimmed, expansion, template, format, kind, setId, fires, edge, isPrivate, conventions]);
   return isCode && judged?.code === trimmed ? judged.verdict : null;
 }

@@ -4,8 +4,11 @@ import { StyleSheet } from 'react-native';
 import { IconButton } from 'react-native-paper';
 
 import { shownExpansion } from '@/audit/sentences';
+import { contextNow, loadExpansion } from '@/expansion/context';
+import { tellExpansionError } from '@/expansion/words';
 import { useNotice } from '@/frame/Notices';
 import { usePalette } from '@/look/useLook';
+import { useOpened } from '@/replica/ReplicaProvider';
 
 /** How long the tick stays after copying, in ms. */
 const TICK = 1_500;
@@ -16,7 +19,7 @@ interface CopyButtonProps {
 
 /** Copies what a shortcut gives with one tap and says so. */
 export function CopyButton({ shortcut }: CopyButtonProps) {
-  const text = shortcut.content.expansion;
+  const { replica } = useOpened();
   const palette = usePalette();
   const notify = useNotice();
   const [hasCopied, setCopied] = useState(false);
@@ -26,7 +29,7 @@ export function CopyButton({ shortcut }: CopyButtonProps) {
     return () => clearTimeout(timer);
   }, [hasCopied]);
   const copy = () => {
-    navigator.clipboard.writeText(text).then(
+    copyOut(shortcut, replica.read().shortcuts).then(
       () => {
         setCopied(true);
         notify({ text: `Copied: ${shownExpansion(shortcut, 60)}` });
@@ -44,6 +47,26 @@ export function CopyButton({ shortcut }: CopyButtonProps) {
       style={styles.button}
     />
   );
+}
+
+/** To the clipboard: a text as it is, a template as it is now with gaps for its blanks, formatted text in both forms. */
+async function copyOut(shortcut: Shortcut, shortcuts: readonly Shortcut[]): Promise<void> {
+  const { template, format, expansion } = shortcut.content;
+  if (!template && format === 'plain') return navigator.clipboard.writeText(expansion);
+  const { expand, GAP } = await loadExpansion();
+  const context = contextNow(shortcuts);
+  const open = expand(shortcut, context);
+  if (open.type === 'errors') throw new Error(tellExpansionError(open.errors[0]!));
+  const gaps = Object.fromEntries(open.openBlanks.map((blank) => [blank.name, blank.default || GAP]));
+  const made = expand(shortcut, { ...context, values: gaps });
+  if (made.type === 'errors') throw new Error(tellExpansionError(made.errors[0]!));
+  if (made.html === null) return navigator.clipboard.writeText(made.plain);
+  return navigator.clipboard.write([
+    new ClipboardItem({
+      'text/html': new Blob([made.html], { type: 'text/html' }),
+      'text/plain': new Blob([made.plain], { type: 'text/plain' }),
+    }),
+  ]);
 }
 
 const styles = StyleSheet.create({ button: { width: 48, height: 48, margin: 0 } });

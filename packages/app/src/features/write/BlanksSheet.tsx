@@ -7,6 +7,7 @@ import { nameOfBlank } from '@/expansion/words';
 import { CodePlate } from '@/look/CodePlate';
 import { DateField } from '@/look/DateField';
 import { Field } from '@/look/Field';
+import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
 import { usePalette } from '@/look/useLook';
@@ -49,7 +50,7 @@ export function BlanksSheet({ filling: { asked, blanks, make }, onDone, onCancel
           onContentSizeChange={() => scroll.current?.scrollToEnd({ animated: false })}
         >
           <Text variant="bodyMedium" style={styles.text}>
-            {make(values)?.plain ?? ''}
+            {make(withGaps(values))?.plain ?? ''}
           </Text>
         </ScrollView>
         <BlankInput key={blank.name} blank={blank} value={values[blank.name] ?? ''} onChange={set} onNext={next} />
@@ -70,6 +71,11 @@ export function BlanksSheet({ filling: { asked, blanks, make }, onDone, onCancel
   );
 }
 
+/** What is not filled in yet shows as a gap. */
+function withGaps(values: Readonly<Record<string, string>>): Record<string, string> {
+  return Object.fromEntries(Object.entries(values).map(([name, value]) => [name, value === '' ? '____' : value]));
+}
+
 interface BlankInputProps {
   blank: OpenBlank;
   value: string;
@@ -84,7 +90,9 @@ function BlankInput({ blank, value, onChange, onNext }: BlankInputProps) {
   if (blank.kind === 'choice') {
     return (
       <View role="group" aria-label={name} style={styles.choice}>
-        <Text variant="labelLarge">{name}</Text>
+        <Text variant="labelLarge" style={STRONG}>
+          {name}
+        </Text>
         <View style={styles.options}>
           {blank.options.map((option) => (
             <Pressable

@@ -1,5 +1,5 @@
 import type { Segment } from '@yellow-latch/core/expansion';
-import { $applyNodeReplacement, TextNode, type EditorConfig, type LexicalNode, type NodeKey, type SerializedTextNode } from 'lexical';
+import { $applyNodeReplacement, $createTextNode, TextNode, type EditorConfig, type LexicalNode, type NodeKey, type SerializedTextNode } from 'lexical';
 
 /** All that stands in a template beside its text. */
 export type ChipSegment = Exclude<Segment, { type: 'text' }>;
@@ -18,7 +18,7 @@ export class ChipNode extends TextNode {
 
   /** Chips are made of templates alone: what is pasted is text. */
   static override importJSON(serialized: SerializedTextNode): TextNode {
-    return TextNode.importJSON(serialized);
+    return $createTextNode(serialized.text);
   }
 
   constructor(segment: ChipSegment, text: string, key?: NodeKey) {

@@ -1,0 +1,140 @@
+import { By, Key } from 'selenium-webdriver';
+
+import type { App } from '../app';
+import { journey } from '../journey';
+
+/** Types into the page of Write. */
+async function write(app: App, text: string): Promise<void> {
+  await app.goTo('Write');
+  await app.press(await app.see(By.css('textarea.write-pad')));
+  await app.type(text);
+}
+
+/** What the expansion's field shows, chips among it. */
+const shown = (app: App) => app.driverScript<string>(`return document.querySelector('.template-field')?.innerText ?? ''`);
+const year = new Date().getFullYear();
+
+journey('a message with blanks is made by touch, fires, is filled in, taken back, and cancelled', 'empty', async ({ open }) => {
+  const app = await open('phone');
+  await app.tap('Paste or write…');
+  await app.insert(await app.field('You get'), 'Dear , see you.');
+  // The caret goes behind “Dear ”.
+  await app.type(Key.HOME + Key.ARROW_RIGHT.repeat(5));
+  await app.tap('Put in: Blank');
+  await app.insert(await app.field('Called'), 'Name');
+  await app.expectAccessible();
+  await app.tap('Put it in');
+  await app.until(async () => (await shown(app)) === 'Dear Name, see you.', 'the chip in its place');
+  await app.tap('Put in: Blank');
+  await app.insert(await app.field('Called'), 'Part of the day');
+  await app.choose('Asks for', 'one of several');
+  await app.tap('Put it in');
+  await app.seeText('Give it something to choose from');
+  await app.insert(await app.field('To choose from, with commas between'), 'morning, afternoon');
+  await app.tap('Put it in');
+  await app.control('Blank: Part of the day');
+  await app.seeText('It gives now');
+  await app.expectAccessible();
+  await app.insert(await app.field('You type'), ';see');
+  await app.tap('Save');
+  await app.seeText(';see is saved');
+  await app.seeText('[Name]');
+
+  await write(app, ';see ');
+  await app.seeText('1 of 2 to fill in');
+  await app.insert(await app.field('Name'), 'Rowena');
+  await app.expectAccessible();
+  await app.type(Key.RETURN);
+  await app.seeText('2 of 2 to fill in');
+  await app.expectAccessible();
+  await app.tap('afternoon');
+  const { text } = await (async () => {
+    await app.seeText(';see fired');
+    return app.pad();
+  })();
+  expect(text).toMatch(/^Dear Rowena(afternoon)?, see you\.(afternoon)? $/);
+  await app.type(Key.BACK_SPACE);
+  await app.padHolds(';see ');
+  await app.tap('Clear the page');
+  await app.type(';see ');
+  await app.seeText('1 of 2 to fill in');
+  await app.tap('Leave the code');
+  await app.padHolds(';see ');
+  await app.type('x');
+  await app.padHolds(';see x');
+});
+
+journey('dates, the caret, another shortcut inside, and a circle, by touch', 'demo', async ({ open }) => {
+  const app = await open('phone');
+  // The caret inside brackets: initials in small letters.
+  await write(app, ';note ');
+  await app.insert(await app.field('Initials'), 'mv');
+  await app.tap('Put it in');
+  await app.until(async () => (await app.pad()).text === '[MV: ] ', 'the note');
+  expect((await app.pad()).caret).toBe(5);
+  await app.tap('Clear the page');
+  await app.type(';clear ');
+  await app.until(async () => (await app.pad()).text.includes('photographs included. Parking for the van'), 'the wording inside');
+  await app.tap('Clear the page');
+  await app.type(';six ');
+  await app.until(async () => new RegExp(`due in \\w+ (${year}|${year + 1})\\.`).test((await app.pad()).text), 'the month in six months');
+
+  // A date is chosen by its example.
+  await app.goTo('Shortcuts');
+  await app.openShortcut(';here');
+  await app.press(await app.field('You get'));
+  await app.tap('Put in: Date');
+  await app.choose('When', 'tomorrow');
+  await app.choose('Then the next', 'Monday');
+  await app.seeText('Now it would be');
+  await app.expectAccessible();
+  await app.tap('Put it in');
+  await app.until(async () => new RegExp(String(year)).test(await shown(app)), 'the date in the text');
+
+  // Taken out again, the text is plain; another shortcut that leads back is a circle.
+  await app.press(await app.see(By.css('[aria-label^="Date: "]')));
+  await app.tap('Take it out');
+  await app.field('You get');
+  await app.tap('Put in: Shortcut');
+  await app.insert(await app.field('Find a shortcut'), ';late');
+  await app.press(await app.see(By.css('[role=radio][aria-label=";late"]')));
+  await app.tap('Put it in');
+  await app.control('Shortcut inside: ;late');
+  await app.tap('Save');
+  await app.seeText(';here is saved');
+  await app.openShortcut(';late');
+  await app.press(await app.field('You get'));
+  await app.tap('Put in: Shortcut');
+  await app.insert(await app.field('Find a shortcut'), ';here');
+  await app.press(await app.see(By.css('[role=radio][aria-label=";here"]')));
+  await app.tap('Put it in');
+  await app.seeText('It leads back to itself');
+  await app.tap('Save');
+  await app.seeText(';late is saved');
+  await write(app, ' ;late ');
+  await app.seeText(';late stays. It leads back to itself: ;late, then ;here, then ;late.');
+  expect((await app.pad()).text).toContain(';late ');
+});
+
+journey('formatted: seen, shown for a device that knows none, and copied in both forms', 'demo', async ({ open }) => {
+  const app = await open('computer');
+  await app.openShortcut(';bye');
+  await app.seeText('It gives now');
+  await app.see(By.css('.formatted strong'));
+  await app.expectAccessible();
+  await app.tap('Copy formatted');
+  await app.seeText('Copied, formatted and plain.');
+  const types = await app.driverScript<string>(
+    `return navigator.clipboard.read().then(async ([item]) => (await (await item.getType('text/html')).text()) + ' | ' + (await (await item.getType('text/plain')).text()))`,
+  );
+  expect(types).toContain('<strong>Corrie &amp; Vale</strong>');
+  expect(types).toContain('Book a visit (https://corrieandvale.example/book)');
+  await app.choose('Shown on', 'Phone');
+  await app.seeText('Lost there: its formatting and its lines.');
+  await app.openShortcut(';six');
+  await app.choose('Shown on', 'Phone');
+  await app.seeText('It cannot be given there');
+  await app.openShortcut(';rep');
+  await app.choose('Shown on', 'Phone');
+  await app.seeText('It cannot be given there');
+});

@@ -1,0 +1,71 @@
+import { lazy, Suspense, useRef, useState } from 'react';
+import type { TextInput } from 'react-native';
+
+import { loadExpansion } from '@/expansion/context';
+import { Field } from '@/look/Field';
+
+import { InsertRow } from './InsertRow';
+import { asksFirst, newSegment, withSegment, type Insert } from './template/inserts';
+
+// Fetched with the first chip.
+const TemplateEditor = lazy(() => import('./template/TemplateEditor'));
+
+export interface ExpansionFieldProps {
+  /** The shortcut itself cannot stand inside; null: it is new. */
+  id: string | null;
+  value: string;
+  isTemplate: boolean;
+  error?: string;
+  startsHere: boolean;
+  inputRef: (input: unknown) => void;
+  onChange: (value: string, isTemplate: boolean) => void;
+  onBlur: () => void;
+  onSubmit: () => void;
+}
+
+/** Something that is to go into a plain text, at an offset, when it has said what it is. */
+export interface Started {
+  readonly insert: Insert;
+  readonly at: number;
+}
+
+/** What a shortcut gives: a plain text until the first chip is put in, and again when the last is taken out. */
+export function ExpansionField(props: ExpansionFieldProps) {
+  const { value, isTemplate, error, startsHere, inputRef, onChange, onBlur, onSubmit } = props;
+  const input = useRef<TextInput | null>(null);
+  const [started, setStarted] = useState<Started | null>(null);
+  const [wasTemplate, setWasTemplate] = useState(isTemplate);
+  if (isTemplate && !wasTemplate) setWasTemplate(true);
+  const plain = (
+    <>
+      <Field
+        label="You get"
+        multiline
+        inputRef={(element) => {
+          input.current = element;
+          inputRef(element);
+        }}
+        value={value}
+        onChangeText={(text) => onChange(text, false)}
+        onBlur={onBlur}
+        onSubmit={onSubmit}
+        error={error}
+        startsHere={startsHere || wasTemplate}
+        placeholder="An address, a link, a sign, a whole message"
+      />
+      <InsertRow
+        onInsert={(insert) => {
+          const { selectionEnd } = input.current as unknown as HTMLTextAreaElement;
+          if (asksFirst(insert)) setStarted({ insert, at: selectionEnd });
+          else void loadExpansion().then(({ templateOf }) => onChange(templateOf(withSegment(value, newSegment(insert), selectionEnd)), true));
+        }}
+      />
+    </>
+  );
+  if (!isTemplate && started === null) return plain;
+  return (
+    <Suspense fallback={plain}>
+      <TemplateEditor {...props} started={started} onStarted={() => setStarted(null)} />
+    </Suspense>
+  );
+}

@@ -1,0 +1,90 @@
+import { expand, expandFor, type Expandable } from '@yellow-latch/core/expansion';
+import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { deviceLabel } from '@/audit/sentences';
+import { contextNow } from '@/expansion/context';
+import { nameOfBlank, tellExpansionError, tellLosses } from '@/expansion/words';
+import { useNotice } from '@/frame/Notices';
+import { ChoiceChip } from '@/look/ChoiceChip';
+import { STRONG } from '@/look/fonts';
+import { Formatted } from '@/look/Formatted';
+import { usePalette } from '@/look/useLook';
+import { useList } from '@/replica/ReplicaProvider';
+
+/** What a shortcut would give now, here and on the devices in use. */
+export default function Preview({ shortcut }: { shortcut: Expandable }) {
+  const palette = usePalette();
+  const notify = useNotice();
+  const { shortcuts, devices } = useList();
+  const [chosen, setDevice] = useState('app');
+  const device = devices.includes(chosen) || chosen === 'app' ? chosen : 'app';
+  const context = contextNow(shortcuts);
+  const open = expand(shortcut, context);
+  const names = open.type === 'expanded' ? open.openBlanks : [];
+  const here = expand(shortcut, { ...context, values: Object.fromEntries(names.map((blank) => [blank.name, blank.default || `[${nameOfBlank(blank)}]`])) });
+  const there = device === 'app' ? null : expandFor(shortcut, DEVICE_PROFILES[device as ProfileId] ?? DEVICE_PROFILES.app, context);
+  const errors = here.type === 'errors' ? here.errors : there?.type === 'errors' ? there.errors : null;
+  const copy = () => {
+    if (here.type !== 'expanded' || here.html === null) return;
+    const item = new ClipboardItem({
+      'text/html': new Blob([here.html], { type: 'text/html' }),
+      'text/plain': new Blob([here.plain], { type: 'text/plain' }),
+    });
+    navigator.clipboard.write([item]).then(
+      () => notify({ text: 'Copied, formatted and plain.' }),
+      () => notify({ text: 'The browser did not let this be copied.' }),
+    );
+  };
+  return (
+    <View style={[styles.preview, { borderColor: palette.line }]}>
+      <View style={styles.head}>
+        <Text variant="labelLarge" style={styles.title}>
+          It gives now
+        </Text>
+        <ChoiceChip
+          label="Shown on"
+          value={device}
+          choices={[...new Set(['app', ...devices])].map((value) => ({ value, label: deviceLabel(value) }))}
+          onChange={setDevice}
+        />
+      </View>
+      {errors ? (
+        <Text role="alert" variant="bodyMedium" style={{ color: palette.alarm }}>
+          {tellExpansionError(errors[0]!)}
+        </Text>
+      ) : there === null && here.type === 'expanded' ? (
+        <>
+          {here.html === null ? <Text variant="bodyMedium">{here.plain}</Text> : <Formatted html={here.html} />}
+          {here.html !== null && (
+            <View style={styles.actions}>
+              <Button mode="outlined" icon="copy" onPress={copy} style={styles.button} contentStyle={styles.tall}>
+                Copy formatted
+              </Button>
+            </View>
+          )}
+        </>
+      ) : there?.type === 'refused' ? (
+        <Text variant="bodyMedium">It cannot be given there: that device knows no dates, and today’s would stay for ever.</Text>
+      ) : there?.type === 'text' ? (
+        <>
+          <Text variant="bodyMedium">{there.text}</Text>
+          <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+            {tellLosses(there.lost)}
+          </Text>
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  preview: { borderWidth: 1, borderRadius: 8, padding: 12, gap: 8 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  title: { ...STRONG, flex: 1 },
+  actions: { flexDirection: 'row' },
+  button: { borderRadius: 6 },
+  tall: { minHeight: 48 },
+});

@@ -1,0 +1,142 @@
+import { parseTemplate, templateOf, templateToPlain, type BlankSegment } from '@yellow-latch/core/expansion';
+import { useRef, useState } from 'react';
+import { Pressable, ScrollView, StyleSheet } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { tellTemplateProblem } from '@/expansion/words';
+import { Field } from '@/look/Field';
+import { usePalette } from '@/look/useLook';
+import { useList } from '@/replica/ReplicaProvider';
+
+import type { ExpansionFieldProps, Started } from '../ExpansionField';
+import { InsertRow } from '../InsertRow';
+import type { ChipSegment } from './chipNode';
+import { asksFirst, newSegment, withSegment, type Insert } from './inserts';
+import { kindOf, labelOf } from './labels';
+import { SegmentSheet } from './SegmentSheet';
+import TemplateField, { type PlacedChip, type TemplateFieldHandle } from './TemplateField';
+
+interface TemplateEditorProps extends ExpansionFieldProps {
+  /** What is to be put into a text that is plain so far. */
+  started: Started | null;
+  /** It is in, or was given up. */
+  onStarted: () => void;
+}
+
+/** The chip that is open: one of the text, or one that is to go in. */
+type Open = { readonly chip: PlacedChip } | { readonly insert: Insert };
+
+/** A text with chips: the field, what can be put in, and the sheet of a chip. */
+export default function TemplateEditor({ id, value, isTemplate, error, started, onStarted, onChange, onBlur, onSubmit }: TemplateEditorProps) {
+  const palette = usePalette();
+  const { shortcuts } = useList();
+  const field = useRef<TemplateFieldHandle>(null);
+  const [chips, setChips] = useState<readonly PlacedChip[]>([]);
+  const [open, setOpen] = useState<Open | null>(null);
+  // What was told last: anything else came from outside, and is shown anew.
+  const [told, setTold] = useState(value);
+  const [generation, setGeneration] = useState(0);
+  if (isTemplate && value !== told) {
+    setTold(value);
+    setGeneration(generation + 1);
+  }
+  const codeOf = (one: string) => shortcuts.find((shortcut) => shortcut.id === one)?.code;
+  const blanks = chips.flatMap(({ segment }): BlankSegment[] => (segment.type === 'blank' ? [segment] : []));
+
+  const putIntoPlain = (segment: ChipSegment, at: number) => {
+    onChange(templateOf(withSegment(value, segment, at)), true);
+    onStarted();
+  };
+  const insert = (what: Insert) => {
+    if (asksFirst(what)) setOpen({ insert: what });
+    else field.current?.insert(newSegment(what));
+  };
+  const sheetFor = open ?? (started ? { insert: started.insert } : null);
+  const close = () => {
+    setOpen(null);
+    if (started) onStarted();
+  };
+  const sheet = sheetFor && (
+    <SegmentSheet
+      segment={'chip' in sheetFor ? sheetFor.chip.segment : newSegment(sheetFor.insert)}
+      isNew={!('chip' in sheetFor)}
+      blanks={blanks}
+      shortcuts={shortcuts.filter((one) => one.id !== id)}
+      onClose={close}
+      onDone={(segment) => {
+        setOpen(null);
+        if (started) putIntoPlain(segment, started.at);
+        else if ('chip' in sheetFor) field.current?.replace(sheetFor.chip.key, segment);
+        else field.current?.insert(segment);
+      }}
+      onRemove={() => {
+        if ('chip' in sheetFor) field.current?.replace(sheetFor.chip.key, null);
+        setOpen(null);
+      }}
+    />
+  );
+
+  const parsed = isTemplate ? parseTemplate(value) : null;
+  if (!parsed || parsed.type === 'problems') {
+    return (
+      <>
+        <Field
+          label="You get"
+          multiline
+          value={value}
+          onChangeText={(text) => onChange(text, isTemplate)}
+          onBlur={onBlur}
+          onSubmit={onSubmit}
+          error={parsed ? tellTemplateProblem(parsed.problems[0]!) : error}
+        />
+        {sheet}
+      </>
+    );
+  }
+  return (
+    <>
+      <TemplateField
+        key={generation}
+        ref={field}
+        label="You get"
+        segments={parsed.segments}
+        labelOf={(segment) => labelOf(segment, codeOf)}
+        error={error}
+        onChips={setChips}
+        onOpen={(chip) => setOpen({ chip })}
+        onSubmit={onSubmit}
+        onChange={(source, segments) => {
+          const plain = templateToPlain(segments);
+          setTold(plain ?? source);
+          onChange(plain ?? source, plain === null);
+        }}
+      />
+      {chips.length > 0 && (
+        <ScrollView horizontal style={styles.row} contentContainerStyle={styles.chips} role="group" aria-label="In the text">
+          <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+            In it:
+          </Text>
+          {chips.map((chip) => (
+            <Pressable
+              key={chip.key}
+              role="button"
+              aria-label={`${kindOf(chip.segment)}: ${labelOf(chip.segment, codeOf)}`}
+              onPress={() => setOpen({ chip })}
+              style={[styles.chip, { borderColor: palette.line }]}
+            >
+              <Text variant="bodyMedium">{labelOf(chip.segment, codeOf)}</Text>
+            </Pressable>
+          ))}
+        </ScrollView>
+      )}
+      <InsertRow onInsert={insert} />
+      {sheet}
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexGrow: 0 },
+  chips: { alignItems: 'center', gap: 8, paddingBottom: 10 },
+  chip: { minHeight: 48, justifyContent: 'center', paddingHorizontal: 12, borderWidth: 1.5, borderRadius: 6 },
+});

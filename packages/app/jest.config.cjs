@@ -11,6 +11,15 @@ const transformed = [
   'fractional-indexing',
   '@hookform',
   '@yellow-latch',
+  'messageformat',
+  'lexical',
+  '@lexical',
+  'micromark',
+  'mdast-util-',
+  'unist-util-',
+  'decode-named-character-reference',
+  'character-entities',
+  'devlop',
 ].join('|');
 
 module.exports = {

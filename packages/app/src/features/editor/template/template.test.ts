@@ -1,0 +1,75 @@
+import { parseTemplate, templateOf, type Segment } from '@yellow-latch/core/expansion';
+import { createEditor } from 'lexical';
+
+import { tellExpansionError, tellLosses, tellTemplateProblem } from '@/expansion/words';
+
+import { ChipNode } from './chipNode';
+import { asksFirst, INSERTS, newSegment, withSegment } from './inserts';
+import { exampleOf, kindOf, labelOf, nameFor, PATTERNS } from './labels';
+import { $readSegments, $showSegments } from './templateText';
+
+const segmentsOf = (source: string): readonly Segment[] => {
+  const parsed = parseTemplate(source);
+  if (parsed.type === 'problems') throw new Error(source);
+  return parsed.segments;
+};
+
+test.each([
+  'Dear {$name :text label=|Name|}, see you.',
+  '{:today pattern=|d MMM| plus=|P7D|}\n\n{#caret /}\n',
+  'two\nlines {:shortcut id=|x|}{:clipboard case=upper} \\{so\\}',
+])('what the editor shows of %j it reads back', (source) => {
+  const editor = createEditor({ nodes: [ChipNode], onError: (problem) => { throw problem; } });
+  const segments = segmentsOf(source);
+  let read: Segment[] = [];
+  editor.update(
+    () => {
+      $showSegments(segments, (segment) => labelOf(segment, () => ';late'));
+      read = $readSegments();
+    },
+    { discrete: true },
+  );
+  expect(read).toEqual(segments);
+  expect(templateOf(read)).toBe(templateOf(segments));
+});
+
+test('what is put into a plain text stands at its place', () => {
+  expect(withSegment('Dear , so', { type: 'caret' }, 5)).toEqual([{ type: 'text', text: 'Dear ' }, { type: 'caret' }, { type: 'text', text: ', so' }]);
+  expect(withSegment('', newSegment('clipboard'), 0)).toEqual([{ type: 'clipboard', casing: null }]);
+  expect(INSERTS.filter(([insert]) => asksFirst(insert)).map(([insert]) => insert)).toEqual(['blank', 'date', 'shortcut']);
+  for (const [insert] of INSERTS) expect(kindOf(newSegment(insert))).not.toBe('');
+});
+
+test('blanks are named by what they are called, each differently', () => {
+  expect(nameFor('Größe des Flügels', new Set())).toBe('gro-e-des-flugels');
+  expect(nameFor('Name', new Set(['name', 'name-2']))).toBe('name-3');
+  expect(nameFor('2nd pitch', new Set())).toBe('blank-2nd-pitch');
+  expect(nameFor('…', new Set())).toBe('blank');
+});
+
+test('patterns are chosen by their examples', () => {
+  const now = Date.UTC(2026, 10, 25, 12);
+  expect(exampleOf({ pattern: 'd MMMM y', plus: 'P6M', next: null }, now)).toBe('25 May 2027');
+  expect(exampleOf({ pattern: 'EEEE d', plus: '', next: 'monday' }, now)).toBe('Monday 30');
+  expect(new Set(PATTERNS.map((pattern) => exampleOf({ pattern, plus: '', next: null }, now))).size).toBe(PATTERNS.length);
+});
+
+describe('in words', () => {
+  test.each([
+    ['a } b', 'character 3'],
+    ['{:today pattern=|nn|}', 'nn stands for nothing in a date'],
+    ['{:today plus=|soon|}', 'soon is no length of time'],
+    ['{$a :choice}', 'The choice a has nothing to choose from'],
+    ['{:nothing}', 'Nothing here is called nothing'],
+  ])('%s says what to do', (source, words) => {
+    const parsed = parseTemplate(source);
+    expect(parsed.type === 'problems' && tellTemplateProblem(parsed.problems[0]!)).toContain(words);
+  });
+
+  test('errors name the path, losses what is lost', () => {
+    expect(tellExpansionError({ type: 'circle', path: [';a', ';b', ';a'] })).toBe('It leads back to itself: ;a, then ;b, then ;a.');
+    expect(tellExpansionError({ type: 'missing', path: [';a', ';b'], id: 'x' })).toBe('A shortcut inside it is gone (in ;a, then ;b).');
+    expect(tellLosses(['formatting', 'lines', 'blanks'])).toBe('Lost there: its formatting, its lines and its blanks, which become gaps.');
+    expect(tellLosses([])).toBe('Nothing of it is lost there.');
+  });
+});

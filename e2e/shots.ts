@@ -87,6 +87,27 @@ const keyboards: Pose = async (app) => {
   await app.seeText('6 taps');
 };
 
+/** A text with chips in it, and what it gives now. */
+const template: Pose = async (app) => {
+  await app.openShortcut(';conf');
+  await app.seeText('It gives now');
+};
+
+/** A code that has fired asks for what is missing. */
+const blanks: Pose = async (app) => {
+  await app.goTo('Write');
+  await app.press(await app.see(By.css('textarea.write-pad')));
+  await app.type(';rep ');
+  await app.insert(await app.field('Make and number'), 'Vale upright, 20417');
+  await app.tap('Next');
+  await app.seeText('2 of 5');
+};
+
+const formatted: Pose = async (app) => {
+  await app.openShortcut(';bye');
+  await app.see(By.css('.formatted strong'));
+};
+
 /** A list in which everything is mended or left. */
 const clear: Pose = async (app) => {
   await (await OtherDevice.join(app.address)).make([';ws', 'Corrie & Vale, The Ropewalk, Tarnby'], [';ten', 'Ten minutes away.']);
@@ -104,16 +125,18 @@ interface Shot {
 
 const SHOTS: readonly Shot[] = [
   { name: 'shortcuts', pose: shortcuts, of: ['phone-light', 'computer-dark'] },
-  { name: 'verdict', pose: verdict, of: ['phone-light', 'computer-dark'] },
+  { name: 'verdict', pose: verdict, of: ['phone-light'] },
   { name: 'write', pose: write, of: ['phone-light'] },
   { name: 'check', pose: check, of: ['phone-light', 'computer-light'] },
   { name: 'evidence-words', pose: finding('so, Breaks: Words begin'), of: ['phone-light'] },
-  { name: 'evidence-places', pose: finding('#res, Safe, with a note: #res fires'), of: ['phone-light'] },
   { name: 'evidence-pair', pose: finding(';PK, Breaks'), of: ['phone-dark'] },
   { name: 'own-text', pose: ownText, of: ['phone-light'] },
   { name: 'conventions', pose: conventions, of: ['phone-light', 'computer-dark'] },
   { name: 'apply', pose: apply, of: ['phone-light'] },
-  { name: 'savings', pose: savings, of: ['phone-dark', 'computer-light'] },
+  { name: 'savings', pose: savings, of: ['phone-dark'] },
+  { name: 'template', pose: template, of: ['phone-light'] },
+  { name: 'blanks', pose: blanks, of: ['phone-light'] },
+  { name: 'formatted', pose: formatted, of: ['computer-light'] },
   { name: 'keyboards', pose: keyboards, of: ['phone-light', 'computer-dark'] },
   { name: 'all-clear', pose: clear, of: ['phone-light'], list: 'empty' },
 ];

@@ -5,7 +5,7 @@ import { journey } from '../journey';
 journey('savings: what pays and what does not, use said and taken back, and counted in Write', 'demo', async ({ open }) => {
   const app = await open('phone');
   await app.bench('Savings');
-  await app.seeText('a week, 42 h a year');
+  await app.seeText('a week, 51 h a year');
   await app.seeText('from 44 of 62 shortcuts');
   await app.seeText('Save most');
   await app.expectAccessible();

@@ -5,7 +5,7 @@
 import { countWords, readOwnText, WORDS_A_WEEK, type AuditedShortcut, type Finding, type ListFigures } from '@yellow-latch/core/clash';
 import { compareMarks, type CannotCompare, type Comparison } from '@yellow-latch/core/convention';
 import { compareEffort, countTypedOut, meanSaved, savingsOf, type OnKeyboard, type Saved, type Savings, type Uses } from '@yellow-latch/core/effort';
-import { settleRules } from '@yellow-latch/core/fire';
+import { settleRules, type FiringEntry } from '@yellow-latch/core/fire';
 import type { Scope } from '@yellow-latch/core/model';
 
 import type { OwnTextSource } from '@/features/own-text/source';
@@ -22,6 +22,8 @@ export interface EffortRequest extends KeyboardsAsked {
 /** Code against expansion of one shortcut, and what one use saves; null where it can be typed on none. */
 export interface EffortOfOne {
   readonly on: readonly OnKeyboard[];
+  /** What the keyboards are called, by their ids. */
+  readonly names: Readonly<Record<string, string>>;
   readonly saved: Saved | null;
 }
 
@@ -36,6 +38,11 @@ export interface TriedCodes {
 
 /** At most so many of what comes are told in full. */
 const MOST_TOLD = 8;
+
+/** What is filled in takes as long beside a code as in a text that is written out: gaps count on neither side. */
+function withoutGaps(entry: FiringEntry): FiringEntry {
+  return { ...entry, expansion: entry.expansion.replaceAll(/_{3,}/gu, '') };
+}
 
 /** What use is taken to be where it is not known, in a week: only that marks be weighed for every code. */
 const USES_UNKNOWN = 1;
@@ -53,8 +60,9 @@ export class EffortDesk {
     const { list } = proved.audit;
     const [entry] = settleRules({ ...list, shortcuts: [this.audit.asText(shortcut)] });
     const inUse = inUseOf(keyboards);
-    const on = compareEffort(entry!, inUse);
-    return { on, saved: meanSaved(on, inUse) };
+    const on = compareEffort(withoutGaps(entry!), inUse);
+    const names = Object.fromEntries(inUse.map(({ keyboard: { id, name } }) => [id, name]));
+    return { on, names, saved: meanSaved(on, inUse) };
   }
 
   /** What the list saves in a week. */
@@ -64,7 +72,7 @@ export class EffortDesk {
     const { entries, list } = proved.audit;
     const setOf = new Map(list.shortcuts.map(({ id, setId }) => [id, setId]));
     const usesOf = this.usesOf(request, entries);
-    return savingsOf(entries, usesOf, (id) => setOf.get(id) ?? null, inUseOf(request));
+    return savingsOf(entries.map(withoutGaps), usesOf, (id) => setOf.get(id) ?? null, inUseOf(request));
   }
 
   /** Every mark weighed for a part of the list. */

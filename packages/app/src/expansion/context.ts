@@ -1,3 +1,4 @@
+import type * as Room from '@yellow-latch/core/expansion';
 import type { ExpansionContext } from '@yellow-latch/core/expansion';
 import type { Shortcut } from '@yellow-latch/core/model';
 
@@ -12,5 +13,21 @@ export function contextNow(shortcuts: readonly Shortcut[], values: Readonly<Reco
   };
 }
 
-/** The room of expansions: it is fetched when a template is first met, and is no part of the first screen. */
-export const loadExpansion = () => import('@yellow-latch/core/expansion');
+type ExpansionRoom = typeof Room;
+
+let room: ExpansionRoom | null = null;
+
+/**
+ * The room of expansions: it is fetched when a template is first met, and is no part of the first screen. It is reached
+ * through here alone; what two bundles had in common would come with the first screen.
+ */
+export async function loadExpansion(): Promise<ExpansionRoom> {
+  room ??= await import('@yellow-latch/core/expansion');
+  return room;
+}
+
+/** The same for what is shown only when it was loaded. */
+export function expansionRoom(): ExpansionRoom {
+  if (!room) throw new Error('the room of expansions was not loaded');
+  return room;
+}

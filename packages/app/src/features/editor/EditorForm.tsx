@@ -5,7 +5,9 @@ import { Controller, useWatch } from 'react-hook-form';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { loadExpansion } from '@/expansion/context';
 import { CopyButton } from '@/features/shortcuts/CopyButton';
+import { Fetched } from '@/frame/Fetched';
 import { CodePlate } from '@/look/CodePlate';
 import { DetailHead } from '@/look/DetailHead';
 import { LatchButton } from '@/look/LatchButton';
@@ -23,7 +25,10 @@ import { useVerdict } from './useVerdict';
 import { Verdict } from './Verdict';
 
 // Fetched for what is more than plain text.
-const Preview = lazy(() => import('./template/Preview'));
+const Preview = lazy(async () => {
+  await loadExpansion();
+  return import('./template/Preview');
+});
 
 /** First what you want, then what you type for it; kind and set; save at the foot. */
 export function EditorForm({ saved }: { saved: Shortcut | null }) {
@@ -93,9 +98,11 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
         />
         )}
         {isShown && expansion !== '' && (template || format === 'markdown') && (
+          <Fetched what="What it gives now">
           <Suspense fallback={null}>
             <Preview shortcut={{ id: saved?.id ?? 'new', code: trimCode(code), content: { expansion, template, format } }} />
           </Suspense>
+          </Fetched>
         )}
         {editor.note && (
           <FieldNote text={`${capitalise(editor.note)}.`} action="Put back" onPress={editor.putBack} />

@@ -3,7 +3,6 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import type { EffortOfOne } from '@/effort/desk';
-import { layoutOf } from '@/effort/keyboards';
 import { tellDuration, tellTaps } from '@/effort/words';
 import { Bar } from '@/look/Bar';
 import { STRONG } from '@/look/fonts';
@@ -18,8 +17,8 @@ export function EffortBar({ draft }: { draft: Draft }) {
   return <View style={styles.block}>{effort && <Bars effort={effort} />}</View>;
 }
 
-function Bars({ effort: { on, saved } }: { effort: EffortOfOne }) {
-  const { keyboards, ownKeyboards } = useList();
+function Bars({ effort: { on, names, saved } }: { effort: EffortOfOne }) {
+  const { keyboards } = useList();
   const codes = on.flatMap(({ code }) => (code.type === 'effort' ? [code.seconds] : []));
   const most = Math.max(...on.map(({ text }) => text.seconds), ...codes, 1e-9);
   const shares = keyboards.map(({ share }) => share);
@@ -33,7 +32,7 @@ function Bars({ effort: { on, saved } }: { effort: EffortOfOne }) {
   };
   const code = { taps: mean((one) => (one.code.type === 'effort' ? one.code.taps : null)), seconds: mean((one) => (one.code.type === 'effort' ? one.code.seconds : null)) };
   const text = { taps: mean((one) => one.text.taps), seconds: mean((one) => one.text.seconds) };
-  const missing = on.flatMap(({ keyboard, code: typed }) => (typed.type === 'not-on-keyboard' ? [`${typed.character} is not on ${layoutOf(keyboard, ownKeyboards)?.name ?? 'a keyboard in use'}`] : []));
+  const missing = on.flatMap(({ keyboard, code: typed }) => (typed.type === 'not-on-keyboard' ? [`${typed.character} is not on ${names[keyboard]!}`] : []));
   const fromTable = [...new Set(on.flatMap(({ text: { fromTable: signs } }) => signs))];
   return (
     <View role="status" style={styles.bars}>

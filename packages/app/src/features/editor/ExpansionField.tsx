@@ -2,13 +2,17 @@ import { lazy, Suspense, useRef, useState } from 'react';
 import type { TextInput } from 'react-native';
 
 import { loadExpansion } from '@/expansion/context';
+import { Fetched } from '@/frame/Fetched';
 import { Field } from '@/look/Field';
 
 import { InsertRow } from './InsertRow';
 import { asksFirst, newSegment, withSegment, type Insert } from './template/inserts';
 
 // Fetched with the first chip.
-const TemplateEditor = lazy(() => import('./template/TemplateEditor'));
+const TemplateEditor = lazy(async () => {
+  await loadExpansion();
+  return import('./template/TemplateEditor');
+});
 
 export interface ExpansionFieldProps {
   /** The shortcut itself cannot stand inside; null: it is new. */
@@ -64,8 +68,10 @@ export function ExpansionField(props: ExpansionFieldProps) {
   );
   if (!isTemplate && started === null) return plain;
   return (
-    <Suspense fallback={plain}>
-      <TemplateEditor {...props} started={started} onStarted={() => setStarted(null)} />
-    </Suspense>
+    <Fetched what="What stands in this text beside words">
+      <Suspense fallback={isTemplate ? null : plain}>
+        <TemplateEditor {...props} started={started} onStarted={() => setStarted(null)} />
+      </Suspense>
+    </Fetched>
   );
 }

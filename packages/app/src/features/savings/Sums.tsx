@@ -1,4 +1,5 @@
-import { WEEKS_A_YEAR, type Saved, type Savings } from '@yellow-latch/core/effort';
+import type { Saved, Savings } from '@yellow-latch/core/effort';
+import { WEEKS_A_YEAR } from '@yellow-latch/core/effort/assumptions';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 

@@ -1,11 +1,11 @@
-import { expand, expandFor, type Expandable } from '@yellow-latch/core/expansion';
+import type { Expandable } from '@yellow-latch/core/expansion';
 import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { deviceLabel } from '@/audit/sentences';
-import { contextNow } from '@/expansion/context';
+import { contextNow, expansionRoom } from '@/expansion/context';
 import { nameOfBlank, tellExpansionError, tellLosses } from '@/expansion/words';
 import { useNotice } from '@/frame/Notices';
 import { ChoiceChip } from '@/look/ChoiceChip';
@@ -16,6 +16,7 @@ import { useList } from '@/replica/ReplicaProvider';
 
 /** What a shortcut would give now, here and on the devices in use. */
 export default function Preview({ shortcut }: { shortcut: Expandable }) {
+  const { expand, expandFor } = expansionRoom();
   const palette = usePalette();
   const notify = useNotice();
   const { shortcuts, devices } = useList();

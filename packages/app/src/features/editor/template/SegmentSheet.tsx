@@ -1,4 +1,4 @@
-import { BLANK_KINDS, CASINGS, WEEKDAYS, type BlankSegment, type Casing, type DateSegment } from '@yellow-latch/core/expansion';
+import { BLANK_KINDS, CASINGS, WEEKDAYS, type BlankSegment, type Casing, type DateSegment } from '@yellow-latch/core/expansion/segment';
 import { shownText, type Shortcut } from '@yellow-latch/core/model';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';

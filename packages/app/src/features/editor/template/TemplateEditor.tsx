@@ -1,8 +1,9 @@
-import { parseTemplate, templateOf, templateToPlain, type BlankSegment } from '@yellow-latch/core/expansion';
+import type { BlankSegment } from '@yellow-latch/core/expansion/segment';
 import { useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { expansionRoom } from '@/expansion/context';
 import { tellTemplateProblem } from '@/expansion/words';
 import { Field } from '@/look/Field';
 import { usePalette } from '@/look/useLook';
@@ -28,6 +29,7 @@ type Open = { readonly chip: PlacedChip } | { readonly insert: Insert };
 
 /** A text with chips: the field, what can be put in, and the sheet of a chip. */
 export default function TemplateEditor({ id, value, isTemplate, error, started, onStarted, onChange, onBlur, onSubmit }: TemplateEditorProps) {
+  const { parseTemplate, templateOf, templateToPlain } = expansionRoom();
   const palette = usePalette();
   const { shortcuts } = useList();
   const field = useRef<TemplateFieldHandle>(null);
@@ -105,10 +107,11 @@ export default function TemplateEditor({ id, value, isTemplate, error, started, 
         onChips={setChips}
         onOpen={(chip) => setOpen({ chip })}
         onSubmit={onSubmit}
-        onChange={(source, segments) => {
+        onChange={(segments) => {
           const plain = templateToPlain(segments);
-          setTold(plain ?? source);
-          onChange(plain ?? source, plain === null);
+          const next = plain ?? templateOf(segments);
+          setTold(next);
+          onChange(next, plain === null);
         }}
       />
       {chips.length > 0 && (

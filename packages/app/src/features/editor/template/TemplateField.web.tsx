@@ -1,6 +1,6 @@
 import { createEmptyHistoryState, registerHistory } from '@lexical/history';
 import { registerPlainText } from '@lexical/plain-text';
-import { templateOf, type Segment } from '@yellow-latch/core/expansion';
+import type { Segment } from '@yellow-latch/core/expansion/segment';
 import { $getNearestNodeFromDOMNode, $getNodeByKey, $getRoot, $getSelection, $isRangeSelection, createEditor, type LexicalEditor } from 'lexical';
 import { useEffect, useId, useImperativeHandle, useRef, useState, type Ref } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -30,7 +30,7 @@ interface TemplateFieldProps {
   segments: readonly Segment[];
   labelOf: (segment: ChipSegment) => string;
   error?: string;
-  onChange: (source: string, segments: readonly Segment[]) => void;
+  onChange: (segments: readonly Segment[]) => void;
   onChips: (chips: readonly PlacedChip[]) => void;
   onOpen: (chip: PlacedChip) => void;
   onSubmit: () => void;
@@ -59,7 +59,7 @@ export default function TemplateField({ label, segments, labelOf, error, ref, ..
           const now = $readSegments();
           const chips = $getRoot().getAllTextNodes().filter($isChip).map((node) => ({ key: node.getKey(), segment: node.segment }));
           latest.current.listener.onChips(chips);
-          latest.current.listener.onChange(templateOf(now), now);
+          latest.current.listener.onChange(now);
         });
       }),
     ];

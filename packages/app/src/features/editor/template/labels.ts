@@ -1,4 +1,6 @@
-import { formatMoment, nextWeekday, parseDuration, shift, type DateSegment } from '@yellow-latch/core/expansion';
+import type { DateSegment } from '@yellow-latch/core/expansion/segment';
+
+import { expansionRoom } from '@/expansion/context';
 
 import type { ChipSegment } from './chipNode';
 
@@ -7,6 +9,7 @@ const locale = () => (typeof navigator === 'undefined' ? 'en-GB' : navigator.lan
 
 /** What a date comes to now. */
 export function exampleOf({ pattern, plus, next }: Pick<DateSegment, 'pattern' | 'plus' | 'next'>, now = Date.now()): string {
+  const { formatMoment, nextWeekday, parseDuration, shift } = expansionRoom();
   const duration = parseDuration(plus);
   const shifted = duration ? shift(now, duration, zone()) : now;
   const moment = next === null ? shifted : nextWeekday(shifted, next, zone());

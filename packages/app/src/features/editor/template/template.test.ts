@@ -1,12 +1,15 @@
 import { parseTemplate, templateOf, type Segment } from '@yellow-latch/core/expansion';
 import { createEditor } from 'lexical';
 
+import { loadExpansion } from '@/expansion/context';
 import { tellExpansionError, tellLosses, tellTemplateProblem } from '@/expansion/words';
 
 import { ChipNode } from './chipNode';
 import { asksFirst, INSERTS, newSegment, withSegment } from './inserts';
 import { exampleOf, kindOf, labelOf, nameFor, PATTERNS } from './labels';
 import { $readSegments, $showSegments } from './templateText';
+
+beforeAll(() => loadExpansion());
 
 const segmentsOf = (source: string): readonly Segment[] => {
   const parsed = parseTemplate(source);

@@ -131,6 +131,10 @@ journey('formatted: seen, shown for a device that knows none, and copied in both
   expect(types).toContain('Book a visit (https://corrieandvale.example/book)');
   await app.choose('Shown on', 'Phone');
   await app.seeText('Lost there: its formatting and its lines.');
+  // Fired, it is plain text that reads well.
+  await write(app, ';bye ');
+  await app.until(async () => (await app.pad()).text.includes('Corrie & Vale · Book a visit (https://corrieandvale.example/book)'), 'the sign-off as text');
+  await app.goTo('Shortcuts');
   await app.openShortcut(';six');
   await app.choose('Shown on', 'Phone');
   await app.seeText('It cannot be given there');

@@ -1,5 +1,6 @@
 import { createContext, use, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 
+import { whenIdle } from '@/frame/fetched';
 import { useList, useOpened } from '@/replica/ReplicaProvider';
 
 import { AuditClient, type AuditResult, type AuditState } from './client';
@@ -17,16 +18,6 @@ const KEPT = 'audit';
 const NONE: AuditResult['findings'] = [];
 /** How long a result must stand before it is kept, in ms. */
 const REST = 1_000;
-
-/** Calls when the page has nothing better to do; gives the way to call it off. */
-function whenIdle(call: () => void): () => void {
-  if (typeof requestIdleCallback === 'function') {
-    const handle = requestIdleCallback(call, { timeout: 3_000 });
-    return () => cancelIdleCallback(handle);
-  }
-  const timer = setTimeout(call, 300);
-  return () => clearTimeout(timer);
-}
 
 /**
  * Proves the list in the background: at the start what an earlier visit found is taken, if it is of the

@@ -28,6 +28,7 @@ import {
 import { expandFor } from '@yellow-latch/core/expansion';
 import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, THIS_APP, type ProfileId } from '@yellow-latch/core/fit';
+import { isMade } from '@yellow-latch/core/model';
 import { nearCodes, type Marker } from '@yellow-latch/core/propose';
 import { confusableSkeleton, LANGUAGES, parseLookAlikes, parseVocabulary, type LanguageCode } from '@yellow-latch/language';
 
@@ -193,7 +194,7 @@ export class AuditDesk {
 
   /** A shortcut with the text it would give now, gaps for its blanks: what is proved of a template. */
   readonly asText = (shortcut: AuditedShortcut): AuditedShortcut => {
-    if (!shortcut.content.template) return shortcut;
+    if (!isMade(shortcut.content)) return shortcut;
     const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
     const context = { now: Date.now(), locale: 'en-GB', zone, shortcutOf: (id: string) => this.told.get(id) };
     const made = expandFor(shortcut, THIS_APP, context);

@@ -132,7 +132,7 @@ function merges({ type, shortcuts, evidence, count }: Finding): Fix[] {
 /** Everything in a text that has a better form, set right at once. */
 function texts(finding: Finding, { id, content }: AuditedShortcut): Fix[] {
   // The text of a template is not what is written in it.
-  if (finding.type !== 'faulty expansion' || content.template) return [];
+  if (finding.type !== 'faulty expansion' || content.template || content.format === 'markdown') return [];
   const better = finding.evidence.faults.filter((fault): fault is Fault & { better: string } => fault.better !== undefined);
   const expansion = [...better]
     .sort((a, b) => b.start - a.start)

@@ -37,6 +37,11 @@ export const ShortcutFieldsSchema = z.strictObject({
 });
 export type ShortcutFields = z.infer<typeof ShortcutFieldsSchema>;
 
+/** Whether what a shortcut gives is made when it fires, rather than put in as it is. */
+export function isMade({ template, format }: Content): boolean {
+  return template || format === 'markdown';
+}
+
 /** The fields of a set. `order` is a fractional key: a string between those of its neighbours. */
 export const SetFieldsSchema = z.strictObject({
   name: lineOf(LIMITS.setNameClusters),

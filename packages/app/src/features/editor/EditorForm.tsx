@@ -1,13 +1,11 @@
 import { KINDS, trimCode, type Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { loadExpansion } from '@/expansion/context';
 import { CopyButton } from '@/features/shortcuts/CopyButton';
-import { Fetched } from '@/frame/Fetched';
 import { CodePlate } from '@/look/CodePlate';
 import { DetailHead } from '@/look/DetailHead';
 import { LatchButton } from '@/look/LatchButton';
@@ -20,15 +18,10 @@ import { Field, FieldNote } from '@/look/Field';
 import { NEW_SET } from './form';
 import { HiddenText } from './HiddenText';
 import { MoreFields } from './MoreFields';
+import { Preview } from './parts';
 import { useEditor } from './useEditor';
 import { useVerdict } from './useVerdict';
 import { Verdict } from './Verdict';
-
-// Fetched for what is more than plain text.
-const Preview = lazy(async () => {
-  await loadExpansion();
-  return import('./template/Preview');
-});
 
 /** First what you want, then what you type for it; kind and set; save at the foot. */
 export function EditorForm({ saved }: { saved: Shortcut | null }) {
@@ -98,11 +91,9 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
         />
         )}
         {isShown && expansion !== '' && (template || format === 'markdown') && (
-          <Fetched what="What it gives now">
           <Suspense fallback={null}>
             <Preview shortcut={{ id: saved?.id ?? 'new', code: trimCode(code), content: { expansion, template, format } }} />
           </Suspense>
-          </Fetched>
         )}
         {editor.note && (
           <FieldNote text={`${capitalise(editor.note)}.`} action="Put back" onPress={editor.putBack} />

@@ -1,18 +1,12 @@
-import { lazy, Suspense, useRef, useState } from 'react';
+import { Suspense, useRef, useState } from 'react';
 import type { TextInput } from 'react-native';
 
 import { loadExpansion } from '@/expansion/context';
-import { Fetched } from '@/frame/Fetched';
 import { Field } from '@/look/Field';
 
 import { InsertRow } from './InsertRow';
+import { TemplateEditor } from './parts';
 import { asksFirst, newSegment, withSegment, type Insert } from './template/inserts';
-
-// Fetched with the first chip.
-const TemplateEditor = lazy(async () => {
-  await loadExpansion();
-  return import('./template/TemplateEditor');
-});
 
 export interface ExpansionFieldProps {
   /** The shortcut itself cannot stand inside; null: it is new. */
@@ -68,10 +62,8 @@ export function ExpansionField(props: ExpansionFieldProps) {
   );
   if (!isTemplate && started === null) return plain;
   return (
-    <Fetched what="What stands in this text beside words">
-      <Suspense fallback={isTemplate ? null : plain}>
-        <TemplateEditor {...props} started={started} onStarted={() => setStarted(null)} />
-      </Suspense>
-    </Fetched>
+    <Suspense fallback={isTemplate ? null : plain}>
+      <TemplateEditor {...props} started={started} onStarted={() => setStarted(null)} />
+    </Suspense>
   );
 }

@@ -1,4 +1,4 @@
-import type { Shortcut } from '@yellow-latch/core/model';
+import { isMade, type Shortcut } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 import { StyleSheet } from 'react-native';
 import { IconButton } from 'react-native-paper';
@@ -51,8 +51,7 @@ export function CopyButton({ shortcut }: CopyButtonProps) {
 
 /** To the clipboard: a text as it is, a template as it is now with gaps for its blanks, formatted text in both forms. */
 async function copyOut(shortcut: Shortcut, shortcuts: readonly Shortcut[]): Promise<void> {
-  const { template, format, expansion } = shortcut.content;
-  if (!template && format === 'plain') return navigator.clipboard.writeText(expansion);
+  if (!isMade(shortcut.content)) return navigator.clipboard.writeText(shortcut.content.expansion);
   const { expand, GAP } = await loadExpansion();
   const context = contextNow(shortcuts);
   const open = expand(shortcut, context);

@@ -1,12 +1,15 @@
 import type { Severity } from '@yellow-latch/core/clash/finding';
+import { isMade } from '@yellow-latch/core/model';
 import { useGlobalSearchParams } from 'expo-router';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { useAudit } from '@/audit/AuditProvider';
 import { Lead } from '@/features/check/Lead';
 import { SeverityFilter } from '@/features/check/SeverityFilter';
+import { fetchParts } from '@/features/editor/parts';
+import { whenIdle } from '@/frame/fetched';
 import { SyncLine } from '@/frame/SyncLine';
 import { useList } from '@/replica/ReplicaProvider';
 
@@ -34,6 +37,11 @@ export function ListPane() {
     return groupBySet(list, new Set(found ? ofVerdict.filter((id) => found.has(id)) : ofVerdict));
   }, [list, finder, settledQuery, severity, findings]);
   const isJudged = state.result !== null;
+  const holdsMade = list.shortcuts.some(({ content }) => isMade(content));
+  useEffect(() => {
+    // Behind the proof: what it takes to open them is at hand when the server is not.
+    if (holdsMade && isJudged) return whenIdle(() => void fetchParts());
+  }, [holdsMade, isJudged]);
   const showAll = () => {
     setQuery('');
     setSeverity(null);

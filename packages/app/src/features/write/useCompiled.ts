@@ -1,14 +1,14 @@
 import { formerCodes } from '@yellow-latch/core/convention/former';
 import { CompiledList, LARGEST_OVERLAY, settleRules, type FiringEntry } from '@yellow-latch/core/fire';
 import { THIS_APP } from '@yellow-latch/core/fit';
-import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
+import { isMade, type Shortcut, type ShortcutSet } from '@yellow-latch/core/model';
 import { useEffect, useMemo, useRef, useState } from 'react';
 
 import { changeBetween } from '@/replica/listChange';
 
-/** The list with its rules settled; what a template gives is asked for when it fires. */
+/** The list with its rules settled; what a template or formatted text gives is made when it fires. */
 function entriesOf(shortcuts: readonly Shortcut[], sets: readonly ShortcutSet[]): FiringEntry[] {
-  return settleRules({ shortcuts, sets }).map((entry, index) => (shortcuts[index]!.content.template ? { ...entry, asks: true } : entry));
+  return settleRules({ shortcuts, sets }).map((entry, index) => (isMade(shortcuts[index]!.content) ? { ...entry, asks: true } : entry));
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { Expanded, ExpansionContext, OpenBlank } from '@yellow-latch/core/expansion';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
-import type { Shortcut } from '@yellow-latch/core/model';
+import { isMade, type Shortcut } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 
 import { contextNow, loadExpansion } from '@/expansion/context';
@@ -27,10 +27,10 @@ interface FillingListener {
 /** What becomes of a template that fires: it goes in at once, or its blanks are asked for one after the other. */
 export function useFilling(shortcuts: readonly Shortcut[], { put, refuse }: FillingListener) {
   const [filling, setFilling] = useState<Filling | null>(null);
-  const hasTemplates = shortcuts.some(({ content }) => content.template);
+  const hasTemplates = shortcuts.some(({ content }) => isMade(content));
   useEffect(() => {
     // It is at hand when the first code is typed.
-    if (hasTemplates) void loadExpansion();
+    if (hasTemplates) loadExpansion().catch(() => {});
   }, [hasTemplates]);
 
   const ask = async (asked: AskedEvent) => {
@@ -40,7 +40,12 @@ export function useFilling(shortcuts: readonly Shortcut[], { put, refuse }: Fill
       refuse(asked, 'It was deleted on another device.');
       return;
     }
-    const { expand } = await loadExpansion();
+    const room = await loadExpansion().catch(() => null);
+    if (!room) {
+      refuse(asked, 'What it takes is still to be fetched, and the server is away.');
+      return;
+    }
+    const { expand } = room;
     const now = contextNow(shortcuts);
     const clipboard = shortcut.content.expansion.includes(':clipboard') ? await readClipboard() : undefined;
     const context: ExpansionContext = clipboard === undefined ? now : { ...now, clipboard };

@@ -1,7 +1,6 @@
 import { parseTemplate, templateOf, type Segment } from '@yellow-latch/core/expansion';
 import { createEditor } from 'lexical';
 
-import { loadExpansion } from '@/expansion/context';
 import { tellExpansionError, tellLosses, tellTemplateProblem } from '@/expansion/words';
 
 import { ChipNode } from './chipNode';
@@ -9,7 +8,8 @@ import { asksFirst, INSERTS, newSegment, withSegment } from './inserts';
 import { exampleOf, kindOf, labelOf, nameFor, PATTERNS } from './labels';
 import { $readSegments, $showSegments } from './templateText';
 
-beforeAll(() => loadExpansion());
+// Jest fetches no bundles: the room is there.
+jest.mock('@/expansion/context', () => ({ expansionRoom: () => jest.requireActual<object>('@yellow-latch/core/expansion') }));
 
 const segmentsOf = (source: string): readonly Segment[] => {
   const parsed = parseTemplate(source);

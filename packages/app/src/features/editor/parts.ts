@@ -1,0 +1,20 @@
+/** The parts of the editor that are fetched when a text is more than plain. */
+import { loadExpansion } from '@/expansion/context';
+import { fetched } from '@/frame/fetched';
+
+const loadTemplateEditor = async () => {
+  await loadExpansion();
+  return import('./template/TemplateEditor');
+};
+const loadPreview = async () => {
+  await loadExpansion();
+  return import('./template/Preview');
+};
+
+export const TemplateEditor = fetched('This text, which is more than words,', loadTemplateEditor);
+export const Preview = fetched('What it gives now', loadPreview);
+
+/** Fetches them while the server is there, for when it is not. */
+export async function fetchParts(): Promise<void> {
+  await Promise.all([loadTemplateEditor(), loadPreview()]).catch(() => {});
+}

@@ -1,0 +1,38 @@
+import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
+import { View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+/**
+ * A part of a screen that is fetched when it is first shown. Where the server is away it says so in its place, and the
+ * rest of the screen stays. `what` begins the sentence.
+ */
+export function fetched<Props extends object>(what: string, load: () => Promise<{ default: ComponentType<Props> }>): LazyExoticComponent<ComponentType<Props>> {
+  return lazy(async () => {
+    try {
+      return await load();
+    } catch {
+      return { default: () => <Missing what={what} /> };
+    }
+  });
+}
+
+function Missing({ what }: { what: string }) {
+  return (
+    <View role="alert">
+      <Text variant="bodyMedium">{what} cannot be shown: it is still to be fetched, and the server is away. Nothing is lost.</Text>
+      <Button mode="text" onPress={() => globalThis.location.reload()} contentStyle={{ minHeight: 48 }}>
+        Try again
+      </Button>
+    </View>
+  );
+}
+
+/** Calls when the page has nothing better to do; gives the way to call it off. */
+export function whenIdle(call: () => void): () => void {
+  if (typeof requestIdleCallback === 'function') {
+    const handle = requestIdleCallback(call, { timeout: 3_000 });
+    return () => cancelIdleCallback(handle);
+  }
+  const timer = setTimeout(call, 300);
+  return () => clearTimeout(timer);
+}

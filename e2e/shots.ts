@@ -90,6 +90,7 @@ const keyboards: Pose = async (app) => {
 /** A text with chips in it, and what it gives now. */
 const template: Pose = async (app) => {
   await app.openShortcut(';conf');
+  await app.see(By.css('.chip'));
   await app.seeText('It gives now');
 };
 

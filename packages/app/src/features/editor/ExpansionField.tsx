@@ -1,5 +1,5 @@
 import { Suspense, useRef, useState } from 'react';
-import type { TextInput } from 'react-native';
+import { StyleSheet, View, type TextInput } from 'react-native';
 
 import { loadExpansion } from '@/expansion/context';
 import { Field } from '@/look/Field';
@@ -62,8 +62,11 @@ export function ExpansionField(props: ExpansionFieldProps) {
   );
   if (!isTemplate && started === null) return plain;
   return (
-    <Suspense fallback={isTemplate ? null : plain}>
+    <Suspense fallback={isTemplate ? <View style={styles.coming} /> : plain}>
       <TemplateEditor {...props} started={started} onStarted={() => setStarted(null)} />
     </Suspense>
   );
 }
+
+// Its place is kept while it is fetched, so that nothing below moves under a finger.
+const styles = StyleSheet.create({ coming: { minHeight: 286 } });

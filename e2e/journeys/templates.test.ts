@@ -2,6 +2,7 @@ import { By, Key } from 'selenium-webdriver';
 
 import type { App } from '../app';
 import { journey } from '../journey';
+import { OtherDevice } from '../otherDevice';
 
 /** Types into the page of Write. */
 async function write(app: App, text: string): Promise<void> {
@@ -74,7 +75,7 @@ journey('dates, the caret, another shortcut inside, and a circle, by touch', 'de
   expect((await app.pad()).caret).toBe(5);
   await app.tap('Clear the page');
   await app.type(';clear ');
-  await app.until(async () => (await app.pad()).text.includes('photographs included. Parking for the van'), 'the wording inside');
+  await app.until(async () => (await app.pad()).text.includes('photographs included. Hamble Hall: the ramp'), 'the wording inside');
   await app.tap('Clear the page');
   await app.type(';six ');
   await app.until(async () => new RegExp(`due in \\w+ (${year}|${year + 1})\\.`).test((await app.pad()).text), 'the month in six months');
@@ -141,4 +142,43 @@ journey('formatted: seen, shown for a device that knows none, and copied in both
   await app.openShortcut(';rep');
   await app.choose('Shown on', 'Phone');
   await app.seeText('It cannot be given there');
+});
+
+journey('the clipboard, the caret and formatting are put in by touch; a template that is none is told and set right', 'empty', async ({ open, stand }) => {
+  const other = await OtherDevice.join(stand.address);
+  await other.make([';broken', 'so { it', { content: { expansion: 'so { it', template: true, format: 'plain' } }]);
+  const app = await open('phone');
+  await app.copyToClipboard('https://corrieandvale.example');
+  await app.tap('Paste or write…');
+  await app.insert(await app.field('You get'), 'See **us**: ');
+  await app.tap('Put in: Clipboard');
+  await app.control('What is at hand: clipboard');
+  await app.tap('Put in: Caret');
+  await app.control('Caret: caret');
+  await app.insert(await app.field('You type'), ';see');
+  await app.choose('Formatting', 'Markdown');
+  await app.see(By.css('.formatted strong'));
+  await app.expectAccessible();
+  await app.tap('Save');
+  await app.seeText(';see is saved');
+  await write(app, ';see ');
+  await app.seeText('One thing to fill in');
+  expect(await (await app.field('From the clipboard')).getAttribute('value')).toBe('https://corrieandvale.example');
+  await app.tap('Put it in');
+  await app.padHolds('See us: https://corrieandvale.example ');
+  expect((await app.pad()).caret).toBe('See us: https://corrieandvale.example'.length);
+  await app.tap('Clear the page');
+
+  await app.type(';broken ');
+  await app.seeText(';broken stays. The text has a brace or a backslash at character');
+  await app.padHolds(';broken ');
+  await app.goTo('Shortcuts');
+  await app.openShortcut(';broken');
+  await app.seeText('that opens nothing');
+  await app.expectAccessible();
+  await app.fill('You get', 'so it is');
+  await app.tap('Save');
+  await app.seeText(';broken is saved');
+  await write(app, ' ;broken ');
+  await app.seeText(';broken fired');
 });

@@ -9,7 +9,8 @@ interface FieldProps {
   label: string;
   value: string;
   onChangeText: (text: string) => void;
-  onBlur: () => void;
+  /** `next`: the element that takes the focus, if one does. */
+  onBlur: (next: Element | null) => void;
   /** Return in a line, Ctrl or ⌘ with Return in a text of several lines. */
   onSubmit: () => void;
   error?: string;
@@ -26,7 +27,7 @@ interface FieldProps {
 
 /** A labelled field that tells below it what is wrong, and is told so to a screen reader. */
 export function Field(props: FieldProps) {
-  const { label, error, isCode, multiline, inputRef, onSubmit, startsHere, ...field } = props;
+  const { label, error, isCode, multiline, inputRef, onSubmit, onBlur, startsHere, ...field } = props;
   const palette = usePalette();
   const id = useId();
   const input = useRef<TextInput>(null);
@@ -54,6 +55,7 @@ export function Field(props: FieldProps) {
           inputRef?.(element);
         }}
         aria-labelledby={`${id}-label`}
+        onBlur={({ nativeEvent }) => onBlur((nativeEvent as unknown as FocusEvent).relatedTarget as Element | null)}
         multiline={multiline}
         placeholderTextColor={palette.inkSoft}
         onKeyPress={(event: NativeSyntheticEvent<{ key: string }>) => {

@@ -111,7 +111,7 @@ export const DEMO_SETS: readonly DemoSet[] = [
       ],
       [
         ';clear',
-        'Before the first visit, please clear the lid and the music desk, photographs included. {:shortcut code=|;pk|}',
+        'Before the first visit, please clear the lid and the music desk, photographs included. {:shortcut code=|ham|}',
         'message',
         'template',
       ],

@@ -45,7 +45,8 @@ export function ExpansionField(props: ExpansionFieldProps) {
         }}
         value={value}
         onChangeText={(text) => onChange(text, false)}
-        onBlur={onBlur}
+        // What is put in next may want the blank at the end.
+        onBlur={(next) => next?.closest('[data-inserts]') ?? onBlur()}
         onSubmit={onSubmit}
         error={error}
         startsHere={startsHere || wasTemplate}

@@ -1,4 +1,4 @@
-import { ScrollView, StyleSheet } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { usePalette } from '@/look/useLook';
@@ -9,16 +9,18 @@ import { INSERTS, type Insert } from './template/inserts';
 export function InsertRow({ onInsert }: { onInsert: (insert: Insert) => void }) {
   const palette = usePalette();
   return (
-    <ScrollView horizontal style={styles.row} contentContainerStyle={styles.inserts} role="group" aria-label="Put into the text">
-      <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-        Put in:
-      </Text>
-      {INSERTS.map(([insert, label]) => (
-        <Button key={insert} mode="outlined" onPress={() => onInsert(insert)} accessibilityLabel={`Put in: ${label}`} style={styles.insert} contentStyle={styles.tall} compact>
-          {label}
-        </Button>
-      ))}
-    </ScrollView>
+    <View {...({ dataSet: { inserts: '' } } as object)}>
+      <ScrollView horizontal style={styles.row} contentContainerStyle={styles.inserts} role="group" aria-label="Put into the text">
+        <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+          Put in:
+        </Text>
+        {INSERTS.map(([insert, label]) => (
+          <Button key={insert} mode="outlined" onPress={() => onInsert(insert)} accessibilityLabel={`Put in: ${label}`} style={styles.insert} contentStyle={styles.tall} compact>
+            {label}
+          </Button>
+        ))}
+      </ScrollView>
+    </View>
   );
 }
 

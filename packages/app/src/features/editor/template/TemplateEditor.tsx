@@ -35,6 +35,7 @@ export default function TemplateEditor({ id, value, isTemplate, error, started, 
   const field = useRef<TemplateFieldHandle>(null);
   const [chips, setChips] = useState<readonly PlacedChip[]>([]);
   const [open, setOpen] = useState<Open | null>(null);
+  const [isRaw, setRaw] = useState(false);
   // What was told last: anything else came from outside, and is shown anew.
   const [told, setTold] = useState(value);
   const [generation, setGeneration] = useState(0);
@@ -79,7 +80,16 @@ export default function TemplateEditor({ id, value, isTemplate, error, started, 
   );
 
   const parsed = isTemplate ? parseTemplate(value) : null;
-  if (!parsed || parsed.type === 'problems') {
+  // A source that cannot be read is shown as it is until it is left set right: chips would come up under the fingers.
+  if (parsed?.type === 'problems' && !isRaw) setRaw(true);
+  const leave = () => {
+    onBlur();
+    if (parsed?.type !== 'template') return;
+    setRaw(false);
+    const plain = templateToPlain(parsed.segments);
+    if (plain !== null) onChange(plain, false);
+  };
+  if (!parsed || parsed.type === 'problems' || isRaw) {
     return (
       <>
         <Field
@@ -87,9 +97,9 @@ export default function TemplateEditor({ id, value, isTemplate, error, started, 
           multiline
           value={value}
           onChangeText={(text) => onChange(text, isTemplate)}
-          onBlur={onBlur}
+          onBlur={leave}
           onSubmit={onSubmit}
-          error={parsed ? tellTemplateProblem(parsed.problems[0]!) : error}
+          error={parsed?.type === 'problems' ? tellTemplateProblem(parsed.problems[0]!) : error}
         />
         {sheet}
       </>

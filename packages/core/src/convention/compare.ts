@@ -9,12 +9,12 @@ import {
   WORDS_A_WEEK,
   type Claim,
   type TrapFound,
-  type Vocabulary,
 } from '../clash';
 import { effortInside, MISFIRE, UNLEARNING, WEEKS_A_YEAR, type InUse } from '../effort';
-import { CompiledList, foldAll, heldBy, settleRules, type FiringEntry, type FoldedText, type RuledList } from '../fire';
+import { CompiledList, foldAll, heldBy, settleRules, type FiringEntry, type FoldedText } from '../fire';
 import type { DeviceProfile } from '../fit';
-import { matchKey, type Mark, type Scope } from '../model';
+import { matchKey, type Mark } from '../model';
+import { LEAST_SAFE, type CannotCompare, type CompareInput, type Comparison, type MarkCost, type Misfires, type PresentCost, type Recommendation } from './comparison';
 import { frontOf } from './front';
 import { isInScope, markCode, mayBeMarked, partsOf, standsApart } from './mark';
 import { effortOfMarks } from './markEffort';
@@ -22,106 +22,15 @@ import { MarkIndex } from './markIndex';
 import { Room } from './room';
 import { MarkTally } from './tally';
 
-/** What marks are compared for. */
-export interface CompareInput {
-  readonly list: RuledList;
-  /** The part of the list that is to be marked. */
-  readonly scope: Scope;
-  readonly inUse: readonly InUse[];
-  /** The languages a person writes in; equal parts unless told. */
-  readonly languages: readonly { readonly vocabulary: Vocabulary; readonly share?: number }[];
-  /** How often a shortcut is used in a week. */
-  readonly usesAWeek: (id: string) => number;
-  /** What the person wrote, if it is at hand. */
-  readonly ownText?: string;
-  /** How many words a person writes in a week. */
-  readonly wordsAWeek?: number;
-}
-
-/** How often codes misfire, all devices together by their shares. */
-export interface Misfires {
-  /** In 10,000 words of ordinary text. */
-  readonly perTenThousand: number;
-  /** In how many of 100 links, prices and the like. */
-  readonly per100Contexts: number;
-  /** In how many places of the own text; null: there is none. */
-  readonly inOwnText: number | null;
-  /** What is to be expected in a week: language and contexts, and the own text the more, the longer it is. */
-  readonly aWeek: number;
-}
-
-/** What codes cost. */
-export interface Cost {
-  /** Of one use, the space behind it included; by how often each code is used. */
-  readonly effort: { readonly taps: number; readonly seconds: number };
-  readonly misfires: Misfires;
-  /** Seconds in a week: of typing codes, of misfires, and of unlearning, spread over a year. */
-  readonly secondsAWeek: number;
-}
-
-/** What the codes cost as they are. */
-export interface PresentCost extends Cost {
-  /** Characters of codes that a keyboard in use does not have; each is reckoned with a trip to a table of signs. */
-  readonly fromTable: number;
-  /** Codes that are the same as others. */
-  readonly collisions: number;
-}
-
-/** One mark, with all that speaks for and against it. */
-export interface MarkCost extends Cost {
-  readonly mark: Mark;
-  readonly claims: readonly Claim[];
-  readonly traps: readonly (TrapFound & { readonly device: string })[];
-  /**
-   * Codes of two and three characters under it: those that fire nowhere by mistake, of these the ones that are
-   * not taken, and how many there are in all.
-   */
-  readonly room: { readonly free: number; readonly safe: number; readonly of: number };
-  /** Codes that would be the same as others. */
-  readonly collisions: number;
-  /** Codes that would be others than now. */
-  readonly changes: number;
-  /** No other mark is both quicker and less often fired by mistake. */
-  readonly isOnFront: boolean;
-}
-
-export interface Comparison {
-  /** How many codes there are to mark. */
-  readonly codes: number;
-  /** How many marks were weighed. */
-  readonly marks: number;
-  /** The codes as they are. */
-  readonly present: PresentCost;
-  /** The best by cost, all on the front, all of one character, and those in use: the least cost first. */
-  readonly rows: readonly MarkCost[];
-  readonly recommendation: Recommendation | null;
-}
-
-/** The mark to take, and the seconds in a week that it gains beside the codes as they are; below 0 it loses some. */
-export interface Recommendation {
-  readonly mark: Mark;
-  readonly gain: {
-    /** All in all, unlearning taken off. */
-    readonly whole: number;
-    readonly typing: number;
-    readonly misfires: number;
-  };
-}
-
 /** Words of the own text that weigh as much as language and contexts do together. */
 const PRIOR_WORDS = 50_000;
 /** One in so many words is a link, a price, an address or the like. */
 const WORDS_A_CONTEXT = 100;
 /** A change pays from so many seconds in a week on: nobody unlearns sixty codes for less. */
 export const LEAST_GAIN = 5;
-/** What part of the short codes under a mark is to be safe. */
-export const LEAST_SAFE = 0.9;
 const LONGEST_CLAIM = Math.max(...CLAIMS.map(({ beginning }) => beginning.length));
 /** Rows that are given for their cost alone. */
 const BEST = 40;
-
-/** Nothing can be compared where no code could be marked, or no keyboard types anything. */
-export type CannotCompare = { readonly type: 'no codes' } | { readonly type: 'no keyboard' };
 
 /**
  * Every mark that the keyboards in use can type, weighed: what codes cost to type under it, and how often

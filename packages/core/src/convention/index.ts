@@ -3,10 +3,8 @@
  * or after, the first letter doubled. `recogniseConventions` reads them off a list, `compareMarks` weighs
  * every mark that the keyboards in use can type, `planRemark` sets a part of the list in another.
  */
+export { charactersOf, compareMarks, LEAST_GAIN } from './compare';
 export {
-  charactersOf,
-  compareMarks,
-  LEAST_GAIN,
   LEAST_SAFE,
   type CannotCompare,
   type CompareInput,
@@ -14,8 +12,9 @@ export {
   type Cost,
   type MarkCost,
   type Misfires,
+  type PresentCost,
   type Recommendation,
-} from './compare';
+} from './comparison';
 export { formerCodes, FORMER_LASTS, idOfFormer } from './former';
 export { isInScope, isSameMark, isSameScope, markCode, markKey, mayBeMarked, partsOf, standsApart, type Marked, type Parts } from './mark';
 export { planRemark, type CannotRemark, type Remark, type RemarkPlan } from './plan';

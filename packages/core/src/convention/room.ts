@@ -27,23 +27,23 @@ export class Room {
     this.three = new Uint8Array(this.size ** 3);
   }
 
-  /** Takes a code, if it is as short and of these characters. Gives whether it was free. */
-  take(code: string): boolean {
-    const numbers = Array.from(matchKey(code), (character) => (character.length === 1 ? this.marks.numberOf(character.charCodeAt(0)) : -1));
-    if (numbers.includes(-1) || numbers.length < 2 || numbers.length > 3) return false;
-    const at = numbers.reduce((sum, number) => sum * this.size + number, 0);
-    const table = numbers.length === 2 ? this.two : this.three;
-    const wasFree = table[at] === 0;
-    table[at] = 1;
-    return wasFree;
+  /** Takes a code, if it is as short and of these characters. */
+  take(code: string): void {
+    const cell = this.cellOf(code);
+    if (cell) cell.table[cell.at] = 1;
   }
 
   /** Whether a code is as short, of these characters, and free. */
   isFree(code: string): boolean {
+    const cell = this.cellOf(code);
+    return cell !== null && cell.table[cell.at] === 0;
+  }
+
+  /** Where a code stands in the tables; null: it is too long, or of other characters. */
+  private cellOf(code: string): { readonly table: Uint8Array; readonly at: number } | null {
     const numbers = Array.from(matchKey(code), (character) => (character.length === 1 ? this.marks.numberOf(character.charCodeAt(0)) : -1));
-    if (numbers.includes(-1) || numbers.length < 2 || numbers.length > 3) return false;
-    const at = numbers.reduce((sum, number) => sum * this.size + number, 0);
-    return (numbers.length === 2 ? this.two : this.three)[at] === 0;
+    if (numbers.includes(-1) || numbers.length < 2 || numbers.length > 3) return null;
+    return { table: numbers.length === 2 ? this.two : this.three, at: numbers.reduce((sum, number) => sum * this.size + number, 0) };
   }
 
   /** Takes every code that would fire somewhere in a text. Linear. */

@@ -1,7 +1,7 @@
 import type { DeviceProfile } from '../fit';
 import { expand, type Expandable, type ExpansionContext, type ExpansionError } from './expand';
 import { parseTemplate } from './parse';
-import { nameOfGiven, type Segment } from './segment';
+import { GAP, nameOfGiven, type Segment } from './segment';
 
 /** What a device would be given of a shortcut, and what of it is lost there. */
 export type ForDevice =
@@ -11,9 +11,6 @@ export type ForDevice =
   | { readonly type: 'errors'; readonly errors: readonly ExpansionError[] };
 
 export type Loss = 'formatting' | 'lines' | 'blanks' | 'caret' | 'given';
-
-/** What stands where something is to be filled in by hand. */
-export const GAP = '____';
 
 /**
  * What a device that may know no blanks, lines or formatting would get: gaps of underscores, lines joined by a

@@ -4,7 +4,7 @@
  * `parseTemplate` reads a template into segments and `templateOf` writes them; `expand` gives what a shortcut gives at a
  * moment, or why it cannot; `expandFor` what a simpler device would be given. Functions and syntax: docs/formats.md.
  */
-export { expandFor, GAP, type ForDevice, type Loss } from './degrade';
+export { expandFor, type ForDevice, type Loss } from './degrade';
 export { isDuration, parseDuration, type Duration } from './duration';
 export { expand, type Expandable, type Expanded, type Expansion, type ExpansionContext, type ExpansionError, type OpenBlank } from './expand';
 export { markdownToHtml, markdownToPlain } from './markdown';
@@ -14,6 +14,7 @@ export { formatMoment, unknownLettersOf } from './pattern';
 export {
   BLANK_KINDS,
   CASINGS,
+  GAP,
   MOST_BLANKS,
   nameOfGiven,
   WEEKDAYS,

@@ -90,3 +90,6 @@ export function nameOfGiven({ type }: Pick<GivenSegment, 'type'>): string {
 
 /** At most so many blanks are asked for one after the other. */
 export const MOST_BLANKS = 100;
+
+/** What stands where something is to be filled in by hand. */
+export const GAP = '____';

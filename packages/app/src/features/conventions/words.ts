@@ -1,4 +1,5 @@
 import type { Comparison, MarkCost, Recognised } from '@yellow-latch/core/convention';
+import { LEAST_SAFE } from '@yellow-latch/core/convention/comparison';
 
 import { TRAPS } from '@/audit/sentences/finding';
 import { capitalise, counted, deviceNames, tellNumber } from '@/audit/sentences/words';
@@ -45,7 +46,7 @@ export function tellAgainst({ claims, traps, collisions, room, mark }: MarkCost,
     ...byTrap,
     ...(collisions > collide ? [`${counted(collisions - collide, 'code')} more would be the same as another, and go to one near by.`] : []),
     ...(isLetter ? ['A letter or a digit: nobody could see where it ends and the code begins.'] : []),
-    ...(room.safe < room.of * 0.9 ? [`Only ${Math.round((room.safe * 100) / room.of)} of 100 short codes under it are safe.`] : []),
+    ...(room.safe < room.of * LEAST_SAFE ? [`Only ${Math.round((room.safe * 100) / room.of)} of 100 short codes under it are safe.`] : []),
   ];
 }
 

@@ -1,4 +1,5 @@
 import type { OpenBlank } from '@yellow-latch/core/expansion';
+import { GAP } from '@yellow-latch/core/expansion/segment';
 import { useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -73,7 +74,7 @@ export function BlanksSheet({ filling: { asked, blanks, make }, onDone, onCancel
 
 /** What is not filled in yet shows as a gap. */
 function withGaps(values: Readonly<Record<string, string>>): Record<string, string> {
-  return Object.fromEntries(Object.entries(values).map(([name, value]) => [name, value === '' ? '____' : value]));
+  return Object.fromEntries(Object.entries(values).map(([name, value]) => [name, value === '' ? GAP : value]));
 }
 
 interface BlankInputProps {

@@ -39,7 +39,7 @@ export class OtherDevice {
     await this.send(
       pairs.map(([code, expansion, more]) => {
         const content = { expansion, template: false, format: 'plain' as const };
-        return this.change('shortcut', uuid(), { code, content, kind: 'message', setId: null, rules: {}, usesAWeek: null, former: null, ...more });
+        return this.change('shortcut', uuid(), { code, content, kind: 'message', setId: null, rules: {}, usesAWeek: null, former: null, pinned: null, ...more });
       }),
     );
   }

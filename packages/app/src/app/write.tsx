@@ -1,5 +1,11 @@
-import { WritePage } from '@/features/write/WritePage';
+import { lazy, Suspense } from 'react';
+
+const WritePage = lazy(async () => ({ default: (await import('@/features/write')).WritePage }));
 
 export default function Write() {
-  return <WritePage />;
+  return (
+    <Suspense fallback={null}>
+      <WritePage />
+    </Suspense>
+  );
 }

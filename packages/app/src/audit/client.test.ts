@@ -64,6 +64,7 @@ const shortcut = (id: string, code: string): ListView['shortcuts'][number] => ({
   rules: {},
   usesAWeek: null,
   former: null,
+  pinned: null,
   private: false,
   changed: 0,
 });

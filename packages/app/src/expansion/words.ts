@@ -1,4 +1,5 @@
 import type { ExpansionError, Loss, OpenBlank, TemplateProblem } from '@yellow-latch/core/expansion';
+import type { Refusal } from '@yellow-latch/core/fit';
 
 /** What is wrong with a template, in words that say what to do. */
 export function tellTemplateProblem({ type, what, start }: TemplateProblem): string {
@@ -65,4 +66,16 @@ export function tellLosses(lost: readonly Loss[]): string {
   if (lost.length === 0) return 'Nothing of it is lost there.';
   const parts = lost.map((loss) => LOSSES[loss]);
   return `Lost there: ${parts.length === 1 ? parts[0]! : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)!}`}.`;
+}
+
+/** Why a device cannot take a shortcut. */
+export function tellRefusal(why: Refusal | 'date'): string {
+  switch (why) {
+    case 'date':
+      return 'That device knows no dates that stay true: it would give the day on which it was taken over.';
+    case 'too long':
+      return 'Its text is longer than that device holds.';
+    case 'space in code':
+      return 'That device takes no code with a space in it.';
+  }
 }

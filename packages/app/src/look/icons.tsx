@@ -1,3 +1,4 @@
+import ArrowBigUp from 'lucide-react-native/icons/arrow-big-up';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import Check from 'lucide-react-native/icons/check';
 import ChevronDown from 'lucide-react-native/icons/chevron-down';
@@ -7,17 +8,27 @@ import ClipboardList from 'lucide-react-native/icons/clipboard-list';
 import ClipboardPaste from 'lucide-react-native/icons/clipboard-paste';
 import CloudOff from 'lucide-react-native/icons/cloud-off';
 import Copy from 'lucide-react-native/icons/copy';
+import CornerDownLeft from 'lucide-react-native/icons/corner-down-left';
+import Delete from 'lucide-react-native/icons/delete';
+import Download from 'lucide-react-native/icons/download';
+import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import FileText from 'lucide-react-native/icons/file-text';
+import Files from 'lucide-react-native/icons/files';
 import Folder from 'lucide-react-native/icons/folder';
+import Grip from 'lucide-react-native/icons/grip';
 import House from 'lucide-react-native/icons/house';
 import Inbox from 'lucide-react-native/icons/inbox';
 import Keyboard from 'lucide-react-native/icons/keyboard';
+import LayoutGrid from 'lucide-react-native/icons/layout-grid';
 import LockKeyhole from 'lucide-react-native/icons/lock-keyhole';
+import Mail from 'lucide-react-native/icons/mail';
 import MapPin from 'lucide-react-native/icons/map-pin';
+import MessageSquare from 'lucide-react-native/icons/message-square';
 import Minus from 'lucide-react-native/icons/minus';
 import Music from 'lucide-react-native/icons/music';
 import PencilLine from 'lucide-react-native/icons/pencil-line';
 import Piano from 'lucide-react-native/icons/piano';
+import Pin from 'lucide-react-native/icons/pin';
 import Plus from 'lucide-react-native/icons/plus';
 import Redo2 from 'lucide-react-native/icons/redo-2';
 import RefreshCw from 'lucide-react-native/icons/refresh-cw';
@@ -25,7 +36,12 @@ import Rows3 from 'lucide-react-native/icons/rows-3';
 import Ruler from 'lucide-react-native/icons/ruler';
 import ScanLine from 'lucide-react-native/icons/scan-line';
 import Search from 'lucide-react-native/icons/search';
+import Send from 'lucide-react-native/icons/send';
+import Share2 from 'lucide-react-native/icons/share-2';
+import Smartphone from 'lucide-react-native/icons/smartphone';
+import Space from 'lucide-react-native/icons/space';
 import Tag from 'lucide-react-native/icons/tag';
+import TextCursorInput from 'lucide-react-native/icons/text-cursor-input';
 import Timer from 'lucide-react-native/icons/timer';
 import Trash2 from 'lucide-react-native/icons/trash';
 import Truck from 'lucide-react-native/icons/truck';
@@ -37,6 +53,8 @@ import type { Settings } from 'react-native-paper/lib/typescript/core/settings';
 /** The icons in use, each imported by itself so that only these are shipped. */
 const ICONS = {
   'arrow-left': ArrowLeft,
+  backspace: Delete,
+  board: LayoutGrid,
   check: Check,
   'chevron-down': ChevronDown,
   'chevron-left': ChevronLeft,
@@ -46,24 +64,38 @@ const ICONS = {
   close: X,
   'cloud-off': CloudOff,
   copy: Copy,
+  device: Smartphone,
+  download: Download,
+  drafts: Files,
   'file-text': FileText,
   folder: Folder,
+  gap: TextCursorInput,
   house: House,
   inbox: Inbox,
   keyboard: Keyboard,
   lock: LockKeyhole,
+  mail: Mail,
   'map-pin': MapPin,
+  message: MessageSquare,
   minus: Minus,
+  more: Ellipsis,
+  move: Grip,
   music: Music,
   pencil: PencilLine,
   piano: Piano,
+  pin: Pin,
   plus: Plus,
   redo: Redo2,
   refresh: RefreshCw,
+  return: CornerDownLeft,
   rows: Rows3,
   ruler: Ruler,
   scan: ScanLine,
   search: Search,
+  send: Send,
+  share: Share2,
+  shift: ArrowBigUp,
+  space: Space,
   tag: Tag,
   timer: Timer,
   trash: Trash2,

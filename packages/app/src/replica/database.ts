@@ -1,6 +1,8 @@
 import type { Shortcut } from '@yellow-latch/core/model';
 import type { Change, StoredRecord } from '@yellow-latch/core/sync';
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPObjectStore } from 'idb';
+
+import { draftOf, OPEN_DRAFT, type Draft } from './draft';
 
 /** A change that the server has not acknowledged. */
 export interface OutboxEntry {
@@ -28,8 +30,8 @@ export interface ReplicaSchema extends DBSchema {
   /** Own changes on their way, by their place in the queue. */
   outbox: { key: number; value: OutboxEntry };
   state: { key: 'device'; value: DeviceState };
-  /** The text in Write; of this device alone. */
-  drafts: { key: string; value: string };
+  /** Drafts in Write, by id; of this device alone. */
+  drafts: { key: string; value: Draft };
   /** Private shortcuts, by id; of this device alone. */
   private: { key: string; value: Shortcut };
   /** What screens keep on this device alone, by their names for it. */
@@ -40,18 +42,34 @@ export type ReplicaDatabase = IDBPDatabase<ReplicaSchema>;
 
 /** Every device of a browser has a database of its own, so that several never mix. */
 export function openDatabase(deviceId: string): Promise<ReplicaDatabase> {
-  return openDB<ReplicaSchema>(`yellow-latch-${deviceId}`, 2, {
-    upgrade(db, from) {
+  return openDB<ReplicaSchema>(`yellow-latch-${deviceId}`, 3, {
+    upgrade(db, from, _to, tx) {
       if (from < 1) {
         db.createObjectStore('records');
         db.createObjectStore('outbox', { autoIncrement: true });
         db.createObjectStore('state');
         db.createObjectStore('drafts');
       }
-      db.createObjectStore('private');
-      db.createObjectStore('kept');
+      if (from < 2) {
+        db.createObjectStore('private');
+        db.createObjectStore('kept');
+      } else if (from === 2) {
+        void keepOldText(tx.objectStore('drafts'), tx.objectStore('kept'));
+      }
     },
     // Another tab runs a later version of the app: let it go on.
     blocking: (_from, _to, event) => (event.target as IDBDatabase).close(),
   });
+}
+
+type Store<Name extends 'drafts' | 'kept'> = IDBPObjectStore<ReplicaSchema, ('records' | 'outbox' | 'state' | 'drafts' | 'private' | 'kept')[], Name, 'versionchange'>;
+
+/** Before there were drafts, Write had one text, kept as it is. */
+async function keepOldText(drafts: Store<'drafts'>, kept: Store<'kept'>): Promise<void> {
+  const text = (await drafts.get('write')) as unknown;
+  await drafts.delete('write');
+  if (typeof text !== 'string' || text === '') return;
+  const draft = { ...draftOf(text), version: 1 };
+  await drafts.put(draft, draft.id);
+  await kept.put(draft.id, OPEN_DRAFT);
 }

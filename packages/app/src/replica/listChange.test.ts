@@ -11,6 +11,7 @@ const shortcut = (id: string, code: string, expansion = 'x'): Shortcut => ({
   rules: {},
   usesAWeek: null,
   former: null,
+  pinned: null,
   private: false,
   changed: 0,
 });

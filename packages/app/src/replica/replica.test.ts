@@ -170,6 +170,7 @@ describe('a private shortcut', () => {
     rules: {},
     usesAWeek: null,
     former: null,
+  pinned: null,
   };
 
   test('is kept on this device alone, through edits and openings, until it is deleted', async () => {

@@ -26,5 +26,6 @@ export {
   type SavingVerdict,
   type Uses,
 } from './saving';
+export { layerAfter, layerBefore } from './standIn';
 export { FITTS, fittsTiming, KLM, klmTiming, timingOf, type Timing } from './timing';
 export { cheapestWay, type NotOnKeyboard, type Way } from './way';

@@ -1,4 +1,4 @@
-import type { DeviceProfile } from '../fit';
+import { refusalOf, textHeld, type DeviceProfile, type Refusal } from '../fit';
 import { expand, type Expandable, type ExpansionContext, type ExpansionError } from './expand';
 import { parseTemplate } from './parse';
 import { GAP, nameOfGiven, type Segment } from './segment';
@@ -7,7 +7,7 @@ import { GAP, nameOfGiven, type Segment } from './segment';
 export type ForDevice =
   | { readonly type: 'text'; readonly text: string; readonly lost: readonly Loss[] }
   /** A device that knows no blanks cannot have a date: it would stay what it was on the day it was taken over. */
-  | { readonly type: 'refused'; readonly why: 'date' }
+  | { readonly type: 'refused'; readonly why: 'date' | Refusal }
   | { readonly type: 'errors'; readonly errors: readonly ExpansionError[] };
 
 export type Loss = 'formatting' | 'lines' | 'blanks' | 'caret' | 'given';
@@ -33,7 +33,9 @@ export function expandFor(shortcut: Expandable, profile: DeviceProfile, context:
   if (!profile.blanks && has('blank')) lost.push('blanks');
   if (!profile.blanks && has('caret')) lost.push('caret');
   if (!profile.blanks && has('clipboard', 'selection')) lost.push('given');
-  const text = profile.lines ? expanded.plain : expanded.plain.replaceAll(/\s*\n\s*/gu, ' ').trim();
+  const text = textHeld(expanded.plain, profile);
+  const why = refusalOf({ code: shortcut.code, text }, profile);
+  if (why !== null) return { type: 'refused', why };
   return { type: 'text', text, lost };
 }
 

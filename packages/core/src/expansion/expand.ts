@@ -1,8 +1,9 @@
 import type { Content } from '../model';
+import { applyCasing } from './casing';
 import { parseDuration } from './duration';
 import { markdownToHtml, markdownToPlain } from './markdown';
 import { nextWeekday, shift, yearOf } from './moment';
-import { applyCasing, parseTemplate } from './parse';
+import { parseTemplate } from './parse';
 import { formatMoment } from './pattern';
 import { nameOfGiven, type BlankSegment, type DateSegment, type Segment, type TemplateProblem } from './segment';
 

@@ -4,12 +4,13 @@
  * `parseTemplate` reads a template into segments and `templateOf` writes them; `expand` gives what a shortcut gives at a
  * moment, or why it cannot; `expandFor` what a simpler device would be given. Functions and syntax: docs/formats.md.
  */
+export { applyCasing } from './casing';
 export { expandFor, type ForDevice, type Loss } from './degrade';
 export { isDuration, parseDuration, type Duration } from './duration';
 export { expand, type Expandable, type Expanded, type Expansion, type ExpansionContext, type ExpansionError, type OpenBlank } from './expand';
 export { markdownToHtml, markdownToPlain } from './markdown';
 export { nextWeekday, shift } from './moment';
-export { applyCasing, parseTemplate, type ParsedTemplate } from './parse';
+export { parseTemplate, type ParsedTemplate } from './parse';
 export { formatMoment, unknownLettersOf } from './pattern';
 export {
   BLANK_KINDS,

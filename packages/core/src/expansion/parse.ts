@@ -1,5 +1,6 @@
 import { parseCST, type CST } from 'messageformat/cst';
 
+import { applyCasing } from './casing';
 import { isDuration } from './duration';
 import { unknownLettersOf } from './pattern';
 import {
@@ -204,18 +205,4 @@ function functionTakesLiteral(name: string): boolean {
 
 function isAlike(a: BlankSegment, b: BlankSegment): boolean {
   return a.kind === b.kind && a.label === b.label && a.default === b.default && a.options.join('\n') === b.options.join('\n') && a.pattern === b.pattern;
-}
-
-/** Letters set as asked: all large, all small, or the first of each word large. */
-export function applyCasing(text: string, casing: Casing | null, locale: string | undefined): string {
-  switch (casing) {
-    case null:
-      return text;
-    case 'upper':
-      return text.toLocaleUpperCase(locale);
-    case 'lower':
-      return text.toLocaleLowerCase(locale);
-    case 'title':
-      return text.toLocaleLowerCase(locale).replaceAll(/(^|[^\p{L}\p{N}\p{M}’'])(\p{L})/gu, (_, before: string, letter: string) => before + letter.toLocaleUpperCase(locale));
-  }
 }

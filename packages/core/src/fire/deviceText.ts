@@ -19,12 +19,23 @@ const SENTENCE_START = /(^|\n|[.!?]["')\]\u201d\u2019]*\s+)$/u;
 const OPENS_QUOTE = /(^|[\s([{\u201c\u2018])$/u;
 const AFTER_WORD = /[\p{L}\p{N}\p{M})\]"'\u201d\u2019]$/u;
 
-/** What the device makes of `character` typed after `before`; null: it leaves it as it is. */
+/** So far back the rules look, in UTF-16 units; beyond it no sentence, quote or dash begins. */
+const FAR = 200;
+
+/** Whether the device changes anything in what is typed. */
+export function changesText({ sentenceCapitals, smartQuotes, smartDashes, smartDots, doubleSpaceStop }: DeviceProfile): boolean {
+  return sentenceCapitals || smartQuotes || smartDashes || smartDots || doubleSpaceStop;
+}
+
+/** What the device makes of `character` typed at `at` in `text`; null: it leaves it as it is. Its cost does not depend on the text. */
 export function deviceText(
-  before: string,
+  text: string,
+  at: number,
   character: string,
   profile: DeviceProfile,
 ): DeviceText | null {
+  // A letter stands for what is too far back to matter.
+  const before = at > FAR ? `x${text.slice(at - FAR, at)}` : text.slice(0, at);
   if (profile.sentenceCapitals && /^\p{Ll}$/u.test(character) && SENTENCE_START.test(before)) {
     return { rule: 'device-capital', replaces: 0, text: character.toLocaleUpperCase('en') };
   }

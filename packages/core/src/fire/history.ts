@@ -1,7 +1,7 @@
 import type { Edit, Range } from './range';
 
 /** One change of a text, with all that is needed to take it back and to make it again. */
-interface Step {
+export interface Step {
   range: Range;
   removed: string;
   inserted: string;
@@ -26,6 +26,20 @@ export class TextHistory {
 
   static readonly empty = new TextHistory([], []);
   private static readonly limit = 1_000;
+
+  /** Its newest steps as data, at most so many units of text in all, to be kept with the text and read by `from`. */
+  data(mostUnits: number): { done: readonly Step[]; undone: readonly Step[] } {
+    let units = 0;
+    const keep = (steps: readonly Step[]) => {
+      const first = steps.findLastIndex(({ removed, inserted }) => (units += removed.length + inserted.length) > mostUnits);
+      return steps.slice(first + 1);
+    };
+    return { undone: keep(this.undone), done: keep(this.done) };
+  }
+
+  static from({ done, undone }: { done: readonly Step[]; undone: readonly Step[] }): TextHistory {
+    return new TextHistory(done, undone);
+  }
 
   get canUndo(): boolean {
     return this.done.length > 0;

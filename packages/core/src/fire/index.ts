@@ -11,7 +11,7 @@ export { expansionFor, fitsCapitals } from './capitals';
 export { byAge } from './codeTree';
 export { isDelimiter } from './delimiter';
 export { hasEdgeBefore, type Edge } from './edge';
-export { difference, differenceAt, TextHistory } from './history';
+export { difference, differenceAt, TextHistory, type Step } from './history';
 export { foldAll, type FoldedText } from './fold';
 export {
   compile,
@@ -22,6 +22,7 @@ export {
   type Match,
   type Offer,
 } from './list';
+export { followOnDevice, type Followed, type Told } from './onDevice';
 export { FoldedPlaces } from './places';
 export { applyEdit, type Edit, type Range } from './range';
 export {

@@ -406,11 +406,16 @@ function compose(session: TypingSession, range: Range, text: string): Outcome {
   return unchanged({ ...shown, composition: { before: begun.before, replaced } });
 }
 
+/** What the composition in progress comes to: the session before it, and what was typed into that. */
+export function composedIn(session: TypingSession): { before: TypingSession; range: Range; text: string } | null {
+  if (!session.composition) return null;
+  const { before, replaced: range } = session.composition;
+  const tail = before.text.length - range.end;
+  return { before, range, text: session.text.slice(range.start, session.text.length - tail) };
+}
+
 /** What was composed counts as typed when the composition ends. */
 function endComposition(session: TypingSession, list: CompiledList): Outcome {
-  if (!session.composition) return unchanged(session);
-  const { before, replaced } = session.composition;
-  const tail = before.text.length - replaced.end;
-  const composed = session.text.slice(replaced.start, session.text.length - tail);
-  return typeText(before, replaced, composed, list);
+  const composed = composedIn(session);
+  return composed ? typeText(composed.before, composed.range, composed.text, list) : unchanged(session);
 }

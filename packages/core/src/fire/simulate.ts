@@ -1,11 +1,9 @@
 import type { DeviceProfile } from '../fit';
-import { fitsCapitals } from './capitals';
-import { deviceText, type DeviceRule } from './deviceText';
-import { hasEdgeBefore } from './edge';
-import { compile, type CompiledList, type Match } from './list';
-import { isWithin, type Range } from './range';
+import { compile, type CompiledList } from './list';
+import { followOnDevice, type Told } from './onDevice';
+import type { Range } from './range';
 import type { RuledList } from './rules';
-import { offersOf, startSession, type, type FiredBy, type Input, type TypingSession } from './session';
+import { offersOf, startSession, type Input, type TypingSession } from './session';
 
 /** One thing a person does on a keyboard. */
 export type Keystroke =
@@ -18,23 +16,9 @@ export type Keystroke =
   /** Rejects what is offered. */
   | { type: 'keep' };
 
-/** Why something happened at a keystroke, or did not: the rules of docs/firing.md by name. */
-export interface TraceLine {
-  /** The index of the keystroke. */
+/** What was told of a keystroke, with its index. */
+export interface TraceLine extends Told {
   readonly at: number;
-  readonly rule:
-    | `fired-by-${FiredBy}`
-    | 'taken-back'
-    | 'waits'
-    | 'kept'
-    | 'no-edge'
-    | 'quiet'
-    | 'other-capitals'
-    | 'offer-only'
-    | DeviceRule;
-  /** The shortcut concerned, and its code as it was typed. */
-  readonly id?: string;
-  readonly typed?: string;
 }
 
 export interface Simulation {
@@ -63,51 +47,30 @@ export function simulate(
   const trace: TraceLine[] = [];
   let session = startSession(after);
   keystrokes.forEach((keystroke, at) => {
-    const note = (line: Omit<TraceLine, 'at'>) => trace.push({ at, ...line });
-    session = press(session, keystroke, compiled, note, explains);
+    session = press(session, keystroke, compiled, (told) => trace.push({ at, ...told }), explains);
   });
   return { text: session.text, caret: session.caret, trace };
 }
-
-type Note = (line: Omit<TraceLine, 'at'>) => void;
 
 function press(
   session: TypingSession,
   keystroke: Keystroke,
   list: CompiledList,
-  note: Note,
+  note: (told: Told) => void,
   explains: boolean,
 ): TypingSession {
-  const input = inputOf(session, keystroke, list, note);
+  const input = inputOf(session, keystroke, list);
   if (!input) return session;
-  const { session: next, events } = type(session, input, list);
-  for (const event of events) {
-    const { id, typed } = event;
-    note({ rule: event.type === 'fired' ? `fired-by-${event.by}` : 'taken-back', id, typed });
-  }
-  if (explains && input.type === 'edit' && input.how === 'typing' && events.length === 0) {
-    explain(session, next, input.text, list, note);
-  }
-  return next;
+  const followed = followOnDevice(session, input, list, explains);
+  followed.told.forEach(note);
+  return followed.session;
 }
 
-function inputOf(
-  session: TypingSession,
-  keystroke: Keystroke,
-  list: CompiledList,
-  note: Note,
-): Input | null {
+function inputOf(session: TypingSession, keystroke: Keystroke, list: CompiledList): Input | null {
   const { text, caret } = session;
   switch (keystroke.type) {
-    case 'key': {
-      const changed =
-        caret.start === caret.end
-          ? deviceText(text.slice(0, caret.start), keystroke.text, list.profile)
-          : null;
-      if (changed) note({ rule: changed.rule });
-      const range = { start: caret.start - (changed?.replaces ?? 0), end: caret.end };
-      return { type: 'edit', range, text: changed?.text ?? keystroke.text, how: 'typing' };
-    }
+    case 'key':
+      return { type: 'edit', range: caret, text: keystroke.text, how: 'typing' };
     case 'backspace': {
       if (caret.start !== caret.end) return { type: 'edit', range: caret, text: '', how: 'other' };
       if (caret.start === 0) return null;
@@ -129,40 +92,7 @@ function inputOf(
     }
     case 'keep': {
       const [offer] = offersOf(session, list, 1);
-      if (!offer) return null;
-      note({ rule: 'kept', id: offer.entry.id, typed: text.slice(offer.start, offer.end) });
-      return { type: 'keep', range: { start: offer.start, end: offer.end } };
+      return offer ? { type: 'keep', range: { start: offer.start, end: offer.end } } : null;
     }
   }
-}
-
-/** Says why nothing fired where a whole code has just ended. */
-function explain(
-  before: TypingSession,
-  after: TypingSession,
-  typed: string,
-  list: CompiledList,
-  note: Note,
-): void {
-  if (after.waiting) {
-    if (after.waiting !== before.waiting) {
-      const { start, end, entry } = after.waiting;
-      note({ rule: 'waits', id: entry.id, typed: after.text.slice(start, end) });
-    }
-    return;
-  }
-  const last = Array.from(typed).at(-1) ?? '';
-  const isEnd = list.isDelimiter(last);
-  const ended = isEnd ? list.codesEndingAt(after.text, after.caret.start - last.length, true) : [];
-  const held = [...list.codesEndingAt(after.text, after.caret.start, true), ...ended].find(
-    ({ entry, end }) => (entry.fires === 'instant') === (end === after.caret.start) || entry.fires === 'offer',
-  );
-  if (held) note({ rule: reasonOf(held, after), id: held.entry.id, typed: after.text.slice(held.start, held.end) });
-}
-
-function reasonOf(held: Match, session: TypingSession): TraceLine['rule'] {
-  if (!hasEdgeBefore(session.text, held.start, held.entry.edge)) return 'no-edge';
-  if (held.entry.fires === 'offer') return 'offer-only';
-  if (!fitsCapitals(held.entry, session.text.slice(held.start, held.end))) return 'other-capitals';
-  return isWithin(session.quiet, held) ? 'quiet' : 'waits';
 }

@@ -22,6 +22,9 @@ const CodeSchema = checkedText((code) => checkCode(code)).refine((code) => code 
   message: 'must not begin or end with white space',
 });
 
+/** A fractional key: a string between those of its neighbours. */
+const OrderSchema = z.string().regex(/^[A-Za-z0-9]{1,200}$/);
+
 /** The fields of a shortcut, each merged on its own. `setId` null: in no set. */
 export const ShortcutFieldsSchema = z.strictObject({
   code: CodeSchema,
@@ -34,6 +37,8 @@ export const ShortcutFieldsSchema = z.strictObject({
   usesAWeek: z.number().min(0).max(LIMITS.usesAWeek).nullable(),
   /** The code it had before, which goes on firing until a moment (ms since 1970), so that the new one is learnt. */
   former: z.strictObject({ code: CodeSchema, until: z.int() }).nullable(),
+  /** Its place on the tap board; null: it is not there. */
+  pinned: OrderSchema.nullable(),
 });
 export type ShortcutFields = z.infer<typeof ShortcutFieldsSchema>;
 
@@ -42,11 +47,11 @@ export function isMade({ template, format }: Content): boolean {
   return template || format === 'markdown';
 }
 
-/** The fields of a set. `order` is a fractional key: a string between those of its neighbours. */
+/** The fields of a set. */
 export const SetFieldsSchema = z.strictObject({
   name: lineOf(LIMITS.setNameClusters),
   icon: z.string().regex(/^[a-z][a-z-]{0,31}$/),
-  order: z.string().regex(/^[A-Za-z0-9]{1,200}$/),
+  order: OrderSchema,
 });
 export type SetFields = z.infer<typeof SetFieldsSchema>;
 
@@ -83,7 +88,7 @@ export const LIST_RECORD_ID = '00000000-0000-7000-8000-000000000001';
  * that a record was made without, since it came to the model later.
  */
 export const RECORD_TYPES = {
-  shortcut: { fields: ShortcutFieldsSchema, guarded: ['code', 'content'], defaults: { rules: {}, usesAWeek: null, former: null } },
+  shortcut: { fields: ShortcutFieldsSchema, guarded: ['code', 'content'], defaults: { rules: {}, usesAWeek: null, former: null, pinned: null } },
   set: { fields: SetFieldsSchema, guarded: ['name'], defaults: {} },
   leftFinding: { fields: LeftFindingFieldsSchema, guarded: ['reason'], defaults: {} },
   list: { fields: ListFieldsSchema, guarded: [], defaults: { keyboards: [] } },

@@ -67,6 +67,9 @@ export const DEMO_USES: Readonly<Record<string, number>> = {
   '#res': 0.25,
 };
 
+/** What Ansel puts in with his thumb, in the van: the tap board. */
+export const DEMO_BOARD: readonly string[] = [';hi', ';ten', ';here', ';late', ';cv', 'book*', ';stn', ';quiet', ';440', ';six', ';bye', ';tt'];
+
 export interface DemoSet {
   name: string;
   icon: string;
@@ -78,6 +81,7 @@ export const DEMO_SETS: readonly DemoSet[] = [
     name: 'Us',
     icon: 'house',
     shortcuts: [
+      [';hi', 'Dear {$name :text label=|Who it is for|},', 'message', 'template'],
       [';ws', 'Corrie & Vale\nUnit 3, The Ropewalk\nTarnby ZZ4 7XX', 'address'],
       [';mail', 'ansel@corrieandvale.example'],
       [';diary', 'mara@corrieandvale.example'],
@@ -123,6 +127,7 @@ export const DEMO_SETS: readonly DemoSet[] = [
       ],
       [';resch', 'I am sorry, I cannot come tommorow after all. Would ____ suit you instead?'],
       [';six', 'The next tuning is due in {:today pattern=|MMMM y| plus=|P6M|}. Shall we set a date now?', 'message', 'template'],
+      [';ask', 'You asked: “{:selection}”', 'message', 'template'],
       [';keys', 'If nobody is in, the caretaker has my number and a key to the hall.'],
     ],
   },

@@ -15,7 +15,7 @@ import type { Database } from '../database';
 import { admitDevice, type Device } from '../devices';
 import { takeChanges } from '../ledger';
 import { devices, lists } from '../schema';
-import { DEMO_KEYBOARDS, DEMO_SETS, DEMO_USES } from './scenario';
+import { DEMO_BOARD, DEMO_KEYBOARDS, DEMO_SETS, DEMO_USES } from './scenario';
 
 /** Fills an empty list with the demo scenario, as changes of a device like any other. */
 export function seedDemo(db: Database, listId: string, now: number): void {
@@ -40,6 +40,7 @@ function demoChanges(device: Device, now: number): Change[] {
     return record.id;
   };
   const orders = generateNKeysBetween(null, null, DEMO_SETS.length);
+  const pins = generateNKeysBetween(null, null, DEMO_BOARD.length);
   const ids = new Map(DEMO_SETS.flatMap(({ shortcuts }) => shortcuts.map(([code]) => [code, uuid()] as const)));
   const withIds = (expansion: string) => expansion.replaceAll(/code=\|([^|]+)\|/gu, (_, code: string) => `id=|${ids.get(code)!}|`);
   DEMO_SETS.forEach(({ name, icon, shortcuts }, index) => {
@@ -56,6 +57,7 @@ function demoChanges(device: Device, now: number): Change[] {
         kind: kind ?? guessKind(expansion),
         setId,
         usesAWeek: DEMO_USES[code] ?? null,
+        pinned: pins[DEMO_BOARD.indexOf(code)] ?? null,
       }, ids.get(code));
     }
   });

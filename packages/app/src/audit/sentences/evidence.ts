@@ -1,8 +1,8 @@
 import type { FindingType, Slip } from '@yellow-latch/core/clash/finding';
-import type { TraceLine } from '@yellow-latch/core/fire';
+import type { Told } from '@yellow-latch/core/fire';
 
 /** What the engine did at one key, in a few words. */
-export function tellTraceLine({ rule, typed }: TraceLine, codeOf: (id: string) => string, id: string | undefined): string {
+export function tellTraceLine({ rule, typed }: Told, codeOf: (id: string) => string, id: string | undefined): string {
   const code = typed ?? (id === undefined ? '' : codeOf(id));
   switch (rule) {
     case 'fired-by-delimiter':
@@ -17,6 +17,8 @@ export function tellTraceLine({ rule, typed }: TraceLine, codeOf: (id: string) =
       return `${code} is taken from the offers`;
     case 'fired-by-filled':
       return `${code} is filled in`;
+    case 'asked':
+      return `${code} asks for what is missing`;
     case 'taken-back':
       return `${code} is given back`;
     case 'waits':

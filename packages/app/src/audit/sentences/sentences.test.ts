@@ -1,6 +1,6 @@
 import type { Fix } from '@yellow-latch/core/clash';
 import type { Finding } from '@yellow-latch/core/clash/finding';
-import type { TraceLine } from '@yellow-latch/core/fire';
+import type { Told } from '@yellow-latch/core/fire';
 
 import { MASK, shortened, tellDone, tellFigures, tellFinding, tellFix, tellPace, tellSideEffects, tellTraceLine, type Named } from '.';
 
@@ -102,8 +102,8 @@ describe('fixes in words', () => {
 });
 
 test('every rule of the engine’s trace has its words', () => {
-  const rules: TraceLine['rule'][] = ['fired-by-instant', 'fired-by-delimiter', 'waits', 'no-edge', 'other-capitals', 'device-dash', 'taken-back'];
-  const told = rules.map((rule) => tellTraceLine({ at: 0, rule, typed: ';ten' }, () => '?', undefined));
+  const rules: Told['rule'][] = ['fired-by-instant', 'fired-by-delimiter', 'waits', 'no-edge', 'other-capitals', 'device-dash', 'taken-back'];
+  const told = rules.map((rule) => tellTraceLine({ rule, typed: ';ten' }, () => '?', undefined));
   expect(new Set(told).size).toBe(rules.length);
   expect(told[0]).toBe(';ten fires at once');
 });

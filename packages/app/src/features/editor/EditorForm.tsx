@@ -1,4 +1,4 @@
-import { KINDS, trimCode, type Shortcut } from '@yellow-latch/core/model';
+import { checkCode, checkExpansion, KINDS, trimCode, type Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { Suspense, useState } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
@@ -15,10 +15,10 @@ import { Choice } from './Choice';
 import { EffortBar } from './EffortBar';
 import { ExpansionField } from './ExpansionField';
 import { Field, FieldNote } from '@/look/Field';
-import { NEW_SET } from './form';
+import { NEW_SET, rulesOf } from './form';
 import { HiddenText } from './HiddenText';
 import { MoreFields } from './MoreFields';
-import { Preview } from './parts';
+import { Preview, TryHere } from './parts';
 import { useEditor } from './useEditor';
 import { useVerdict } from './useVerdict';
 import { Verdict } from './Verdict';
@@ -141,6 +141,14 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
         )}
 
         {trimCode(code) !== '' && expansion !== '' && <EffortBar draft={draft} />}
+
+        {checkCode(trimCode(code)) === null && checkExpansion(expansion) === null && (
+          <Suspense fallback={null}>
+            <TryHere
+              shortcut={{ id: saved?.id ?? 'new', code: trimCode(code), content: { expansion, template, format }, kind, setId: draft.setId, rules: rulesOf({ fires, edge }, saved?.rules) }}
+            />
+          </Suspense>
+        )}
 
         <View style={styles.choices}>
           <Choice

@@ -12,6 +12,7 @@ const taken: Shortcut = {
   rules: {},
   usesAWeek: null,
   former: null,
+  pinned: null,
   private: false,
   changed: 0,
 };

@@ -12,7 +12,11 @@ const loadPreview = async () => {
 };
 
 export const TemplateEditor = fetched('This text, which is more than words,', loadTemplateEditor);
+/** Typing with the list at hand is one bundle with the page to write on. */
+const loadTryHere = async () => ({ default: (await import('@/features/write')).TryHere });
+
 export const Preview = fetched('What it gives now', loadPreview);
+export const TryHere = fetched('The line to try it in', loadTryHere);
 
 /** Fetches them while the server is there, for when it is not. */
 export async function fetchParts(): Promise<void> {

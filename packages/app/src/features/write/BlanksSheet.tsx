@@ -13,6 +13,7 @@ import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
 import { usePalette } from '@/look/useLook';
 
+import { recentOf, useRecent, withFilled } from './recent';
 import type { Filling } from './useFilling';
 
 interface BlanksSheetProps {
@@ -23,8 +24,9 @@ interface BlanksSheetProps {
 }
 
 /** The blanks of a shortcut that has fired, one after the other, with the text as it grows above. */
-export function BlanksSheet({ filling: { asked, blanks, make }, onDone, onCancel }: BlanksSheetProps) {
+export function BlanksSheet({ filling: { asked, shortcut, blanks, make }, onDone, onCancel }: BlanksSheetProps) {
   const palette = usePalette();
+  const [recent, keepRecent] = useRecent();
   const [values, setValues] = useState<Readonly<Record<string, string>>>(() => Object.fromEntries(blanks.map(({ name, default: otherwise }) => [name, otherwise])));
   const [at, setAt] = useState(0);
   const blank = blanks[at]!;
@@ -34,14 +36,16 @@ export function BlanksSheet({ filling: { asked, blanks, make }, onDone, onCancel
   const next = (value = values[blank.name] ?? '') => {
     const now = { ...values, [blank.name]: value };
     setValues(now);
-    if (isLast) onDone(now);
-    else setAt(at + 1);
+    if (!isLast) return setAt(at + 1);
+    // What a private shortcut is filled with stays as private as its text.
+    if (!shortcut.private) keepRecent(withFilled(recent, blanks, now));
+    onDone(now);
   };
   return (
     <Sheet title={blanks.length === 1 ? 'One thing to fill in' : `${at + 1} of ${blanks.length} to fill in`} isOpen onClose={onCancel}>
       <View style={styles.body}>
         <View style={styles.code}>
-          <CodePlate code={asked.typed} />
+          <CodePlate code={shortcut.code} />
         </View>
         <ScrollView
           ref={scroll}
@@ -54,10 +58,10 @@ export function BlanksSheet({ filling: { asked, blanks, make }, onDone, onCancel
             {make(withGaps(values))?.plain ?? ''}
           </Text>
         </ScrollView>
-        <BlankInput key={blank.name} blank={blank} value={values[blank.name] ?? ''} onChange={set} onNext={next} />
+        <BlankInput key={blank.name} blank={blank} value={values[blank.name] ?? ''} recent={recentOf(recent, blank)} onChange={set} onNext={next} />
         <View style={styles.actions}>
           <Button mode="text" onPress={onCancel} contentStyle={styles.tall}>
-            Leave the code
+            {asked.typed === shortcut.code ? 'Leave the code' : 'Put nothing in'}
           </Button>
           <View style={styles.push} />
           {at > 0 && (
@@ -80,13 +84,14 @@ function withGaps(values: Readonly<Record<string, string>>): Record<string, stri
 interface BlankInputProps {
   blank: OpenBlank;
   value: string;
+  /** What was filled in here before. */
+  recent: readonly string[];
   onChange: (value: string) => void;
   /** Goes on, with this value where it was chosen by going on. */
   onNext: (value?: string) => void;
 }
 
-function BlankInput({ blank, value, onChange, onNext }: BlankInputProps) {
-  const palette = usePalette();
+function BlankInput({ blank, value, recent, onChange, onNext }: BlankInputProps) {
   const name = nameOfBlank(blank);
   if (blank.kind === 'choice') {
     return (
@@ -94,34 +99,49 @@ function BlankInput({ blank, value, onChange, onNext }: BlankInputProps) {
         <Text variant="labelLarge" style={STRONG}>
           {name}
         </Text>
-        <View style={styles.options}>
-          {blank.options.map((option) => (
-            <Pressable
-              key={option}
-              role="button"
-              aria-pressed={option === value}
-              onPress={() => onNext(option)}
-              style={[styles.option, { borderColor: palette.ink, backgroundColor: option === value ? palette.ground : 'transparent' }]}
-            >
-              <Text variant="bodyLarge">{option}</Text>
-            </Pressable>
-          ))}
-        </View>
+        <Options options={blank.options} value={value} onTake={onNext} />
       </View>
     );
   }
   if (blank.kind === 'date') return <DateField label={name} value={value} onChange={onChange} onSubmit={() => onNext()} />;
   return (
-    <Field
-      label={name}
-      startsHere
-      multiline={blank.kind === 'lines'}
-      inputMode={blank.kind === 'number' ? 'decimal' : 'text'}
-      value={value}
-      onChangeText={onChange}
-      onBlur={() => {}}
-      onSubmit={() => onNext()}
-    />
+    <>
+      <Field
+        label={name}
+        startsHere
+        multiline={blank.kind === 'lines'}
+        inputMode={blank.kind === 'number' ? 'decimal' : 'text'}
+        value={value}
+        onChangeText={onChange}
+        onBlur={() => {}}
+        onSubmit={() => onNext()}
+      />
+      {recent.length > 0 && (
+        <View role="group" aria-label="Filled in before">
+          <Options options={recent} value={value} onTake={onNext} />
+        </View>
+      )}
+    </>
+  );
+}
+
+/** Values to choose from; taking one goes on. */
+function Options({ options, value, onTake }: { options: readonly string[]; value: string; onTake: (value: string) => void }) {
+  const palette = usePalette();
+  return (
+    <View style={styles.options}>
+      {options.map((option) => (
+        <Pressable
+          key={option}
+          role="button"
+          aria-pressed={option === value}
+          onPress={() => onTake(option)}
+          style={[styles.option, { borderColor: palette.ink, backgroundColor: option === value ? palette.ground : 'transparent' }]}
+        >
+          <Text variant="bodyLarge">{option}</Text>
+        </Pressable>
+      ))}
+    </View>
   );
 }
 

@@ -1,27 +1,36 @@
-import type { CompiledList, FiringEvent } from '@yellow-latch/core/fire';
-import { useEffect, useImperativeHandle, useRef, type Ref } from 'react';
+import type { DeviceList, MissedChance, MissedChances, Refused } from '@yellow-latch/core/compose';
+import type { Told } from '@yellow-latch/core/fire';
+import { useEffect, useImperativeHandle, useRef, type KeyboardEvent, type Ref } from 'react';
 
 import { FACES } from '@/look/fonts';
 import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
+import type { DraftContent } from '@/replica/draft';
 
-import { Pad, type AskedEvent } from './pad';
+import { Pad, type PadEvent, type PadState } from './pad';
 
 export interface WritePadHandle {
-  undo(): void;
-  redo(): void;
-  clear(): void;
-  fill(asked: AskedEvent, text: string, caret: number | null): boolean;
+  readonly pad: Pad;
   focus(): void;
+  /** A short light along the edge of the page. */
+  flash(color: string): void;
 }
 
 interface WritePadProps {
-  list: CompiledList;
-  initialText: string;
+  device: DeviceList;
+  chances: MissedChances | null;
+  start: DraftContent;
   placeholder: string;
-  onText: (text: string) => void;
-  onFiring: (event: FiringEvent) => void;
-  onHistory: (can: { undo: boolean; redo: boolean }) => void;
+  /** A keyboard of the page's own stands below: the device's own stays away. */
+  hasKeys: boolean;
+  /** The list of offers and the one that the arrows have come to, by their element ids. */
+  offersId: string | undefined;
+  offerId: string | undefined;
+  onState: (state: PadState) => void;
+  onFiring: (event: PadEvent) => void;
+  onTold: (told: readonly Told[], refused: Refused | null) => void;
+  onMissed: (missed: MissedChance) => void;
+  onKeyDown: (event: KeyboardEvent) => void;
   ref?: Ref<WritePadHandle>;
 }
 
@@ -29,31 +38,44 @@ interface WritePadProps {
  * The page to type on: a text area that is not controlled from state, since rewriting a field's
  * value moves the caret. A `Pad` edits it in place.
  */
-export function WritePad({ list, initialText, placeholder, ref, ...listener }: WritePadProps) {
+export function WritePad({ device, chances, start, placeholder, hasKeys, offersId, offerId, onKeyDown, ref, ...listener }: WritePadProps) {
   const palette = usePalette();
   const area = useRef<HTMLTextAreaElement>(null);
   const pad = useRef<Pad | null>(null);
-  const latest = useLatest({ listener, list });
+  const latest = useLatest({ listener, device, chances, start });
 
   useEffect(() => {
-    const attached = new Pad(area.current!, latest.current.list, {
-      onText: (text) => latest.current.listener.onText(text),
-      onFiring: (event) => latest.current.listener.onFiring(event),
-      onHistory: (can) => latest.current.listener.onHistory(can),
-    });
+    const field = area.current!;
+    const { device: on, chances: known, start: from } = latest.current;
+    const attached = new Pad(
+      field,
+      on,
+      {
+        onState: (state) => latest.current.listener.onState(state),
+        onFiring: (event) => latest.current.listener.onFiring(event),
+        onTold: (told, refused) => latest.current.listener.onTold(told, refused),
+        onMissed: (missed) => latest.current.listener.onMissed(missed),
+      },
+      from,
+      known,
+    );
     pad.current = attached;
-    area.current!.focus();
+    field.focus();
+    field.setSelectionRange(from.caret, from.caret);
     return () => attached.detach();
   }, [latest]);
 
-  useEffect(() => pad.current?.useList(list), [list]);
+  useEffect(() => pad.current?.useDevice(device), [device]);
+  useEffect(() => pad.current?.useChances(chances), [chances]);
 
   useImperativeHandle(ref, () => ({
-    undo: () => pad.current?.undo(),
-    redo: () => pad.current?.redo(),
-    clear: () => pad.current?.clear(),
-    fill: (asked, text, caret) => pad.current?.fill(asked, text, caret) ?? false,
+    get pad() {
+      return pad.current!;
+    },
     focus: () => area.current?.focus(),
+    flash: (color) => {
+      area.current?.animate?.([{ boxShadow: `inset 0 0 0 4px ${color}` }, { boxShadow: `inset 0 0 0 4px transparent` }], { duration: 320, easing: 'ease-out' });
+    },
   }));
 
   return (
@@ -61,8 +83,12 @@ export function WritePad({ list, initialText, placeholder, ref, ...listener }: W
       ref={area}
       className="write-pad"
       aria-label="Your text"
-      defaultValue={initialText}
+      aria-controls={offersId}
+      aria-activedescendant={offerId}
+      inputMode={hasKeys ? 'none' : undefined}
+      defaultValue={start.text}
       placeholder={placeholder}
+      onKeyDown={onKeyDown}
       style={{
         flex: 1,
         minHeight: 0,

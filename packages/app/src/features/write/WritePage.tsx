@@ -1,176 +1,173 @@
-import { idOfFormer } from '@yellow-latch/core/convention/former';
-import type { FiringEvent } from '@yellow-latch/core/fire';
-import { countClusters } from '@yellow-latch/core/model';
-import { useRef, useState } from 'react';
+import { Suspense, useEffect, useState, type KeyboardEvent } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
-import { countUse } from '@/effort/uses';
+import { fetched } from '@/frame/fetched';
 import { useNotice } from '@/frame/Notices';
 import { SyncLine } from '@/frame/SyncLine';
-import { LatchButton } from '@/look/LatchButton';
+import { Sheet } from '@/look/Sheet';
 import { useIsWide, usePalette } from '@/look/useLook';
-import { useList, useOpened } from '@/replica/ReplicaProvider';
+import { useList } from '@/replica/ReplicaProvider';
 
 import { BlanksSheet } from './BlanksSheet';
-import { useCompiled } from './useCompiled';
-import { useDraft } from './useDraft';
-import { useFilling } from './useFilling';
-import { WritePad, type WritePadHandle } from './WritePad';
+import { DraftList } from './DraftList';
+import { KeysSheet } from './KeysSheet';
+import { offerId, OFFERS_ID } from './OffersStrip';
+import { SendSheet } from './SendSheet';
+import { useWriteSettings } from './settings';
+import { Strip } from './Strip';
+import { TagChips } from './TagChips';
+import { TapBoard } from './TapBoard';
+import { useComposer } from './useComposer';
+import { useDrafts } from './useDrafts';
+import { standsIn, WriteAs } from './WriteAs';
+import { WriteFoot } from './WriteFoot';
+import { writeKey } from './writeKeys';
+import { WritePad } from './WritePad';
+
+// It draws keyboards, and shares a bundle with the pages that do.
+const StandIn = fetched('The keyboard', async () => ({ default: (await import('@/features/keyboards')).StandIn }));
 
 /** A page to type on, with the list at hand: a code and a space become its text. */
 export function WritePage() {
   const palette = usePalette();
   const isWide = useIsWide();
   const notify = useNotice();
-  const { shortcuts, sets } = useList();
-  const draft = useDraft();
-  const { db } = useOpened().replica;
-  const pad = useRef<WritePadHandle>(null);
-  const text = useRef('');
-  const [length, setLength] = useState<number | null>(null);
-  const [event, setEvent] = useState<FiringEvent | null>(null);
-  /** Why a code that fired has given nothing. */
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const [can, setCan] = useState({ undo: false, redo: false });
-  const list = useCompiled(shortcuts, sets);
-  const { filling, ask, close } = useFilling(shortcuts, {
-    put: (asked, { plain, caret }) => {
-      pad.current?.fill(asked, plain, caret);
-    },
-    refuse: (asked, reason) => setRefusal(`${asked.typed} stays. ${reason}`),
-  });
-  const sample = shortcuts.find(({ kind }) => kind === 'message')?.code ?? shortcuts[0]?.code;
-
-  if (draft.text === null) return null;
-  const initial = draft.text;
-  const copyAll = () => {
-    const all = length === null ? initial : text.current;
-    navigator.clipboard.writeText(all).then(
-      () => notify({ text: `Copied all ${countClusters(all)} characters.` }),
-      () => notify({ text: 'The browser did not let this be copied. Mark the text and copy it.' }),
-    );
+  const { shortcuts } = useList();
+  const drafts = useDrafts();
+  const [settings, setSettings] = useWriteSettings();
+  const [sheet, setSheet] = useState<'send' | 'keys' | 'drafts' | null>(null);
+  const composer = useComposer(drafts, settings);
+  const { pad, shown, filling, tags } = composer;
+  const { opened, trouble } = drafts;
+  const hasKeys = standsIn(settings.device);
+  const below = settings.below === 'board' ? 'board' : hasKeys && settings.below === 'keys' ? 'keys' : null;
+  const turn = (what: 'board' | 'keys') => setSettings({ ...settings, below: settings.below === what ? null : what });
+  const close = () => {
+    setSheet(null);
+    pad.current?.focus();
   };
-  const isEmpty = (length ?? initial.length) === 0;
+  const sample = shortcuts.find(({ kind }) => kind === 'message')?.code ?? shortcuts[0]?.code;
+  const offersOn = shown.offers.length > 0 && !shown.isSelected;
+
+  useEffect(() => {
+    if (trouble) composer.say(trouble, true);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- said once when it comes
+  }, [trouble]);
+
+  if (opened === null) return null;
+  const onKeyDown = (event: KeyboardEvent) =>
+    writeKey(event, composer, { send: () => setSheet('send'), board: () => turn('board'), drafts: () => setSheet('drafts'), keys: () => setSheet('keys') });
+  const clear = () => {
+    pad.current?.pad.clear();
+    pad.current?.focus();
+    notify({ text: 'The page is empty.', action: { label: 'Undo', onPress: () => pad.current?.pad.undo() } });
+  };
+  const board = (
+    <TapBoard onPut={composer.putShortcut} onKey={(text) => pad.current?.pad.press(text)} onBackspace={() => pad.current?.pad.backspace()} />
+  );
   return (
     <View style={[styles.page, isWide && styles.widePage]}>
-      <View style={styles.head}>
-        <Text variant="headlineSmall" role="heading" aria-level={1}>
-          Write
-        </Text>
-        <SyncLine />
-      </View>
-      <View style={[styles.sheet, { borderColor: palette.line }]}>
-        <WritePad
-          ref={pad}
-          list={list}
-          initialText={initial}
-          placeholder={
-            sample
-              ? `Type ${sample} and a space.`
-              : 'Type here. When the list holds a shortcut, its code and a space become its text.'
-          }
-          onText={(next) => {
-            text.current = next;
-            setLength(next.length);
-            draft.keep(next);
-          }}
-          onFiring={(next) => {
-            setRefusal(null);
-            setEvent(next);
-            if (next.type === 'asked') ask(next);
-            if (next.type === 'fired') void countUse(db, idOfFormer(next.id) ?? next.id);
-          }}
-          onHistory={setCan}
+      <View style={styles.main}>
+        <View style={styles.head}>
+          <Text variant="headlineSmall" role="heading" aria-level={1}>
+            Write
+          </Text>
+          <Text aria-hidden variant="bodyLarge" style={{ color: palette.inkSoft }}>
+            as
+          </Text>
+          <WriteAs device={settings.device} onChange={(device) => setSettings({ ...settings, device, below: standsIn(device) ? 'keys' : settings.below === 'keys' ? null : settings.below })} />
+          <View style={styles.push} />
+          {isWide ? <SyncLine /> : <IconButton icon="drafts" style={styles.button} accessibilityLabel="Drafts" onPress={() => setSheet('drafts')} />}
+          <IconButton icon="more" style={styles.button} accessibilityLabel="Keys and signs" onPress={() => setSheet('keys')} />
+        </View>
+        <View style={[styles.sheet, { borderColor: palette.line }]}>
+          <WritePad
+            key={opened.opening}
+            ref={pad}
+            device={composer.device}
+            chances={composer.chances}
+            start={opened.draft}
+            hasKeys={below === 'keys'}
+            offersId={offersOn ? OFFERS_ID : undefined}
+            offerId={offersOn && composer.chosen !== null ? offerId(composer.chosen) : undefined}
+            placeholder={sample ? `Type ${sample} and a space.` : 'Type here. When the list holds a shortcut, its code and a space become its text.'}
+            onKeyDown={onKeyDown}
+            {...composer.listeners}
+          />
+        </View>
+        {tags.length > 0 && <TagChips tags={tags} onRemove={composer.removeTag} />}
+        <Strip composer={composer} />
+        {below === 'keys' && (
+          <Suspense fallback={null}>
+            <StandIn
+              key={`${settings.device} ${opened.opening}`}
+              device={settings.device}
+              text={composer.text}
+              before={composer.before}
+              onKey={(text) => pad.current?.pad.press(text)}
+              onBackspace={() => pad.current?.pad.backspace()}
+              otherTaps={composer.taps}
+            />
+          </Suspense>
+        )}
+        {below === 'board' && !isWide && <View style={styles.below}>{board}</View>}
+        <WriteFoot
+          shown={shown}
+          below={below}
+          hasKeys={hasKeys}
+          hasBoard={!isWide}
+          onUndo={() => pad.current?.pad.undo()}
+          onRedo={() => pad.current?.pad.redo()}
+          onGap={() => pad.current?.pad.walkGap('forward', true)}
+          onClear={clear}
+          onTurn={turn}
+          onSend={() => setSheet('send')}
         />
       </View>
-      <View role="status" style={styles.told}>
-        <Text variant="bodyMedium" numberOfLines={refusal ? 3 : 1} style={{ color: refusal ? palette.alarm : palette.inkSoft }}>
-          {refusal ?? (event ? tellFiring(event, (id) => shortcuts.find((shortcut) => shortcut.id === id)?.code) : 'A code fires after a space, a return or a mark.')}
-        </Text>
-      </View>
-      {filling && (
+      {isWide && (
+        <View style={[styles.side, { borderColor: palette.line }]}>
+          <View style={styles.sideDrafts}>
+            <Text variant="titleMedium" role="heading" aria-level={2} style={styles.sideTitle}>
+              Drafts
+            </Text>
+            <DraftList drafts={drafts} />
+          </View>
+          {board}
+        </View>
+      )}
+      {filling.filling && (
         <BlanksSheet
-          key={`${filling.asked.id} ${filling.asked.range.start}`}
-          filling={filling}
-          onDone={(values) => {
-            const made = filling.make(values);
-            close();
-            // The page has the focus again when the text goes in.
-            pad.current?.focus();
-            if (made && !pad.current?.fill(filling.asked, made.plain, made.caret)) setRefusal('The code is not there any more.');
-          }}
+          key={`${filling.filling.asked.id} ${filling.filling.asked.range.start}`}
+          filling={filling.filling}
+          onDone={filling.finish}
           onCancel={() => {
-            close();
+            filling.close();
             pad.current?.focus();
           }}
         />
       )}
-      <View style={styles.foot}>
-        <PadButton icon="undo" label="Undo" isOn={can.undo} onPress={() => pad.current?.undo()} />
-        <PadButton icon="redo" label="Redo" isOn={can.redo} onPress={() => pad.current?.redo()} />
-        <PadButton
-          icon="trash"
-          label="Clear the page"
-          isOn={!isEmpty}
-          onPress={() => {
-            pad.current?.clear();
-            pad.current?.focus();
-            notify({
-              text: 'The page is empty.',
-              action: { label: 'Undo', onPress: () => pad.current?.undo() },
-            });
-          }}
-        />
-        <View style={styles.push} />
-        <LatchButton icon="copy" label="Copy all" onPress={copyAll} />
-      </View>
+      {sheet === 'send' && <SendSheet draft={pad.current!.pad.content} onClose={close} />}
+      <KeysSheet settings={settings} onChange={setSettings} isOpen={sheet === 'keys'} onClose={close} />
+      {sheet === 'drafts' && (
+        <Sheet title="Drafts" isOpen onClose={close}>
+          <DraftList drafts={drafts} onOpened={() => setSheet(null)} />
+        </Sheet>
+      )}
     </View>
-  );
-}
-
-function tellFiring(event: FiringEvent, codeOf: (id: string) => string | undefined): string {
-  if (event.type === 'asked') return `${event.typed} asks for what is missing.`;
-  if (event.type === 'taken-back') return `${event.typed} stays as you typed it.`;
-  const former = idOfFormer(event.id);
-  const now = former === null ? undefined : codeOf(former);
-  return now === undefined ? `${event.typed} fired. Backspace gives back what you typed.` : `${event.typed} still works for a while. It is ${now} now.`;
-}
-
-interface PadButtonProps {
-  icon: string;
-  label: string;
-  isOn: boolean;
-  onPress: () => void;
-}
-
-function PadButton({ icon, label, isOn, onPress }: PadButtonProps) {
-  return (
-    <IconButton
-      icon={icon}
-      size={22}
-      style={styles.button}
-      accessibilityLabel={label}
-      disabled={!isOn}
-      onPress={onPress}
-    />
   );
 }
 
 const styles = StyleSheet.create({
   page: { flex: 1, minHeight: 0 },
-  widePage: { width: '100%', maxWidth: 820, alignSelf: 'center' },
-  head: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    justifyContent: 'space-between',
-    paddingHorizontal: 16,
-    paddingTop: 12,
-    paddingBottom: 8,
-  },
-  sheet: { flex: 1, minHeight: 0, borderTopWidth: 1, borderBottomWidth: 1 },
-  told: { paddingHorizontal: 16, paddingTop: 8 },
-  foot: { flexDirection: 'row', alignItems: 'center', padding: 10, gap: 2 },
-  button: { width: 48, height: 48, margin: 0 },
+  widePage: { flexDirection: 'row' },
+  main: { flex: 1, minHeight: 0, minWidth: 0 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: 60, paddingHorizontal: 16, paddingVertical: 6 },
   push: { flex: 1 },
+  button: { width: 48, height: 48, margin: 0 },
+  sheet: { flex: 1, minHeight: 90, borderTopWidth: 1, borderBottomWidth: 1 },
+  below: { height: '46%' },
+  side: { width: 340, borderLeftWidth: 1, minHeight: 0 },
+  sideDrafts: { maxHeight: '40%', paddingBottom: 4 },
+  sideTitle: { paddingHorizontal: 20, paddingTop: 18, paddingBottom: 6 },
 });

@@ -1,14 +1,24 @@
+import { nextGap, shiftFormatted, type DeviceList, type FormattedStretch, type MissedChance, type MissedChances, type Refused } from '@yellow-latch/core/compose';
 import {
+  difference,
   differenceAt,
+  followOnDevice,
+  offersOf,
   startSession,
   TextHistory,
   type,
-  type CompiledList,
   type Edit,
+  type FiringEntry,
   type FiringEvent,
   type Input,
+  type Offer,
+  type Range,
+  type Told,
   type TypingSession,
 } from '@yellow-latch/core/fire';
+import { clustersOf } from '@yellow-latch/core/model';
+
+import type { DraftContent } from '@/replica/draft';
 
 /** Input types (W3C Input Events Level 2) by what they mean to a typing session. */
 const HOW: Record<string, 'typing' | 'composing' | 'backspace' | 'paste'> = {
@@ -25,15 +35,37 @@ const HOW: Record<string, 'typing' | 'composing' | 'backspace' | 'paste'> = {
   insertFromYank: 'paste',
 };
 
-/** A code whose text is to be asked for. */
-export type AskedEvent = Extract<FiringEvent, { type: 'asked' }>;
+/** Long enough for a family of emoji, in UTF-16 units. */
+const LONGEST_CLUSTER = 64;
+
+/** A code whose text is to be asked for. `joiner`: what goes before it, where it was put in by a tap. */
+export type AskedEvent = Extract<FiringEvent, { type: 'asked' }> & { readonly joiner?: string };
+export type PadEvent = Exclude<FiringEvent, { type: 'asked' }> | AskedEvent;
+
+/** What stands in a pad, as far as the page around it shows it. */
+export interface PadState {
+  readonly text: string;
+  readonly caret: Range;
+  readonly offers: readonly Offer[];
+  /** The shortcut that has fired if no longer code follows; null: none waits. */
+  readonly waiting: string | null;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+}
 
 /** What a pad tells the page around it. */
 export interface PadListener {
-  onText(text: string): void;
-  onFiring(event: FiringEvent): void;
-  onHistory(can: { undo: boolean; redo: boolean }): void;
+  onState(state: PadState): void;
+  onFiring(event: PadEvent): void;
+  /** What the device did at the last input, or why it did nothing. */
+  onTold?(told: readonly Told[], refused: Refused | null): void;
+  onMissed?(missed: MissedChance): void;
 }
+
+const EMPTY: DraftContent = { text: '', caret: 0, history: { done: [], undone: [] }, formatted: [] };
+
+/** So much of the history is kept beside a text, in UTF-16 units. */
+const MOST_KEPT = 400_000;
 
 /**
  * A text area on which shortcuts fire: reads what the browser did to it, follows it with a typing
@@ -42,19 +74,27 @@ export interface PadListener {
  */
 export class Pad {
   private session: TypingSession;
-  private history = TextHistory.empty;
+  private history: TextHistory;
+  private formatted: readonly FormattedStretch[];
+  /** Offers are shown while one types; a caret that was moved shows none. */
+  private isTyping = false;
 
   constructor(
     private readonly area: HTMLTextAreaElement,
-    private list: CompiledList,
+    private device: DeviceList,
     private readonly listener: PadListener,
+    start: DraftContent = EMPTY,
+    private chances: MissedChances | null = null,
   ) {
     this.session = startSession(area.value);
+    this.history = TextHistory.from(start.history);
+    this.formatted = start.formatted;
     area.addEventListener('beforeinput', this.onBeforeInput);
     area.addEventListener('input', this.onInput);
     area.addEventListener('compositionend', this.onCompositionEnd);
     area.addEventListener('keydown', this.onKeyDown);
     area.ownerDocument.addEventListener('selectionchange', this.onSelection);
+    this.tellState();
   }
 
   detach(): void {
@@ -65,12 +105,21 @@ export class Pad {
     this.area.ownerDocument.removeEventListener('selectionchange', this.onSelection);
   }
 
-  useList(list: CompiledList): void {
-    this.list = list;
+  useDevice(device: DeviceList): void {
+    const isOther = device.list.profile.id !== this.device.list.profile.id;
+    this.device = device;
+    // What waits on one device means nothing on another.
+    if (isOther) this.session = { ...this.session, waiting: null };
+    this.tellState();
   }
 
-  get text(): string {
-    return this.session.text;
+  useChances(chances: MissedChances | null): void {
+    this.chances = chances;
+  }
+
+  get content(): DraftContent {
+    const { text, caret } = this.session;
+    return { text, caret: caret.end, history: this.history.data(MOST_KEPT), formatted: this.formatted };
   }
 
   undo(): void {
@@ -81,26 +130,103 @@ export class Pad {
     this.step(this.history.redo());
   }
 
-  /** Puts in what was asked for; false: what asked is not there any more. */
-  fill({ id, typed, range }: AskedEvent, text: string, caret: number | null): boolean {
+  // ── what is typed by other means than the browser's keyboard ──────────────────────────────
+
+  /** A key of a keyboard on the page: as if it were typed. */
+  press(text: string): void {
+    const { start, end } = this.session.caret;
+    if (this.session.composition) return;
+    this.area.setRangeText(text, start, end, 'end');
+    this.follow('typing');
+  }
+
+  /** Deletes what is selected, or the character before the caret. */
+  backspace(): void {
+    const { text, caret, composition } = this.session;
+    if (composition) return;
+    const last = clustersOf(text.slice(Math.max(0, caret.start - LONGEST_CLUSTER), caret.start)).at(-1);
+    const start = caret.start < caret.end ? caret.start : caret.start - (last?.text.length ?? 0);
+    if (start === caret.end) return;
+    this.area.setRangeText('', start, caret.end, 'end');
+    this.follow(caret.start < caret.end ? 'other' : 'backspace');
+  }
+
+  take(offer: Offer): void {
+    if (!this.session.composition) this.give({ type: 'take', offer }, this.session, this.session.text, this.session.caret.end, false);
+  }
+
+  /** Rejects the offers: what stands before the caret stays as it was typed. */
+  keep(offers: readonly Offer[]): void {
+    const { caret, text } = this.session;
+    const range = { start: Math.min(...offers.map(({ start }) => start)), end: caret.end };
+    if (offers.length > 0) this.give({ type: 'keep', range }, this.session, text, caret.end, false);
+  }
+
+  /** Puts in a shortcut by a tap, where the caret is, with `joiner` before it. */
+  put(entry: FiringEntry, joiner: string): void {
+    const { caret, composition } = this.session;
+    if (composition) return;
+    if (entry.asks) {
+      this.tellFiring({ type: 'asked', id: entry.id, typed: '', range: caret, joiner });
+      return;
+    }
     const before = this.session;
+    const edit = { range: caret, replacement: joiner, caret: caret.start + joiner.length };
+    if (joiner !== '' || caret.start < caret.end) this.replace(edit);
+    this.give({ type: 'take', offer: { entry, start: edit.caret, end: edit.caret, isExact: true } }, before, before.text, caret.end, false);
+  }
+
+  /** Puts in what was asked for; false: what asked is not there any more. */
+  fill(asked: AskedEvent, { plain, caret, html }: { plain: string; caret: number | null; html: string | null }): boolean {
+    const before = this.session;
+    const { id, typed, range, joiner = '' } = asked;
     if (before.composition || !before.text.slice(range.start, range.end).startsWith(typed)) return false;
-    const { session, edit, events } = type(before, { type: 'fill', id, range, text, caret }, this.list);
-    this.session = session;
+    const at = caret === null ? null : caret + joiner.length;
+    const { session, edit, events } = type(before, { type: 'fill', id, range, text: joiner + plain, caret: at }, this.device.list);
+    this.moveTo(session);
+    if (html !== null) {
+      const start = range.start + joiner.length;
+      this.formatted = [...this.formatted, { start, end: start + plain.length, html }];
+    }
     this.show(edit!);
     this.record(before, session.text, edit!.caret, false);
-    for (const event of events) this.listener.onFiring(event);
-    this.listener.onText(session.text);
+    for (const event of events) this.tellFiring(event);
+    this.tellState();
     return true;
+  }
+
+  // ── what is changed by hand ───────────────────────────────────────────────────────────────
+
+  /** Replaces a stretch in one step that can be undone, and selects `select` of what then stands there. */
+  change(range: Range, replacement: string, select?: Range): void {
+    if (this.session.composition) return;
+    const before = this.session;
+    const caret = range.start + replacement.length;
+    this.replace({ range, replacement, caret });
+    this.record(before, this.session.text, caret, false);
+    if (select) this.select(select);
+  }
+
+  select({ start, end }: Range): void {
+    this.area.focus();
+    this.area.setSelectionRange(start, end);
+    this.onSelection();
+  }
+
+  /** Selects the next gap from the caret on; false: there is none that way. `around`: begins at the other end again. */
+  walkGap(way: 'forward' | 'back', around = false): boolean {
+    const { text, caret } = this.session;
+    const gap = nextGap(text, caret, way) ?? (around ? nextGap(text, { start: 0, end: 0 }) : null);
+    if (gap) this.select(gap);
+    return gap !== null;
   }
 
   /** Empties the page; one undo brings everything back. */
   clear(): void {
-    const edit = { range: { start: 0, end: this.session.text.length }, replacement: '', caret: 0 };
-    const before = this.session;
-    this.replace(edit);
-    this.record(before, '', 0, false);
+    this.change({ start: 0, end: this.session.text.length }, '');
   }
+
+  // ── following the browser ─────────────────────────────────────────────────────────────────
 
   private readonly onBeforeInput = (event: InputEvent): void => {
     const isUndo = event.inputType === 'historyUndo';
@@ -135,11 +261,14 @@ export class Pad {
   };
 
   private readonly onSelection = (): void => {
-    const { area } = this;
-    if (area.ownerDocument.activeElement !== area || this.session.composition) return;
-    if (area.value !== this.session.text) return;
+    const { area, session } = this;
+    if (area.ownerDocument.activeElement !== area || session.composition) return;
+    if (area.value !== session.text) return;
     const caret = { start: area.selectionStart, end: area.selectionEnd };
-    this.session = type(this.session, { type: 'caret', caret }, this.list).session;
+    if (caret.start === session.caret.start && caret.end === session.caret.end) return;
+    this.session = type(session, { type: 'caret', caret }, this.device.list).session;
+    this.isTyping = false;
+    this.tellState();
   };
 
   /** Tells the session what the browser has just done to the field. */
@@ -150,53 +279,86 @@ export class Pad {
     const { range, inserted } = differenceAt(before.text, natural, caret);
     const input: Input = { type: 'edit', range, text: inserted, how, caret };
     if (how === 'composing') {
-      this.session = type(before, input, this.list).session;
-      this.listener.onText(natural);
+      this.moveTo(type(before, input, this.device.list).session);
+      this.isTyping = true;
+      this.tellState();
     } else {
       this.give(input, before, natural, caret, how === 'typing');
     }
   }
 
-  private give(
-    input: Input,
-    before: TypingSession,
-    natural: string,
-    caret: number,
-    joins: boolean,
-  ): void {
-    const { session, edit, events } = type(this.session, input, this.list);
-    this.session = session;
+  private give(input: Input, before: TypingSession, natural: string, caret: number, joins: boolean): void {
+    const { session, edit, events, told } = followOnDevice(this.session, input, this.device.list);
+    this.moveTo(session);
+    this.isTyping = input.type === 'composition-end' || (input.type === 'edit' && input.how !== 'paste' && input.how !== 'other');
     if (edit) this.show(edit);
     const isTakenBack = events.some(({ type: what }) => what === 'taken-back');
-    if (edit && !isTakenBack) {
+    if (edit && natural !== before.text && !isTakenBack) {
       this.record(before, natural, caret, joins);
       const at = { ...before, text: natural, caret: { start: caret, end: caret } };
       this.record(at, session.text, edit.caret, false);
     } else {
       this.record(before, session.text, session.caret.end, joins && !edit);
     }
-    for (const event of events) this.listener.onFiring(event);
-    this.listener.onText(session.text);
+    this.tellWhatCame(input, events.length > 0, told);
+    for (const event of events) this.tellFiring(event);
+    this.tellState();
+  }
+
+  /** Tells why nothing fired, and what could have been had by a code. */
+  private tellWhatCame(input: Input, hasFired: boolean, told: readonly Told[]): void {
+    const isTyped = input.type === 'composition-end' || (input.type === 'edit' && input.how === 'typing');
+    const { text, caret, quiet } = this.session;
+    const last = isTyped && !hasFired ? (Array.from(text.slice(Math.max(0, caret.start - 2), caret.start)).at(-1) ?? '') : '';
+    const isEnd = last !== '' && !/[\p{L}\p{N}\p{M}]/u.test(last);
+    const end = caret.start - last.length;
+    this.listener.onTold?.(told, isEnd && this.device.list.isDelimiter(last) ? this.device.refusedAt(text, end) : null);
+    const missed = isEnd ? this.chances?.endingAt(text, end, quiet) : null;
+    if (missed) this.listener.onMissed?.(missed);
   }
 
   private step(step: { edit: Edit; history: TextHistory } | null): void {
     if (!step || this.session.composition) return;
     this.history = step.history;
     this.replace(step.edit);
-    this.listener.onHistory({ undo: this.history.canUndo, redo: this.history.canRedo });
   }
 
   /** An edit of ours that nobody typed: nothing in it fires. */
   private replace(edit: Edit): void {
     const { range, replacement: text, caret } = edit;
-    this.session = type(this.session, { type: 'edit', range, text, how: 'other', caret }, this.list).session;
+    this.moveTo(type(this.session, { type: 'edit', range, text, how: 'other', caret }, this.device.list).session);
+    this.isTyping = false;
     this.show(edit);
-    this.listener.onText(this.session.text);
+    this.tellState();
+  }
+
+  /** What was formatted stays so as long as it is not cut into. */
+  private moveTo(session: TypingSession): void {
+    const before = this.session.text;
+    this.session = session;
+    if (this.formatted.length === 0 || before === session.text) return;
+    const { range, inserted } = difference(before, session.text);
+    this.formatted = shiftFormatted(this.formatted, range, inserted.length);
   }
 
   private record(before: TypingSession, text: string, caret: number, joins: boolean): void {
     this.history = this.history.record(before, { text, caret }, joins);
-    this.listener.onHistory({ undo: this.history.canUndo, redo: this.history.canRedo });
+  }
+
+  private tellFiring(event: PadEvent): void {
+    this.listener.onFiring(event);
+  }
+
+  private tellState(): void {
+    const { session, history } = this;
+    this.listener.onState({
+      text: session.text,
+      caret: session.caret,
+      offers: this.isTyping ? offersOf(session, this.device.list) : [],
+      waiting: session.waiting?.entry.id ?? null,
+      canUndo: history.canUndo,
+      canRedo: history.canRedo,
+    });
   }
 
   private show({ range, replacement, caret }: Edit): void {
@@ -210,4 +372,3 @@ export class Pad {
     }
   }
 }
-

@@ -1,12 +1,22 @@
-import type { Expanded, ExpansionContext, OpenBlank } from '@yellow-latch/core/expansion';
+import { withoutTags, tagsIn } from '@yellow-latch/core/compose';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
+import type { ExpansionContext, OpenBlank } from '@yellow-latch/core/expansion';
+import { nameOfGiven } from '@yellow-latch/core/expansion/segment';
+import { THIS_APP, type DeviceProfile } from '@yellow-latch/core/fit';
 import { isMade, type Shortcut } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 
 import { contextNow, loadExpansion } from '@/expansion/context';
-import { tellExpansionError } from '@/expansion/words';
+import { tellExpansionError, tellRefusal } from '@/expansion/words';
 
 import type { AskedEvent } from './pad';
+
+/** What takes the place of a code. `caret`: in `plain`; null: behind it. */
+export interface Made {
+  readonly plain: string;
+  readonly caret: number | null;
+  readonly html: string | null;
+}
 
 /** A shortcut that has fired and whose blanks are asked for. */
 export interface Filling {
@@ -14,18 +24,23 @@ export interface Filling {
   readonly shortcut: Shortcut;
   readonly blanks: readonly OpenBlank[];
   /** What it gives with some values. */
-  readonly make: (values: Readonly<Record<string, string>>) => Expanded | null;
+  readonly make: (values: Readonly<Record<string, string>>) => Made | null;
 }
 
 interface FillingListener {
-  /** It is whole: it goes in the place of its code. */
-  readonly put: (asked: AskedEvent, expanded: Expanded) => void;
+  /** The text in which it goes, without the code that asked. */
+  readonly textAround: (asked: AskedEvent) => string;
+  /** It is whole: it goes in the place of its code. `note`: what is to be told of it. */
+  readonly put: (asked: AskedEvent, made: Made, note: string | null) => void;
   /** It cannot be made: the code stays, and the reason is told. */
   readonly refuse: (asked: AskedEvent, reason: string) => void;
 }
 
-/** What becomes of a template that fires: it goes in at once, or its blanks are asked for one after the other. */
-export function useFilling(shortcuts: readonly Shortcut[], { put, refuse }: FillingListener) {
+/**
+ * What becomes of a code whose text is made when it fires: it goes in at once, or its blanks are asked for one after
+ * the other. `profile`: the device it is typed on; one that knows no blanks is given gaps.
+ */
+export function useFilling(shortcuts: readonly Shortcut[], profile: DeviceProfile, { textAround, put, refuse }: FillingListener) {
   const [filling, setFilling] = useState<Filling | null>(null);
   const hasTemplates = shortcuts.some(({ content }) => isMade(content));
   useEffect(() => {
@@ -33,38 +48,59 @@ export function useFilling(shortcuts: readonly Shortcut[], { put, refuse }: Fill
     if (hasTemplates) loadExpansion().catch(() => {});
   }, [hasTemplates]);
 
-  const ask = async (asked: AskedEvent) => {
-    const id = idOfFormer(asked.id) ?? asked.id;
-    const shortcut = shortcuts.find((one) => one.id === id);
-    if (!shortcut) {
-      refuse(asked, 'It was deleted on another device.');
-      return;
-    }
+  /** Tags that stand there already stay out. */
+  const putIn = (asked: AskedEvent, shortcut: Shortcut, made: Made) => {
+    if (shortcut.kind !== 'tags' || profile !== THIS_APP) return put(asked, made, null);
+    const present = new Set(tagsIn(textAround(asked)).map(({ key }) => key));
+    const { text, dropped } = withoutTags(made.plain, present);
+    if (dropped.length === 0) return put(asked, made, null);
+    const names = dropped.map((tag) => tag.text).join(' ');
+    put(asked, { plain: text, caret: null, html: null }, `${shortcut.code} left out what stands there: ${names}`);
+  };
+
+  const make = async (asked: AskedEvent, shortcut: Shortcut, selection: string | null) => {
     const room = await loadExpansion().catch(() => null);
-    if (!room) {
-      refuse(asked, 'What it takes is still to be fetched, and the server is away.');
-      return;
+    if (!room) return refuse(asked, 'What it takes is still to be fetched, and the server is away.');
+    const { expand, expandFor } = room;
+    const given = selection === null ? {} : { [nameOfGiven({ type: 'selection' })]: selection };
+    const now = contextNow(shortcuts, given);
+    if (profile !== THIS_APP) {
+      const held = expandFor(shortcut, profile, now);
+      if (held.type === 'text') return put(asked, { plain: held.text, caret: null, html: null }, null);
+      return refuse(asked, held.type === 'errors' ? tellExpansionError(held.errors[0]!) : tellRefusal(held.why));
     }
-    const { expand } = room;
-    const now = contextNow(shortcuts);
     const clipboard = shortcut.content.expansion.includes(':clipboard') ? await readClipboard() : undefined;
     const context: ExpansionContext = clipboard === undefined ? now : { ...now, clipboard };
     const first = expand(shortcut, context);
-    if (first.type === 'errors') {
-      refuse(asked, tellExpansionError(first.errors[0]!));
-      return;
-    }
-    if (first.openBlanks.length === 0) {
-      put(asked, first);
-      return;
-    }
-    const make = (values: Readonly<Record<string, string>>) => {
-      const made = expand(shortcut, { ...context, values });
+    if (first.type === 'errors') return refuse(asked, tellExpansionError(first.errors[0]!));
+    if (first.openBlanks.length === 0) return putIn(asked, shortcut, first);
+    const makeWith = (values: Readonly<Record<string, string>>) => {
+      const made = expand(shortcut, { ...context, values: { ...given, ...values } });
       return made.type === 'expanded' ? made : null;
     };
-    setFilling({ asked, shortcut, blanks: first.openBlanks, make });
+    setFilling({ asked, shortcut, blanks: first.openBlanks, make: makeWith });
   };
-  return { filling, ask: (asked: AskedEvent) => void ask(asked), close: () => setFilling(null) };
+
+  const ask = (asked: AskedEvent, selection: string | null = null) => {
+    const id = idOfFormer(asked.id) ?? asked.id;
+    const shortcut = shortcuts.find((one) => one.id === id);
+    if (!shortcut) refuse(asked, 'It was deleted on another device.');
+    else if (isMade(shortcut.content)) void make(asked, shortcut, selection);
+    else putIn(asked, shortcut, { plain: shortcut.content.expansion, caret: null, html: null });
+  };
+
+  /** Puts in what was filled in, wherever its shortcut is by now: what was typed is not lost. */
+  const finish = (values: Readonly<Record<string, string>>) => {
+    if (!filling) return;
+    setFilling(null);
+    const { asked, shortcut } = filling;
+    const made = filling.make(values);
+    if (!made) return refuse(asked, 'It cannot be made with what was filled in.');
+    const isGone = !shortcuts.some(({ id }) => id === shortcut.id);
+    if (isGone) put(asked, made, `${shortcut.code} was deleted on another device meanwhile. What you filled in stands here.`);
+    else putIn(asked, shortcut, made);
+  };
+  return { filling, ask, finish, close: () => setFilling(null) };
 }
 
 /** What is on the clipboard; undefined: the browser keeps it to itself. */

@@ -6,7 +6,8 @@ import { Button, Text } from 'react-native-paper';
 
 import { deviceLabel } from '@/audit/sentences';
 import { contextNow, expansionRoom } from '@/expansion/context';
-import { nameOfBlank, tellExpansionError, tellLosses } from '@/expansion/words';
+import { nameOfBlank, tellExpansionError, tellLosses, tellRefusal } from '@/expansion/words';
+import { copyFormatted, NOT_COPIED } from '@/frame/clipboard';
 import { useNotice } from '@/frame/Notices';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { STRONG } from '@/look/fonts';
@@ -30,14 +31,7 @@ export default function Preview({ shortcut }: { shortcut: Expandable }) {
   const errors = here.type === 'errors' ? here.errors : there?.type === 'errors' ? there.errors : null;
   const copy = () => {
     if (here.type !== 'expanded' || here.html === null) return;
-    const item = new ClipboardItem({
-      'text/html': new Blob([here.html], { type: 'text/html' }),
-      'text/plain': new Blob([here.plain], { type: 'text/plain' }),
-    });
-    navigator.clipboard.write([item]).then(
-      () => notify({ text: 'Copied, formatted and plain.' }),
-      () => notify({ text: 'The browser did not let this be copied.' }),
-    );
+    void copyFormatted({ html: here.html, plain: here.plain }).then((isCopied) => notify({ text: isCopied ? 'Copied, formatted and plain.' : NOT_COPIED }));
   };
   return (
     <View style={[styles.preview, { borderColor: palette.line }]}>
@@ -68,7 +62,7 @@ export default function Preview({ shortcut }: { shortcut: Expandable }) {
           )}
         </>
       ) : there?.type === 'refused' ? (
-        <Text variant="bodyMedium">It cannot be given there: that device knows no dates, and today’s would stay for ever.</Text>
+        <Text variant="bodyMedium">{tellRefusal(there.why)}</Text>
       ) : there?.type === 'text' ? (
         <>
           <Text variant="bodyMedium">{there.text}</Text>

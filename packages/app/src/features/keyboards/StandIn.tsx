@@ -1,0 +1,79 @@
+import { BEGINNING_STATE, pricerOf, typeFrom, type Keyboard } from '@yellow-latch/core/effort';
+import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
+import { useEffect, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { keyboardOf, layoutOf } from '@/effort/keyboards';
+import { tellTaps } from '@/effort/words';
+import { STRONG } from '@/look/fonts';
+import { usePalette } from '@/look/useLook';
+import { useList } from '@/replica/ReplicaProvider';
+import { usualKeyboards } from '@/replica/view';
+
+import { GlassKeys } from './GlassKeys';
+
+export interface StandInProps {
+  /** The device it stands in for, by its profile. */
+  device: string;
+  /** The page it types on: the text now and what of it stands before the caret. */
+  text: () => string;
+  before: () => string;
+  onKey: (text: string) => void;
+  onBackspace: () => void;
+  /** Taps on offers and other keys beside it, so far. */
+  otherTaps: number;
+}
+
+/** A longer text is not counted along: pricing it would hold up the keys. */
+const LONGEST_COUNTED = 20_000;
+
+/**
+ * The keyboard of a phone or a tablet, drawn and typed on, with a running count of the taps beside what the same text
+ * takes written out on the same keys, the quickest way.
+ */
+export function StandIn({ device, text, before, onKey, onBackspace, otherTaps }: StandInProps) {
+  const palette = usePalette();
+  const keyboard = useGlassKeyboard(device);
+  const [start] = useState(() => ({ written: writtenOut(text(), keyboard), otherTaps }));
+  const [taps, setTaps] = useState(0);
+  const [written, setWritten] = useState(start.written);
+  const all = taps + otherTaps - start.otherTaps;
+  useEffect(() => {
+    if (all > 0) setWritten(writtenOut(text(), keyboard));
+  }, [all, text, keyboard]);
+  return (
+    <View>
+      <Text role="status" variant="bodyMedium" style={[styles.count, { color: palette.inkSoft }]}>
+        {all === 0 ? (
+          'Type here: every layer has to be changed as on the device.'
+        ) : written === null || start.written === null ? (
+          tellTaps(all)
+        ) : (
+          <>
+            <Text style={[STRONG, { color: palette.ink }]}>{tellTaps(all)}</Text> instead of {Math.max(0, written - start.written)}
+          </>
+        )}
+      </Text>
+      <GlassKeys key={keyboard.id} keyboard={keyboard} before={before} onKey={onKey} onBackspace={onBackspace} onTap={() => setTaps((count) => count + 1)} />
+    </View>
+  );
+}
+
+/** The taps that a text takes written out from its beginning; null: it is too long to be counted along. */
+function writtenOut(text: string, keyboard: Keyboard): number | null {
+  return text.length > LONGEST_COUNTED ? null : typeFrom(pricerOf(keyboard), text.normalize('NFC'), BEGINNING_STATE).taps;
+}
+
+/** The keyboard that is in use on a device; where none on glass is, the generic one in the first language. */
+function useGlassKeyboard(device: string): Keyboard {
+  const { keyboards, ownKeyboards, languages } = useList();
+  const form = device.startsWith('tablet') ? 'tablet' : 'phone';
+  const own = keyboards.find((use) => use.device === device && layoutOf(use.keyboard, ownKeyboards)?.type === 'glass')?.keyboard;
+  const id = own ?? usualKeyboards(languages)[0]!.keyboard.replace('phone', form);
+  return keyboardOf(id, layoutOf(id, ownKeyboards) ?? LAYOUTS['phone-en']!);
+}
+
+const styles = StyleSheet.create({
+  count: { textAlign: 'center', paddingVertical: 4 },
+});

@@ -1,0 +1,102 @@
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { rectSortingStrategy, SortableContext, sortableKeyboardCoordinates, useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { shownText, type Shortcut } from '@yellow-latch/core/model';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { IconButton, Text } from 'react-native-paper';
+
+import { MASK } from '@/audit/sentences/mask';
+import { CodePlate } from '@/look/CodePlate';
+import { Icon } from '@/look/icons';
+import { usePalette } from '@/look/useLook';
+import { useDo } from '@/replica/useDo';
+
+import { movingTo, pinning } from './board';
+
+/** Before a finger that rests becomes a drag, in ms; a mouse drags after so many px. */
+const FINGER = { delay: 180, tolerance: 8 };
+
+interface ArrangeBoardProps {
+  shortcuts: readonly Shortcut[];
+  /** All on the board, of which `shortcuts` may be those of one set. */
+  all: readonly Shortcut[];
+}
+
+/** The keys of the board to be put in order: by drag, with the arrow keys, or by buttons; or taken off. */
+export function ArrangeBoard({ shortcuts, all }: ArrangeBoardProps) {
+  const doIt = useDo();
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: FINGER }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const move = (moved: Shortcut, target: Shortcut | undefined) => {
+    const doing = target && movingTo(moved, target, all);
+    if (doing) void doIt(doing, `${moved.code} is moved.`);
+  };
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const moved = shortcuts.find(({ id }) => id === active.id);
+    if (moved && over) move(moved, shortcuts.find(({ id }) => id === over.id));
+  };
+  return (
+    <ScrollView style={styles.scroll} contentContainerStyle={styles.keys}>
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+        <SortableContext items={shortcuts.map(({ id }) => id)} strategy={rectSortingStrategy}>
+          {shortcuts.map((shortcut, index) => (
+            <ArrangedKey
+              key={shortcut.id}
+              shortcut={shortcut}
+              onEarlier={index > 0 ? () => move(shortcut, shortcuts[index - 1]) : null}
+              onLater={index < shortcuts.length - 1 ? () => move(shortcut, shortcuts[index + 1]) : null}
+              onTakeOff={() => void doIt(pinning(shortcut, all), `${shortcut.code} is off the board.`)}
+            />
+          ))}
+        </SortableContext>
+      </DndContext>
+    </ScrollView>
+  );
+}
+
+interface ArrangedKeyProps {
+  shortcut: Shortcut;
+  onEarlier: (() => void) | null;
+  onLater: (() => void) | null;
+  onTakeOff: () => void;
+}
+
+function ArrangedKey({ shortcut, onEarlier, onLater, onTakeOff }: ArrangedKeyProps) {
+  const palette = usePalette();
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: shortcut.id });
+  return (
+    <div ref={setNodeRef} style={{ flexGrow: 1, flexBasis: 150, maxWidth: 260, transform: CSS.Transform.toString(transform), transition, zIndex: isDragging ? 1 : 0, position: 'relative' }}>
+      <View style={[styles.key, { borderColor: isDragging ? palette.ink : palette.inkSoft, backgroundColor: palette.surface }]}>
+        <div
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${shortcut.code}`}
+          style={{ display: 'flex', alignItems: 'center', gap: 6, height: 40, padding: '0 8px', cursor: 'grab', touchAction: 'none', color: palette.ink }}
+        >
+          <Icon name="move" size={18} color={palette.inkSoft} />
+          <CodePlate code={shortcut.code} />
+          <Text numberOfLines={1} style={styles.text}>
+            {shortcut.private ? MASK : shownText(shortcut)}
+          </Text>
+        </div>
+        <View style={styles.buttons}>
+          <KeyButton icon="chevron-left" label={`Move ${shortcut.code} earlier`} onPress={onEarlier} />
+          <KeyButton icon="chevron-right" label={`Move ${shortcut.code} later`} onPress={onLater} />
+          <KeyButton icon="close" label={`Take ${shortcut.code} off the board`} onPress={onTakeOff} />
+        </View>
+      </View>
+    </div>
+  );
+}
+
+function KeyButton({ icon, label, onPress }: { icon: string; label: string; onPress: (() => void) | null }) {
+  return <IconButton icon={icon} size={20} style={styles.button} accessibilityLabel={label} disabled={onPress === null} onPress={() => onPress?.()} />;
+}
+
+const styles = StyleSheet.create({
+  scroll: { flex: 1 },
+  keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 8 },
+  key: { borderWidth: 1.5, borderRadius: 8 },
+  text: { flexShrink: 1, fontSize: 14 },
+  buttons: { flexDirection: 'row', justifyContent: 'space-between' },
+  button: { width: 48, height: 48, margin: 0 },
+});

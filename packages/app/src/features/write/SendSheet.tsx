@@ -1,0 +1,90 @@
+import { fileNameOf, formattedHtml, LONG_DRAFT, mailtoUri, smsUri, textToSend, titleOf } from '@yellow-latch/core/compose';
+import { countClusters } from '@yellow-latch/core/model';
+import { useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { copyFormatted, copyText, NOT_COPIED } from '@/frame/clipboard';
+import { useNotice } from '@/frame/Notices';
+import { Field } from '@/look/Field';
+import type { IconName } from '@/look/icons';
+import { Sheet } from '@/look/Sheet';
+import { usePalette } from '@/look/useLook';
+import type { DraftContent } from '@/replica/draft';
+
+import { SendRow } from './SendRow';
+
+interface SendSheetProps {
+  draft: Pick<DraftContent, 'text' | 'formatted'>;
+  onClose: () => void;
+}
+
+/** Ways out of Write. Everything leaves through what the device itself opens: nothing is sent from here. */
+export function SendSheet({ draft, onClose }: SendSheetProps) {
+  const palette = usePalette();
+  const notify = useNotice();
+  const [to, setTo] = useState('');
+  const [subject, setSubject] = useState('');
+  const text = textToSend(draft.text);
+  const title = titleOf(text);
+  const receivers = to.split(/[,;\n]/u).map((one) => one.trim()).filter((one) => one !== '');
+  const mail = mailtoUri({ to: receivers.filter((one) => one.includes('@')), subject, body: text });
+  const sms = smsUri({ to: receivers.filter((one) => !one.includes('@')), body: text });
+  const isFormatted = draft.formatted.length > 0;
+  const html = () => formattedHtml(draft.text, draft.formatted);
+  const tell = (line: string) => {
+    onClose();
+    notify({ text: line });
+  };
+  const told = (done: string) => (isDone: boolean) => tell(isDone ? done : NOT_COPIED);
+  const share = async () => {
+    try {
+      await navigator.share({ text });
+      onClose();
+    } catch (error) {
+      // Whoever turned back in the sheet of their device wants no word about it.
+      if (!(error instanceof DOMException && error.name === 'AbortError')) tell('The device did not take it. Copy it instead.');
+    }
+  };
+  const row = (icon: IconName, label: string, note: string, action: { onPress: () => void } | { href: string; download?: string }) => (
+    <SendRow key={label} icon={icon} label={label} note={note} {...action} />
+  );
+  return (
+    <Sheet title="Send on" isOpen onClose={onClose}>
+      <ScrollView>
+        {row('copy', 'Copy', `${countClusters(text).toLocaleString('en')} characters, without formatting`, { onPress: () => void copyText(text).then(told(`Copied all ${countClusters(text)} characters.`)) })}
+        {isFormatted && row('copy', 'Copy formatted', 'With bold, links and lists, where they are taken', { onPress: () => void copyFormatted({ html: html(), plain: text }).then(told('Copied, formatted and plain.')) })}
+        {typeof navigator.share === 'function' && row('share', 'Share', 'To what this device offers', { onPress: () => void share() })}
+        <View style={[styles.drafts, { borderColor: palette.line }]}>
+          <Field label="To, if you like: mail addresses or numbers" value={to} onChangeText={setTo} onBlur={() => {}} onSubmit={() => {}} />
+          <Field label="Subject of the mail" value={subject} onChangeText={setSubject} onBlur={() => {}} onSubmit={() => {}} />
+        </View>
+        {row('mail', 'Mail draft', mail.length > LONG_DRAFT ? 'Some mail programs cut drafts as long as this: look at its end' : 'Opens in your mail program', { href: mail })}
+        {row('message', 'Text message draft', 'Opens where you write messages', { href: sms })}
+        {row('download', 'Save as a file', fileNameOf(title, 'txt'), { onPress: () => saveFile(fileNameOf(title, 'txt'), text, 'text/plain') })}
+        {isFormatted && row('download', 'Save formatted', fileNameOf(title, 'html'), { onPress: () => saveFile(fileNameOf(title, 'html'), page(title, html()), 'text/html') })}
+        <Text variant="bodySmall" style={[styles.note, { color: palette.inkSoft }]}>
+          The draft stays here until you delete it.
+        </Text>
+      </ScrollView>
+    </Sheet>
+  );
+}
+
+function page(title: string, body: string): string {
+  const name = title.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
+  return `<!doctype html>\n<html><head><meta charset="utf-8"><title>${name}</title></head>\n<body>\n${body}\n</body></html>\n`;
+}
+
+function saveFile(name: string, text: string, type: string): void {
+  const address = URL.createObjectURL(new Blob([text], { type: `${type};charset=utf-8` }));
+  const link = Object.assign(document.createElement('a'), { href: address, download: name });
+  link.click();
+  // The download has begun when the click is over; its address is given back a little later.
+  setTimeout(() => URL.revokeObjectURL(address), 60_000);
+}
+
+const styles = StyleSheet.create({
+  drafts: { paddingHorizontal: 20, paddingBottom: 8, marginTop: 4, borderTopWidth: 1 },
+  note: { paddingHorizontal: 20, paddingVertical: 8 },
+});

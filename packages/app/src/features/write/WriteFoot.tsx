@@ -1,0 +1,69 @@
+import { StyleSheet, View } from 'react-native';
+import { IconButton } from 'react-native-paper';
+
+import { LatchButton } from '@/look/LatchButton';
+import { usePalette } from '@/look/useLook';
+
+import type { Shown } from './useComposer';
+
+interface WriteFootProps {
+  shown: Shown;
+  below: 'keys' | 'board' | null;
+  hasKeys: boolean;
+  hasBoard: boolean;
+  onUndo: () => void;
+  onRedo: () => void;
+  onGap: () => void;
+  onClear: () => void;
+  onTurn: (what: 'keys' | 'board') => void;
+  onSend: () => void;
+}
+
+/** What is done with the page, low where thumbs are. */
+export function WriteFoot({ shown, below, hasKeys, hasBoard, onUndo, onRedo, onGap, onClear, onTurn, onSend }: WriteFootProps) {
+  return (
+    <View style={styles.foot}>
+      <FootButton icon="undo" label="Undo" isOn={shown.canUndo} onPress={onUndo} />
+      <FootButton icon="redo" label="Redo" isOn={shown.canRedo} onPress={onRedo} />
+      {shown.hasGap ? (
+        <FootButton icon="gap" label="Next gap" isOn onPress={onGap} />
+      ) : (
+        <FootButton icon="trash" label="Clear the page" isOn={!shown.isEmpty} onPress={onClear} />
+      )}
+      {hasKeys && <FootButton icon="keyboard" label="Keyboard" isPressed={below === 'keys'} isOn onPress={() => onTurn('keys')} />}
+      {hasBoard && <FootButton icon="board" label="Tap board" isPressed={below === 'board'} isOn onPress={() => onTurn('board')} />}
+      <View style={styles.push} />
+      <LatchButton icon="send" label="Send on" onPress={onSend} />
+    </View>
+  );
+}
+
+interface FootButtonProps {
+  icon: string;
+  label: string;
+  isOn: boolean;
+  /** Of a button that turns something on and off. */
+  isPressed?: boolean;
+  onPress: () => void;
+}
+
+function FootButton({ icon, label, isOn, isPressed, onPress }: FootButtonProps) {
+  const palette = usePalette();
+  return (
+    <IconButton
+      icon={icon}
+      size={22}
+      style={[styles.button, isPressed && { backgroundColor: palette.line }]}
+      accessibilityLabel={label}
+      aria-pressed={isPressed}
+      disabled={!isOn}
+      onPress={onPress}
+    />
+  );
+}
+
+const styles = StyleSheet.create({
+  foot: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 6, paddingBottom: 8, paddingTop: 2 },
+  button: { width: 46, height: 48, margin: 0, borderRadius: 6 },
+  push: { flex: 1 },
+});

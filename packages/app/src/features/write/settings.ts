@@ -1,0 +1,22 @@
+import type { ProfileId } from '@yellow-latch/core/fit';
+
+import { useKept } from '@/replica/useKept';
+
+/** How Write is set up on this device. */
+export interface WriteSettings {
+  /** What tells of a firing. */
+  readonly flash: boolean;
+  readonly sound: boolean;
+  /** Whether a text that was typed out although a code gives it is told of. */
+  readonly missed: boolean;
+  /** Written as on this device. */
+  readonly device: ProfileId;
+  /** What stands below the page: the stand-in keyboard where the device has one, the tap board, or neither. */
+  readonly below: 'keys' | 'board' | null;
+}
+
+const USUAL: WriteSettings = { flash: true, sound: false, missed: true, device: 'app', below: null };
+
+export function useWriteSettings(): [WriteSettings, (next: WriteSettings) => void] {
+  return useKept('writing', USUAL);
+}

@@ -1,0 +1,139 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+
+import { useNotice } from '@/frame/Notices';
+import { draftOf, type Draft, type DraftContent } from '@/replica/draft';
+import { useOpened } from '@/replica/ReplicaProvider';
+
+import { dropDraft, keepDraft, lastDraft, listDrafts, openDraft, restoreDraft, type DraftLine } from './drafts';
+
+/** A pause in typing after which the text is kept, in ms. */
+const PAUSE = 250;
+
+export interface Drafts {
+  /** The draft to begin with; null until it was read. Its `opening` changes when the page is to show another. */
+  readonly opened: { readonly draft: Draft; readonly opening: number } | null;
+  /** Why the draft is not kept, if it is not. */
+  readonly trouble: string | null;
+  /** Tells that there is something to keep; it is asked for when one pauses. */
+  touched(content: () => DraftContent): void;
+  list(): Promise<DraftLine[]>;
+  /** Calls when a draft was kept; gives the way to stop. */
+  subscribe(call: () => void): () => void;
+  open(id: string): void;
+  startNew(): void;
+  drop(id: string): void;
+}
+
+/** The drafts of this device, one of them open. Several tabs may have one open: neither loses what is typed there. */
+export function useDrafts(): Drafts {
+  const { db } = useOpened().replica;
+  const notify = useNotice();
+  const [opened, setOpened] = useState<Drafts['opened']>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const current = useRef<Draft | null>(null);
+  const unkept = useRef<(() => DraftContent) | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const [listeners] = useState(() => new Set<() => void>());
+  /** One write after the other, so that versions count up. */
+  const writing = useRef(Promise.resolve());
+
+  const show = useCallback((draft: Draft) => {
+    current.current = draft;
+    setOpened((before) => ({ draft, opening: (before?.opening ?? 0) + 1 }));
+  }, []);
+
+  const flush = useCallback((): Promise<void> => {
+    clearTimeout(timer.current);
+    const content = unkept.current;
+    unkept.current = null;
+    if (!content || !current.current) return writing.current;
+    const draft = { ...current.current, ...content() };
+    const of = draft.id;
+    writing.current = writing.current.then(async () => {
+      try {
+        const version = current.current?.id === of ? current.current.version : draft.version;
+        const { type, draft: kept } = await keepDraft(db, { ...draft, version });
+        if (current.current?.id === of) current.current = kept;
+        setTrouble(null);
+        for (const call of listeners) call();
+        if (type === 'beside') notify({ text: 'Another tab has changed this draft. Both are kept, as two drafts.' });
+      } catch (error) {
+        if (current.current?.id === of) unkept.current ??= content;
+        setTrouble(tellTrouble(error));
+      }
+    });
+    return writing.current;
+  }, [db, listeners, notify]);
+
+  useEffect(() => {
+    void lastDraft(db).then(show);
+    const refresh = async () => {
+      const mine = current.current;
+      if (document.visibilityState !== 'visible' || !mine || unkept.current) return;
+      await writing.current;
+      const stored = await db.get('drafts', mine.id);
+      if (stored && !unkept.current && current.current?.id === stored.id && stored.version > current.current.version) show(stored);
+    };
+    const look = () => void refresh();
+    const leave = () => void flush();
+    addEventListener('pagehide', leave);
+    addEventListener('focus', look);
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      removeEventListener('pagehide', leave);
+      removeEventListener('focus', look);
+      document.removeEventListener('visibilitychange', look);
+      void flush();
+    };
+  }, [db, flush, show]);
+
+  const touched = useCallback(
+    (content: () => DraftContent) => {
+      unkept.current = content;
+      clearTimeout(timer.current);
+      timer.current = setTimeout(() => void flush(), PAUSE);
+    },
+    [flush],
+  );
+  const open = useCallback(
+    (id: string) => {
+      void flush().then(async () => {
+        const draft = await openDraft(db, id);
+        if (draft) show(draft);
+      });
+    },
+    [db, flush, show],
+  );
+  const startNew = useCallback(() => void flush().then(() => show(draftOf(''))), [flush, show]);
+  const drop = useCallback(
+    (id: string) => {
+      void flush().then(async () => {
+        const draft = await dropDraft(db, id);
+        const isOpen = current.current?.id === id;
+        if (isOpen) show(draftOf(''));
+        if (!draft) return;
+        notify({
+          text: 'The draft is deleted.',
+          action: { label: 'Undo', onPress: () => void restoreDraft(db, draft).then(() => (isOpen ? open(id) : undefined)) },
+        });
+      });
+    },
+    [db, flush, notify, open, show],
+  );
+  const list = useCallback(() => writing.current.then(() => listDrafts(db)), [db]);
+  const subscribe = useCallback(
+    (call: () => void) => {
+      listeners.add(call);
+      return () => void listeners.delete(call);
+    },
+    [listeners],
+  );
+  return { opened, trouble, touched, list, subscribe, open, startNew, drop };
+}
+
+function tellTrouble(error: unknown): string {
+  const isFull = error instanceof DOMException && error.name === 'QuotaExceededError';
+  return isFull
+    ? 'This device has no room left: the draft is not kept. Send it on or copy it, and delete drafts you do not need.'
+    : 'The draft could not be kept on this device. Send it on or copy it before you close the page.';
+}

@@ -1,0 +1,64 @@
+import type { KeyboardEvent } from 'react';
+
+import type { Composer } from './useComposer';
+
+/** What keys open on the page. */
+interface Openings {
+  send(): void;
+  board(): void;
+  drafts(): void;
+  keys(): void;
+}
+
+/**
+ * The keys of the page that are not text. The first arrow down goes into the offers, the last one up out of them; Enter
+ * takes an offer only when the arrows have come to one. Tab walks the gaps, and on to the buttons where none is left.
+ */
+export function writeKey(event: KeyboardEvent, composer: Composer, open: Openings): void {
+  if (event.nativeEvent.isComposing) return;
+  const isDone = event.ctrlKey || event.metaKey ? opening(event, open) : offerKey(event, composer) || gapKey(event, composer);
+  if (isDone) event.preventDefault();
+}
+
+function opening({ key, altKey, shiftKey }: KeyboardEvent, open: Openings): boolean {
+  if (altKey || shiftKey) return false;
+  const does: Readonly<Record<string, () => void>> = { Enter: open.send, b: open.board, o: open.drafts, '/': open.keys };
+  const call = does[key.length === 1 ? key.toLowerCase() : key];
+  call?.();
+  return call !== undefined;
+}
+
+function offerKey({ key, altKey, shiftKey }: KeyboardEvent, { shown: { offers, isSelected }, chosen, setChosen, take, keep }: Composer): boolean {
+  if (offers.length === 0 || isSelected || altKey || shiftKey) return false;
+  const last = offers.length - 1;
+  switch (key) {
+    case 'ArrowDown':
+      setChosen(chosen === null ? 0 : Math.min(last, chosen + 1));
+      return true;
+    case 'ArrowUp':
+      if (chosen === null) return false;
+      setChosen(chosen === 0 ? null : chosen - 1);
+      return true;
+    case 'ArrowRight':
+      if (chosen === null) return false;
+      setChosen(Math.min(last, chosen + 1));
+      return true;
+    case 'ArrowLeft':
+      if (chosen === null) return false;
+      setChosen(Math.max(0, chosen - 1));
+      return true;
+    case 'Enter':
+      if (chosen === null) return false;
+      take(offers[chosen]!);
+      return true;
+    case 'Escape':
+      keep();
+      return true;
+    default:
+      return false;
+  }
+}
+
+function gapKey({ key, altKey, shiftKey }: KeyboardEvent, { pad }: Composer): boolean {
+  return key === 'Tab' && !altKey && (pad.current?.pad.walkGap(shiftKey ? 'back' : 'forward') ?? false);
+}

@@ -1,0 +1,115 @@
+import { fitsCapitals } from './capitals';
+import { changesText, deviceText, type DeviceRule } from './deviceText';
+import { hasEdgeBefore } from './edge';
+import { difference } from './history';
+import type { CompiledList, Match } from './list';
+import { applyEdit, isWithin, type Range } from './range';
+import { composedIn, offersOf, type, type FiredBy, type FiringEvent, type Input, type Outcome, type TypingSession } from './session';
+
+/** Why something happened at an input, or did not: the rules of docs/firing.md by name. */
+export interface Told {
+  readonly rule:
+    | `fired-by-${FiredBy}`
+    | 'asked'
+    | 'taken-back'
+    | 'waits'
+    | 'kept'
+    | 'no-edge'
+    | 'quiet'
+    | 'other-capitals'
+    | 'offer-only'
+    | DeviceRule;
+  /** The shortcut concerned, and its code as it was typed. */
+  readonly id?: string;
+  readonly typed?: string;
+}
+
+export interface Followed extends Outcome {
+  readonly told: readonly Told[];
+}
+
+/**
+ * As `type`, on the device that `list` was made ready for: what is typed is first changed as the device does (rules
+ * 9), and what happened, or was held back, is told. Without `explains` it tells only what happened, at a quarter of
+ * the cost.
+ */
+export function followOnDevice(session: TypingSession, input: Input, list: CompiledList, explains = true): Followed {
+  const told: Told[] = [];
+  const composed = input.type === 'composition-end' ? composedIn(session) : null;
+  if (composed && changesText(list.profile)) {
+    return { ...typeChanged(composed.before, composed.range, composed.text, list, told, explains), told };
+  }
+  if (input.type === 'edit' && input.how === 'typing' && changesText(list.profile)) {
+    return { ...typeChanged(session, input.range, input.text, list, told, explains), told };
+  }
+  const keptOf = input.type === 'keep' ? offersOf(session, list, 1)[0] : undefined;
+  if (keptOf) told.push({ rule: 'kept', id: keptOf.entry.id, typed: session.text.slice(keptOf.start, keptOf.end) });
+  const outcome = type(session, input, list);
+  tell(outcome.events, told);
+  const typed = composed?.text ?? (input.type === 'edit' && input.how === 'typing' ? input.text : '');
+  if (explains && typed !== '' && outcome.events.length === 0) {
+    explain(composed?.before ?? session, outcome.session, typed, list, (line) => told.push(line));
+  }
+  return { ...outcome, told };
+}
+
+/** Types a text character by character, each as the device makes it. */
+function typeChanged(session: TypingSession, range: Range, text: string, list: CompiledList, told: Told[], explains: boolean): Outcome {
+  const natural = applyEdit(session.text, { range, replacement: text });
+  const events: FiringEvent[] = [];
+  let next = session;
+  let at = range;
+  for (const character of text) {
+    const changed = at.start === at.end ? deviceText(next.text, at.start, character, list.profile) : null;
+    if (changed) told.push({ rule: changed.rule });
+    const input: Input = { type: 'edit', range: { start: at.start - (changed?.replaces ?? 0), end: at.end }, text: changed?.text ?? character, how: 'typing' };
+    const outcome = type(next, input, list);
+    tell(outcome.events, told);
+    if (explains && outcome.events.length === 0) explain(next, outcome.session, input.text, list, (line) => told.push(line));
+    events.push(...outcome.events);
+    next = outcome.session;
+    at = next.caret;
+  }
+  if (text === '') return type(session, { type: 'edit', range, text, how: 'typing' }, list);
+  if (next.text === natural) return { session: next, edit: null, events };
+  const { range: differs, inserted } = difference(natural, next.text);
+  return { session: next, edit: { range: differs, replacement: inserted, caret: next.caret.start }, events };
+}
+
+function tell(events: readonly FiringEvent[], told: Told[]): void {
+  for (const event of events) {
+    const { id, typed } = event;
+    told.push({ rule: event.type === 'fired' ? `fired-by-${event.by}` : event.type, id, typed });
+  }
+}
+
+/** Says why nothing fired where a whole code has just ended. */
+function explain(
+  before: TypingSession,
+  after: TypingSession,
+  typed: string,
+  list: CompiledList,
+  note: (told: Told) => void,
+): void {
+  if (after.waiting) {
+    if (after.waiting !== before.waiting) {
+      const { start, end, entry } = after.waiting;
+      note({ rule: 'waits', id: entry.id, typed: after.text.slice(start, end) });
+    }
+    return;
+  }
+  const last = Array.from(typed).at(-1) ?? '';
+  const isEnd = list.isDelimiter(last);
+  const ended = isEnd ? list.codesEndingAt(after.text, after.caret.start - last.length, true) : [];
+  const held = [...list.codesEndingAt(after.text, after.caret.start, true), ...ended].find(
+    ({ entry, end }) => (entry.fires === 'instant') === (end === after.caret.start) || entry.fires === 'offer',
+  );
+  if (held) note({ rule: reasonOf(held, after), id: held.entry.id, typed: after.text.slice(held.start, held.end) });
+}
+
+function reasonOf(held: Match, session: TypingSession): Told['rule'] {
+  if (!hasEdgeBefore(session.text, held.start, held.entry.edge)) return 'no-edge';
+  if (held.entry.fires === 'offer') return 'offer-only';
+  if (!fitsCapitals(held.entry, session.text.slice(held.start, held.end))) return 'other-capitals';
+  return isWithin(session.quiet, held) ? 'quiet' : 'waits';
+}

@@ -161,6 +161,15 @@ export class App {
     );
   }
 
+  /** What the clipboard holds of a type; '' where it holds none. */
+  clipboardAs(type: 'text/html' | 'text/plain'): Promise<string> {
+    return this.driver.executeAsyncScript(
+      `const [type, done] = arguments;
+       navigator.clipboard.read().then(async ([item]) => done(item.types.includes(type) ? await (await item.getType(type)).text() : ''), String)`,
+      type,
+    );
+  }
+
   clipboard(): Promise<string> {
     return this.driver.executeAsyncScript(
       'const done = arguments[0]; navigator.clipboard.readText().then(done, String)',
@@ -224,6 +233,11 @@ export class App {
     await this.press(await this.see(By.css(`[role=link][aria-label^=${JSON.stringify(words)}]`)));
   }
 
+  /** Takes back what the notice over the foot tells of. */
+  async undo(): Promise<void> {
+    await this.press(await this.see(By.xpath('//*[@role="button" or self::button][not(@aria-label) and normalize-space(.)="Undo"]')));
+  }
+
   // ── Write ─────────────────────────────────────────────────────────────────────────────────
 
   async goTo(place: 'Shortcuts' | 'Write' | 'Check'): Promise<void> {
@@ -233,6 +247,33 @@ export class App {
     await this.driver.wait(until.elementLocated(By.css('[role=heading], h1')), PATIENCE);
     if (place === 'Check') await this.seeText('Proved at');
     if (place === 'Write') await this.see(By.css('textarea.write-pad'));
+  }
+
+  /** Puts the caret into the page. */
+  async intoPad(): Promise<void> {
+    await this.press(await this.see(By.css('textarea.write-pad')));
+  }
+
+  /** Takes the offer of a code. */
+  async takeOffer(code: string): Promise<void> {
+    await this.press(await this.see(By.css(`[role=option][aria-label^=${JSON.stringify(`${code}: `)}]`)));
+  }
+
+  /** Taps a shortcut on the tap board. */
+  async putIn(code: string): Promise<void> {
+    await this.press(await this.see(By.css(`[role=button][aria-label^=${JSON.stringify(`Put in ${code}: `)}]`)));
+  }
+
+  /** The codes that are offered, in their order. */
+  offers(): Promise<string[]> {
+    return this.driver.executeScript(
+      `return [...document.querySelectorAll('[role=option]')].map((offer) => offer.getAttribute('aria-label').split(': ')[0])`,
+    );
+  }
+
+  /** Where a link leads, by what it is called. */
+  async hrefOf(name: string): Promise<string> {
+    return (await (await this.see(By.css(`a[aria-label=${JSON.stringify(name)}]`))).getAttribute('href')) ?? '';
   }
 
   /** The page in Write and where its caret stands. */

@@ -48,8 +48,22 @@ export class OtherDevice {
     await this.send([this.change('list', LIST_RECORD_ID, { keyboards: [], ...fields })]);
   }
 
+  /** Deletes the shortcut with a code. */
+  async remove(code: string): Promise<void> {
+    const found = (await this.records()).find((record) => record.type === 'shortcut' && currentFields(record as StoredRecord & { type: 'shortcut' }).code === code)!;
+    this.n += 1;
+    const stamp = { id: uuid(), clock: makeClock(Date.now(), this.n, this.id), device: this.id, n: this.n };
+    await this.send([draftChange({ type: 'shortcut', id: found.id }, found, { deleted: true }, stamp)]);
+  }
+
   /** Every shortcut of the list as it stands, in the order of their ids: all that a person has of them. */
   async shortcuts(): Promise<string> {
+    const alive = (await this.records()).filter((record) => record.type === 'shortcut' && !isDeleted(record));
+    const fields = alive.map((record) => [record.id, currentFields(record as StoredRecord & { type: 'shortcut' })] as const);
+    return JSON.stringify(fields.sort(([a], [b]) => (a < b ? -1 : 1)));
+  }
+
+  private async records(): Promise<StoredRecord[]> {
     const records: StoredRecord[] = [];
     for (let since = 0; ; ) {
       const answer = await fetch(`${this.address}/api/d/${this.id}/pages?since=${since}`, { headers: { cookie: this.cookie } });
@@ -58,9 +72,7 @@ export class OtherDevice {
       since = page.through;
       if (!page.more) break;
     }
-    const alive = records.filter((record) => record.type === 'shortcut' && !isDeleted(record));
-    const fields = alive.map((record) => [record.id, currentFields(record as StoredRecord & { type: 'shortcut' })] as const);
-    return JSON.stringify(fields.sort(([a], [b]) => (a < b ? -1 : 1)));
+    return records;
   }
 
   private change<T extends Change['record']['type']>(type: T, id: string, fields: FieldChanges<T>): Change {

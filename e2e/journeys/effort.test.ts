@@ -7,7 +7,7 @@ journey('savings: what pays and what does not, use said and taken back, and coun
   await app.bench('Savings');
   // How much depends on the day: some texts hold its date.
   await app.until(async () => /\d+ min a week, \d+ h a year/.test(await app.text()), 'what is saved in a week and a year');
-  await app.seeText('from 44 of 62 shortcuts');
+  await app.seeText('from 44 of 64 shortcuts');
   await app.seeText('Save most');
   await app.expectAccessible();
   await app.goTo('Shortcuts');
@@ -21,11 +21,11 @@ journey('savings: what pays and what does not, use said and taken back, and coun
   await app.type(';moth ');
   await app.seeText(';moth fired');
   await app.bench('Savings');
-  await app.seeText('from 46 of 62 shortcuts');
+  await app.seeText('from 46 of 64 shortcuts');
   await app.choose('Use of ;conf', 'Not said');
-  await app.seeText('from 45 of 62 shortcuts');
+  await app.seeText('from 45 of 64 shortcuts');
   await app.tap('Undo');
-  await app.seeText('from 46 of 62 shortcuts');
+  await app.seeText('from 46 of 64 shortcuts');
 });
 
 journey('keyboards: the way lit up, parts, one more, one of one’s own, and rows that are none', 'demo', async ({ open }) => {

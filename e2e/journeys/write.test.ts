@@ -36,7 +36,8 @@ journey('typing on the page: firing, capitals, Backspace, undo, copy', 'demo', a
   await app.withControl('y');
   await app.padHolds(`Hello, ;ten and more \n${TEN}\n(${long}). 21° `);
 
-  await app.tap('Copy all');
+  await app.tap('Send on');
+  await app.tap('Copy');
   await app.seeText('Copied all');
   expect(await app.clipboard()).toBe(`Hello, ;ten and more \n${TEN}\n(${long}). 21° `);
 

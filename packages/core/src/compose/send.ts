@@ -64,6 +64,6 @@ export function titleOf(text: string): string {
 
 /** A name for a file of a draft, safe on every system. */
 export function fileNameOf(title: string, extension: 'txt' | 'html'): string {
-  const name = title.replaceAll(/[\p{C}<>:"/\\|?*…]+/gu, ' ').replaceAll(/\s+/gu, ' ').trim().replaceAll(/^\.+|[. ]+$/gu, '');
+  const name = title.replaceAll(/[\p{C}<>:"/\\|?*…]+/gu, ' ').replaceAll(/\s+/gu, ' ').trim().replaceAll(/^\.+|[.,;: ]+$/gu, '');
   return `${name === '' ? 'Draft' : name}.${extension}`;
 }

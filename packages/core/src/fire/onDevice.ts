@@ -4,7 +4,7 @@ import { hasEdgeBefore } from './edge';
 import { difference } from './history';
 import type { CompiledList, Match } from './list';
 import { applyEdit, isWithin, type Range } from './range';
-import { composedIn, offersOf, type, type FiredBy, type FiringEvent, type Input, type Outcome, type TypingSession } from './session';
+import { composedIn, MOST_AT_ONCE, offersOf, type, type FiredBy, type FiringEvent, type Input, type Outcome, type TypingSession } from './session';
 
 /** Why something happened at an input, or did not: the rules of docs/firing.md by name. */
 export interface Told {
@@ -39,7 +39,7 @@ export function followOnDevice(session: TypingSession, input: Input, list: Compi
   if (composed && changesText(list.profile)) {
     return { ...typeChanged(composed.before, composed.range, composed.text, list, told, explains), told };
   }
-  if (input.type === 'edit' && input.how === 'typing' && changesText(list.profile)) {
+  if (input.type === 'edit' && input.how === 'typing' && input.text.length <= MOST_AT_ONCE && changesText(list.profile)) {
     return { ...typeChanged(session, input.range, input.text, list, told, explains), told };
   }
   const keptOf = input.type === 'keep' ? offersOf(session, list, 1)[0] : undefined;

@@ -240,6 +240,14 @@ describe('8 never', () => {
     ]);
     expect(typed('a ⌫', loop, { rescans: true })).toBe('a ');
   });
+  test('8.4 what arrives at once and is too long to be typed', () => {
+    const arrives = (text: string) =>
+      type(startSession(), { type: 'edit', range: { start: 0, end: 0 }, text, how: 'typing' }, listOf([oar])).session;
+    expect(arrives(`${'x '.repeat(990)}oar `).text).toMatch(/ Rowing club $/);
+    const pasted = arrives(`${'x '.repeat(1_000)}oar`);
+    const after = type(pasted, { type: 'edit', range: pasted.caret, text: ' ', how: 'typing' }, listOf([oar])).session;
+    expect(after.text).toMatch(/ oar $/);
+  });
 });
 
 describe('9 what a device changes first', () => {

@@ -78,6 +78,9 @@ export interface Outcome {
   events: FiringEvent[];
 }
 
+/** More than this, in UTF-16 units, nobody types or dictates at once: it counts as pasted (rule 8.4). */
+export const MOST_AT_ONCE = 2_000;
+
 /** How often a device that rescans looks again at what it has just put in (rule 8.2). */
 export const MOST_PASSES = 8;
 
@@ -112,7 +115,7 @@ export function type(session: TypingSession, input: Input, list: CompiledList): 
       return unchanged({ ...session, waiting: null, quiet: addRange(session.quiet, input.range) });
     case 'edit':
       if (input.how === 'composing') return compose(session, input.range, input.text);
-      if (input.how === 'typing') return typeText(session, input.range, input.text, list);
+      if (input.how === 'typing' && input.text.length <= MOST_AT_ONCE) return typeText(session, input.range, input.text, list);
       if (input.how === 'backspace') return backspace(session, input.range);
       return replaceQuietly(session, input.range, input.text, input.caret);
   }

@@ -24,6 +24,8 @@ interface GlassKeysProps {
 const LARGEST = 6.4;
 /** The place that layouts leave free for it, right of the lowest row of letters. */
 const BACKSPACE = { x: 0.93, width: 0.14 };
+/** What lies behind a key is shown so far above it, in px: clear of the finger that still lies there. */
+const ABOVE = 66;
 const ICONS: Readonly<Record<string, IconName>> = { ' ': 'space', '\n': 'return' };
 
 /** A keyboard on glass, drawn from its data, on which one really types: its layers have to be changed as on a device. */
@@ -115,7 +117,7 @@ export function GlassKeys({ keyboard, before, onKey, onBackspace, onTap }: Glass
           </Pressable>
         )}
         {held && (
-          <View role="group" aria-label={`Behind ${held.key.label}`} style={[styles.held, { backgroundColor: palette.surface, borderColor: palette.ink, top: Math.max(0, place(held.key.key).top - 4) }]}>
+          <View role="group" aria-label={`Behind ${held.key.label}`} style={[styles.held, { backgroundColor: palette.surface, borderColor: palette.ink, top: place(held.key.key).top - ABOVE }]}>
             {held.choices.map((choice) => (
               <Pressable key={choice.gives} role="button" aria-label={choice.gives} onPress={() => press(choice)} {...keepingFocus} style={styles.choice}>
                 <Text style={styles.sign}>{choice.gives}</Text>
@@ -136,6 +138,6 @@ const styles = StyleSheet.create({
   key: { position: 'absolute', borderWidth: 1, borderRadius: 5, alignItems: 'center', justifyContent: 'center' },
   sign: { fontFamily: FACES.code, fontSize: 19, lineHeight: 24 },
   behind: { position: 'absolute', top: 1, right: 4, fontSize: 10, lineHeight: 13 },
-  held: { position: 'absolute', alignSelf: 'center', left: 8, right: 8, flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'center', borderWidth: 1.5, borderRadius: 8, padding: 4 },
+  held: { position: 'absolute', alignSelf: 'center', left: 8, right: 8, flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'center', borderWidth: 1.5, borderRadius: 8, padding: 4, zIndex: 1 },
   choice: { minWidth: 48, minHeight: 48, alignItems: 'center', justifyContent: 'center' },
 });

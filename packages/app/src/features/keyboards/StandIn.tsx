@@ -1,6 +1,6 @@
 import { BEGINNING_STATE, pricerOf, typeFrom, type Keyboard } from '@yellow-latch/core/effort';
 import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -37,11 +37,8 @@ export function StandIn({ device, text, before, onKey, onBackspace, otherTaps }:
   const keyboard = useGlassKeyboard(device);
   const [start] = useState(() => ({ written: writtenOut(text(), keyboard), otherTaps }));
   const [taps, setTaps] = useState(0);
-  const [written, setWritten] = useState(start.written);
   const all = taps + otherTaps - start.otherTaps;
-  useEffect(() => {
-    if (all > 0) setWritten(writtenOut(text(), keyboard));
-  }, [all, text, keyboard]);
+  const written = writtenOut(text(), keyboard);
   return (
     <View>
       <Text role="status" variant="bodyMedium" style={[styles.count, { color: palette.inkSoft }]}>

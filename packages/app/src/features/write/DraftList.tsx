@@ -58,7 +58,7 @@ export function DraftList({ drafts, onOpened }: DraftListProps) {
               <Text numberOfLines={1} style={[styles.title, id === openId && STRONG]}>
                 {title}
               </Text>
-              <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+              <Text variant="bodySmall" style={{ color: id === openId ? palette.ink : palette.inkSoft }}>
                 {tellWhen(changed)}
               </Text>
             </Pressable>

@@ -46,7 +46,7 @@ export function OffersStrip({ offers, textOf, chosen, waiting, onTake, onKeep }:
             return (
               <Pressable
                 key={entry.id}
-                role={'option' as never}
+                role="option"
                 id={offerId(index)}
                 aria-selected={isChosen}
                 aria-label={`${entry.code}: ${textOf(offer)}`}

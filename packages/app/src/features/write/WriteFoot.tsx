@@ -25,11 +25,9 @@ export function WriteFoot({ shown, below, hasKeys, hasBoard, onUndo, onRedo, onG
     <View style={styles.foot}>
       <FootButton icon="undo" label="Undo" isOn={shown.canUndo} onPress={onUndo} />
       <FootButton icon="redo" label="Redo" isOn={shown.canRedo} onPress={onRedo} />
-      {shown.hasGap ? (
-        <FootButton icon="gap" label="Next gap" isOn onPress={onGap} />
-      ) : (
-        <FootButton icon="trash" label="Clear the page" isOn={!shown.isEmpty} onPress={onClear} />
-      )}
+      {shown.hasGap && <FootButton icon="gap" label="Next gap" isOn onPress={onGap} />}
+      {/* There is no room for all of them on a phone. */}
+      {!(shown.hasGap && hasKeys) && <FootButton icon="trash" label="Clear the page" isOn={!shown.isEmpty} onPress={onClear} />}
       {hasKeys && <FootButton icon="keyboard" label="Keyboard" isPressed={below === 'keys'} isOn onPress={() => onTurn('keys')} />}
       {hasBoard && <FootButton icon="board" label="Tap board" isPressed={below === 'board'} isOn onPress={() => onTurn('board')} />}
       <View style={styles.push} />

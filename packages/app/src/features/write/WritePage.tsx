@@ -7,6 +7,7 @@ import { useNotice } from '@/frame/Notices';
 import { SyncLine } from '@/frame/SyncLine';
 import { Sheet } from '@/look/Sheet';
 import { useIsWide, usePalette } from '@/look/useLook';
+import type { DraftContent } from '@/replica/draft';
 import { useList } from '@/replica/ReplicaProvider';
 
 import { BlanksSheet } from './BlanksSheet';
@@ -36,7 +37,8 @@ export function WritePage() {
   const { shortcuts } = useList();
   const drafts = useDrafts();
   const [settings, setSettings] = useWriteSettings();
-  const [sheet, setSheet] = useState<'send' | 'keys' | 'drafts' | null>(null);
+  const [sheet, setSheet] = useState<'keys' | 'drafts' | null>(null);
+  const [sending, setSending] = useState<DraftContent | null>(null);
   const composer = useComposer(drafts, settings);
   const { pad, shown, filling, tags } = composer;
   const { opened, trouble } = drafts;
@@ -45,8 +47,10 @@ export function WritePage() {
   const turn = (what: 'board' | 'keys') => setSettings({ ...settings, below: settings.below === what ? null : what });
   const close = () => {
     setSheet(null);
+    setSending(null);
     pad.current?.focus();
   };
+  const send = () => setSending(pad.current!.pad.content);
   const sample = shortcuts.find(({ kind }) => kind === 'message')?.code ?? shortcuts[0]?.code;
   const offersOn = shown.offers.length > 0 && !shown.isSelected;
 
@@ -57,7 +61,7 @@ export function WritePage() {
 
   if (opened === null) return null;
   const onKeyDown = (event: KeyboardEvent) =>
-    writeKey(event, composer, { send: () => setSheet('send'), board: () => turn('board'), drafts: () => setSheet('drafts'), keys: () => setSheet('keys') });
+    writeKey(event, composer, { send, board: () => turn('board'), drafts: () => setSheet('drafts'), keys: () => setSheet('keys') });
   const clear = () => {
     pad.current?.pad.clear();
     pad.current?.focus();
@@ -122,7 +126,7 @@ export function WritePage() {
           onGap={() => pad.current?.pad.walkGap('forward', true)}
           onClear={clear}
           onTurn={turn}
-          onSend={() => setSheet('send')}
+          onSend={send}
         />
       </View>
       {isWide && (
@@ -147,7 +151,7 @@ export function WritePage() {
           }}
         />
       )}
-      {sheet === 'send' && <SendSheet draft={pad.current!.pad.content} onClose={close} />}
+      {sending && <SendSheet draft={sending} onClose={close} />}
       <KeysSheet settings={settings} onChange={setSettings} isOpen={sheet === 'keys'} onClose={close} />
       {sheet === 'drafts' && (
         <Sheet title="Drafts" isOpen onClose={close}>

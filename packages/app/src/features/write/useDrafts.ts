@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 
 import { useNotice } from '@/frame/Notices';
 import { draftOf, type Draft, type DraftContent } from '@/replica/draft';
@@ -41,6 +42,8 @@ export function useDrafts(): Drafts {
     current.current = draft;
     setOpened((before) => ({ draft, opening: (before?.opening ?? 0) + 1 }));
   }, []);
+  /** At once: a key pressed before the page is drawn anew would be lost with the old one. */
+  const showNow = useCallback((draft: Draft) => flushSync(() => show(draft)), [show]);
 
   const flush = useCallback((): Promise<void> => {
     clearTimeout(timer.current);
@@ -72,7 +75,7 @@ export function useDrafts(): Drafts {
       if (document.visibilityState !== 'visible' || !mine || unkept.current) return;
       await writing.current;
       const stored = await db.get('drafts', mine.id);
-      if (stored && !unkept.current && current.current?.id === stored.id && stored.version > current.current.version) show(stored);
+      if (stored && !unkept.current && current.current?.id === stored.id && stored.version > current.current.version) showNow(stored);
     };
     const look = () => void refresh();
     const leave = () => void flush();
@@ -85,7 +88,7 @@ export function useDrafts(): Drafts {
       document.removeEventListener('visibilitychange', look);
       void flush();
     };
-  }, [db, flush, show]);
+  }, [db, flush, show, showNow]);
 
   const touched = useCallback(
     (content: () => DraftContent) => {
@@ -99,18 +102,18 @@ export function useDrafts(): Drafts {
     (id: string) => {
       void flush().then(async () => {
         const draft = await openDraft(db, id);
-        if (draft) show(draft);
+        if (draft) showNow(draft);
       });
     },
-    [db, flush, show],
+    [db, flush, showNow],
   );
-  const startNew = useCallback(() => void flush().then(() => show(draftOf(''))), [flush, show]);
+  const startNew = useCallback(() => void flush().then(() => showNow(draftOf(''))), [flush, showNow]);
   const drop = useCallback(
     (id: string) => {
       void flush().then(async () => {
         const draft = await dropDraft(db, id);
         const isOpen = current.current?.id === id;
-        if (isOpen) show(draftOf(''));
+        if (isOpen) showNow(draftOf(''));
         if (!draft) return;
         notify({
           text: 'The draft is deleted.',
@@ -118,7 +121,7 @@ export function useDrafts(): Drafts {
         });
       });
     },
-    [db, flush, notify, open, show],
+    [db, flush, notify, open, showNow],
   );
   const list = useCallback(() => writing.current.then(() => listDrafts(db)), [db]);
   const subscribe = useCallback(

@@ -14,6 +14,7 @@ import { ownTextPage } from './page';
 import { markers } from './markers';
 import { price } from './price';
 import { scan } from './scan';
+import { typing } from './typing';
 
 const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   keystroke,
@@ -25,6 +26,7 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   'own-text-page': ownTextPage,
   price,
   markers,
+  typing,
 };
 
 async function main(): Promise<void> {

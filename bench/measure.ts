@@ -38,6 +38,12 @@ export function median(values: readonly number[]): number {
   return [...values].sort((a, b) => a - b)[values.length >> 1]!;
 }
 
+/** The value that so many of a hundred do not exceed. */
+export function percentile(values: readonly number[], percent: number): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.ceil((sorted.length * percent) / 100) - 1)]!;
+}
+
 export function round(value: number, digits = 2): number {
   return Number(value.toPrecision(digits + 1));
 }

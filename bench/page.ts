@@ -16,7 +16,7 @@ const IN_PAGE = `
   const ask = (name, ...values) => new Promise((resolve) => {
     const id = String(asked += 1);
     answers.set(id, resolve);
-    worker.postMessage({ id, type: 'APPLY', path: [name], argumentList: values.map((value) => ({ type: 'RAW', value })) });
+    worker.postMessage({ id, type: 'APPLY', path: ['audit', name], argumentList: values.map((value) => ({ type: 'RAW', value })) });
   });
   let last = performance.now();
   let longest = 0;

@@ -326,11 +326,17 @@ journey('drafts: several, kept with their history, in two tabs without loss; no 
   await app.type(Key.ESCAPE);
 
   // A full device says so, and what is typed stays on the page.
-  await app.browser.command('Storage.overrideQuotaForOrigin', { origin: app.address, quotaSize: 1 });
+  await app.driverScript(`
+    const { put } = IDBObjectStore.prototype;
+    globalThis.makeRoom = () => { IDBObjectStore.prototype.put = put; };
+    IDBObjectStore.prototype.put = function (...given) {
+      if (this.name === 'drafts') throw new DOMException('no room', 'QuotaExceededError');
+      return put.apply(this, given);
+    };`);
   await app.intoPad();
   await app.type(' and more');
   await app.seeText('This device has no room left: the draft is not kept.');
-  await app.browser.command('Storage.overrideQuotaForOrigin', { origin: app.address });
+  await app.driverScript('makeRoom()');
   await app.type(' again');
   await app.until(async () => (await app.driverScript<number>(keptTexts('and more again'))) === 1, 'the text to be kept again');
 });

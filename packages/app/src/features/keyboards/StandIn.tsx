@@ -6,6 +6,7 @@ import { Text } from 'react-native-paper';
 
 import { keyboardOf, layoutOf } from '@/effort/keyboards';
 import { tellTaps } from '@/effort/words';
+import { useLive, type Live } from '@/frame/live';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
@@ -22,7 +23,7 @@ export interface StandInProps {
   onKey: (text: string) => void;
   onBackspace: () => void;
   /** Taps on offers and other keys beside it, so far. */
-  otherTaps: number;
+  otherTaps: Live<number>;
 }
 
 /** A longer text is not counted along: pricing it would hold up the keys. */
@@ -32,7 +33,8 @@ const LONGEST_COUNTED = 20_000;
  * The keyboard of a phone or a tablet, drawn and typed on, with a running count of the taps beside what the same text
  * takes written out on the same keys, the quickest way.
  */
-export function StandIn({ device, text, before, onKey, onBackspace, otherTaps }: StandInProps) {
+export function StandIn({ device, text, before, onKey, onBackspace, otherTaps: live }: StandInProps) {
+  const otherTaps = useLive(live);
   const palette = usePalette();
   const keyboard = useGlassKeyboard(device);
   const [start] = useState(() => ({ written: writtenOut(text(), keyboard), otherTaps }));

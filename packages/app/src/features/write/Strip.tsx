@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { useLive } from '@/frame/live';
 import { usePalette } from '@/look/useLook';
 
 import { OffersStrip } from './OffersStrip';
@@ -13,10 +14,14 @@ import type { Composer } from './useComposer';
  */
 export function Strip({ composer }: { composer: Composer }) {
   const palette = usePalette();
-  const { shown, line } = composer;
-  if (shown.isSelected) return <SelectionBar wrappers={composer.wrappers} onCasing={composer.setCasing} onWrap={composer.wrap} />;
-  if (shown.offers.length > 0) {
-    return <OffersStrip offers={shown.offers} textOf={composer.textOf} chosen={composer.chosen} waiting={shown.waiting} onTake={composer.take} onKeep={composer.keep} />;
+  const { live } = composer;
+  const { offers, waiting } = useLive(live.offered);
+  const { isSelected } = useLive(live.page);
+  const line = useLive(live.line);
+  const chosen = useLive(live.chosen);
+  if (isSelected) return <SelectionBar wrappers={composer.wrappers} onCasing={composer.setCasing} onWrap={composer.wrap} />;
+  if (offers.length > 0) {
+    return <OffersStrip offers={offers} textOf={composer.textOf} chosen={chosen} waiting={waiting} onTake={composer.take} onKeep={composer.keep} />;
   }
   return (
     <View role="status" style={styles.told}>

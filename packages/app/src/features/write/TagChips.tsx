@@ -2,13 +2,16 @@ import type { Tag } from '@yellow-latch/core/compose';
 import { Pressable, ScrollView, StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { useLive, type Live } from '@/frame/live';
 import { Icon } from '@/look/icons';
 import { keepingFocus } from '@/look/keepingFocus';
 import { usePalette } from '@/look/useLook';
 
 /** The tags of the text, each to be taken out by a tap. */
-export function TagChips({ tags, onRemove }: { tags: readonly Tag[]; onRemove: (tag: Tag) => void }) {
+export function TagChips({ live, onRemove }: { live: Live<readonly Tag[]>; onRemove: (tag: Tag) => void }) {
   const palette = usePalette();
+  const tags = useLive(live);
+  if (tags.length === 0) return null;
   return (
     <ScrollView horizontal role="group" aria-label="Tags in the text" showsHorizontalScrollIndicator={false} style={styles.strip} contentContainerStyle={styles.row}>
       {tags.map((tag) => (

@@ -1,13 +1,14 @@
 import { StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
 
+import { useLive, type Live } from '@/frame/live';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 
-import type { Shown } from './useComposer';
+import type { Page } from './useComposer';
 
 interface WriteFootProps {
-  shown: Shown;
+  live: Live<Page>;
   below: 'keys' | 'board' | null;
   hasKeys: boolean;
   hasBoard: boolean;
@@ -20,14 +21,15 @@ interface WriteFootProps {
 }
 
 /** What is done with the page, low where thumbs are. */
-export function WriteFoot({ shown, below, hasKeys, hasBoard, onUndo, onRedo, onGap, onClear, onTurn, onSend }: WriteFootProps) {
+export function WriteFoot({ live, below, hasKeys, hasBoard, onUndo, onRedo, onGap, onClear, onTurn, onSend }: WriteFootProps) {
+  const page = useLive(live);
   return (
     <View style={styles.foot}>
-      <FootButton icon="undo" label="Undo" isOn={shown.canUndo} onPress={onUndo} />
-      <FootButton icon="redo" label="Redo" isOn={shown.canRedo} onPress={onRedo} />
-      {shown.hasGap && <FootButton icon="gap" label="Next gap" isOn onPress={onGap} />}
+      <FootButton icon="undo" label="Undo" isOn={page.canUndo} onPress={onUndo} />
+      <FootButton icon="redo" label="Redo" isOn={page.canRedo} onPress={onRedo} />
+      {page.hasGap && <FootButton icon="gap" label="Next gap" isOn onPress={onGap} />}
       {/* There is no room for all of them on a phone. */}
-      {!(shown.hasGap && hasKeys) && <FootButton icon="trash" label="Clear the page" isOn={!shown.isEmpty} onPress={onClear} />}
+      {!(page.hasGap && hasKeys) && <FootButton icon="trash" label="Clear the page" isOn={!page.isEmpty} onPress={onClear} />}
       {hasKeys && <FootButton icon="keyboard" label="Keyboard" isPressed={below === 'keys'} isOn onPress={() => onTurn('keys')} />}
       {hasBoard && <FootButton icon="board" label="Tap board" isPressed={below === 'board'} isOn onPress={() => onTurn('board')} />}
       <View style={styles.push} />

@@ -2,11 +2,13 @@ import type { DeviceList, MissedChance, MissedChances, Refused } from '@yellow-l
 import type { Told } from '@yellow-latch/core/fire';
 import { useEffect, useImperativeHandle, useRef, type KeyboardEvent, type Ref } from 'react';
 
+import type { Live } from '@/frame/live';
 import { FACES } from '@/look/fonts';
 import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
 import type { DraftContent } from '@/replica/draft';
 
+import { OFFERS_ID, offerId } from './OffersStrip';
 import { Pad, type PadEvent, type PadState } from './pad';
 
 export interface WritePadHandle {
@@ -23,9 +25,8 @@ interface WritePadProps {
   placeholder: string;
   /** A keyboard of the page's own stands below: the device's own stays away. */
   hasKeys: boolean;
-  /** The list of offers and the one that the arrows have come to, by their element ids. */
-  offersId: string | undefined;
-  offerId: string | undefined;
+  /** The offer that the arrows have come to. */
+  chosen: Live<number | null>;
   onState: (state: PadState) => void;
   onFiring: (event: PadEvent) => void;
   onTold: (told: readonly Told[], refused: Refused | null) => void;
@@ -38,7 +39,7 @@ interface WritePadProps {
  * The page to type on: a text area that is not controlled from state, since rewriting a field's
  * value moves the caret. A `Pad` edits it in place.
  */
-export function WritePad({ device, chances, start, placeholder, hasKeys, offersId, offerId, onKeyDown, ref, ...listener }: WritePadProps) {
+export function WritePad({ device, chances, start, placeholder, hasKeys, chosen, onKeyDown, ref, ...listener }: WritePadProps) {
   const palette = usePalette();
   const area = useRef<HTMLTextAreaElement>(null);
   const pad = useRef<Pad | null>(null);
@@ -65,6 +66,21 @@ export function WritePad({ device, chances, start, placeholder, hasKeys, offersI
     return () => attached.detach();
   }, [latest]);
 
+  // Who cannot see the strip hears where in it the arrows are.
+  useEffect(
+    () =>
+      chosen.follow((index) => {
+        const field = area.current;
+        if (index === null) {
+          field?.removeAttribute('aria-activedescendant');
+          field?.removeAttribute('aria-controls');
+        } else {
+          field?.setAttribute('aria-controls', OFFERS_ID);
+          field?.setAttribute('aria-activedescendant', offerId(index));
+        }
+      }),
+    [chosen],
+  );
   useEffect(() => pad.current?.useDevice(device), [device]);
   useEffect(() => pad.current?.useChances(chances), [chances]);
 
@@ -83,8 +99,6 @@ export function WritePad({ device, chances, start, placeholder, hasKeys, offersI
       ref={area}
       className="write-pad"
       aria-label="Your text"
-      aria-controls={offersId}
-      aria-activedescendant={offerId}
       inputMode={hasKeys ? 'none' : undefined}
       defaultValue={start.text}
       placeholder={placeholder}

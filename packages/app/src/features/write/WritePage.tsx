@@ -13,7 +13,6 @@ import { useList } from '@/replica/ReplicaProvider';
 import { BlanksSheet } from './BlanksSheet';
 import { DraftList } from './DraftList';
 import { KeysSheet } from './KeysSheet';
-import { offerId, OFFERS_ID } from './OffersStrip';
 import { SendSheet } from './SendSheet';
 import { useWriteSettings } from './settings';
 import { Strip } from './Strip';
@@ -40,7 +39,7 @@ export function WritePage() {
   const [sheet, setSheet] = useState<'keys' | 'drafts' | null>(null);
   const [sending, setSending] = useState<DraftContent | null>(null);
   const composer = useComposer(drafts, settings);
-  const { pad, shown, filling, tags } = composer;
+  const { pad, live, filling } = composer;
   const { opened, trouble } = drafts;
   const hasKeys = standsIn(settings.device);
   const below = settings.below === 'board' ? 'board' : hasKeys && settings.below === 'keys' ? 'keys' : null;
@@ -52,7 +51,6 @@ export function WritePage() {
   };
   const send = () => setSending(pad.current!.pad.content);
   const sample = shortcuts.find(({ kind }) => kind === 'message')?.code ?? shortcuts[0]?.code;
-  const offersOn = shown.offers.length > 0 && !shown.isSelected;
 
   useEffect(() => {
     if (trouble) composer.say(trouble, true);
@@ -93,14 +91,13 @@ export function WritePage() {
             chances={composer.chances}
             start={opened.draft}
             hasKeys={below === 'keys'}
-            offersId={offersOn ? OFFERS_ID : undefined}
-            offerId={offersOn && composer.chosen !== null ? offerId(composer.chosen) : undefined}
+            chosen={live.chosen}
             placeholder={sample ? `Type ${sample} and a space.` : 'Type here. When the list holds a shortcut, its code and a space become its text.'}
             onKeyDown={onKeyDown}
             {...composer.listeners}
           />
         </View>
-        {tags.length > 0 && <TagChips tags={tags} onRemove={composer.removeTag} />}
+        <TagChips live={live.tags} onRemove={composer.removeTag} />
         <Strip composer={composer} />
         {below === 'keys' && (
           <Suspense fallback={null}>
@@ -111,13 +108,13 @@ export function WritePage() {
               before={composer.before}
               onKey={(text) => pad.current?.pad.press(text)}
               onBackspace={() => pad.current?.pad.backspace()}
-              otherTaps={composer.taps}
+              otherTaps={live.taps}
             />
           </Suspense>
         )}
         {below === 'board' && !isWide && <View style={styles.below}>{board}</View>}
         <WriteFoot
-          shown={shown}
+          live={live.page}
           below={below}
           hasKeys={hasKeys}
           hasBoard={!isWide}

@@ -11,6 +11,7 @@ import { useAudit } from '@/audit/AuditProvider';
 import { MASK } from '@/audit/sentences/mask';
 import { countUse } from '@/effort/uses';
 import { whenIdle } from '@/frame/fetched';
+import { Live } from '@/frame/live';
 import { usePalette } from '@/look/useLook';
 import { useList, useOpened } from '@/replica/ReplicaProvider';
 
@@ -29,10 +30,14 @@ export interface Line {
   readonly isAlarm: boolean;
 }
 
-/** What the page shows of its pad beside the text itself. */
-export type Shown = Omit<PadState, 'text' | 'caret'> & { readonly isEmpty: boolean; readonly isSelected: boolean; readonly hasGap: boolean };
+/** What is offered, and what fires unless a longer code follows. */
+export type Offered = Pick<PadState, 'offers' | 'waiting'>;
 
-const NOTHING_SHOWN: Shown = { offers: [], waiting: null, canUndo: false, canRedo: false, isEmpty: true, isSelected: false, hasGap: false };
+/** What the buttons around the page need to know of it. */
+export type Page = Pick<PadState, 'canUndo' | 'canRedo'> & { readonly isEmpty: boolean; readonly isSelected: boolean; readonly hasGap: boolean };
+
+const NOTHING_OFFERED: Offered = { offers: [], waiting: null };
+const EMPTY_PAGE: Page = { canUndo: false, canRedo: false, isEmpty: true, isSelected: false, hasGap: false };
 
 /** A pause after which the tags of the text are looked at, in ms. */
 const TAGS_AFTER = 200;
@@ -47,15 +52,22 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
   const device = useDeviceList(shortcuts, sets, profile === DEVICE_PROFILES.app ? THIS_APP : profile);
   const pad = useRef<WritePadHandle>(null);
   const state = useRef<PadState | null>(null);
-  const [shown, setShown] = useState(NOTHING_SHOWN);
-  const [line, setLine] = useState<Line | null>(null);
-  const [tags, setTags] = useState<readonly Tag[]>([]);
-  const [chosen, setChosen] = useState<number | null>(null);
-  /** Taps beside the stand-in keyboard that count as typing. */
-  const [taps, setTaps] = useState(0);
+  // What changes with the keys is followed by those who show it: the page around them is not drawn anew.
+  const [live] = useState(() => ({
+    offered: new Live(NOTHING_OFFERED),
+    page: new Live(EMPTY_PAGE),
+    line: new Live<Line | null>(null),
+    tags: new Live<readonly Tag[]>([]),
+    /** The offer that the arrows have come to. */
+    chosen: new Live<number | null>(null),
+    /** Taps beside the stand-in keyboard that count as typing, and firings: when its count is to be looked at. */
+    taps: new Live(0),
+  }));
   const chances = useChances(shortcuts, settings.missed);
-  const codeOf = (id: string) => shortcuts.find((shortcut) => shortcut.id === (idOfFormer(id) ?? id))?.code ?? id;
-  const say = (text: string, isAlarm = false) => setLine({ text, isAlarm });
+  const byId = useMemo(() => new Map(shortcuts.map((shortcut) => [shortcut.id, shortcut])), [shortcuts]);
+  const shortcutOf = (id: string) => byId.get(idOfFormer(id) ?? id);
+  const codeOf = (id: string) => shortcutOf(id)?.code ?? id;
+  const say = (text: string, isAlarm = false) => live.line.set({ text, isAlarm });
 
   const filling = useFilling(shortcuts, device.list.profile, {
     textAround: ({ range }) => {
@@ -76,15 +88,20 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
   useEffect(() => () => clearTimeout(tagsAfter.current), []);
   const lookForTags = (text: string) => {
     clearTimeout(tagsAfter.current);
-    if (tags.length === 0 && !text.includes('#')) return;
-    tagsAfter.current = setTimeout(() => setTags(tagsIn(text).slice(0, 100)), TAGS_AFTER);
+    if (live.tags.value.length === 0 && !text.includes('#')) return;
+    tagsAfter.current = setTimeout(() => live.tags.set(tagsIn(text).slice(0, 100)), TAGS_AFTER);
   };
 
+  const opening = drafts.opened?.opening;
+  const stateOf = useRef(opening);
   const onState = (next: PadState) => {
-    const before = state.current;
+    // What another draft held is no text that was changed.
+    const before = stateOf.current === opening ? state.current : null;
+    stateOf.current = opening;
     state.current = next;
-    setShown((last) => sameOr(last, next));
-    if (next.offers !== before?.offers) setChosen(null);
+    live.page.set(pageOf(next, live.page.value));
+    live.offered.set(next.offers.length === 0 ? NOTHING_OFFERED : next);
+    if (next.offers !== before?.offers) live.chosen.set(null);
     if (before && before.text !== next.text) {
       drafts.touched(() => pad.current!.pad.content);
       lookForTags(next.text);
@@ -106,12 +123,12 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
     }
   };
   const onMissed = ({ id }: MissedChance) => {
-    const shortcut = shortcuts.find((one) => one.id === id);
+    const shortcut = shortcutOf(id);
     if (!shortcut) return;
     say(tellMissed(shortcut.code, null));
     void client.ask(({ effort }) => effort.one(shortcut, { keyboards, ownKeyboards })).then((answer) => {
       const line = tellMissed(shortcut.code, answer?.saved ?? null);
-      setLine((now) => (now?.text === tellMissed(shortcut.code, null) ? { text: line, isAlarm: false } : now));
+      if (live.line.value?.text === tellMissed(shortcut.code, null)) say(line);
     });
   };
 
@@ -121,33 +138,28 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
     profile,
     chances,
     filling,
-    shown,
-    line,
-    tags,
-    chosen,
-    setChosen,
-    taps,
+    live,
     say,
     listeners: { onState, onFiring, onTold, onMissed },
     text: () => state.current?.text ?? '',
     before: () => state.current?.text.slice(0, state.current.caret.start) ?? '',
     textOf: ({ entry }: Offer) => {
-      const shortcut = shortcuts.find(({ id }) => id === (idOfFormer(entry.id) ?? entry.id));
+      const shortcut = shortcutOf(entry.id);
       if (!shortcut) return entry.expansion;
       return shortcut.private ? MASK : shownText(shortcut);
     },
     take: (offer: Offer) => {
-      setTaps((count) => count + 1);
+      live.taps.set(live.taps.value + 1);
       pad.current?.pad.take(offer);
       pad.current?.focus();
     },
     keep: () => {
-      setTaps((count) => count + 1);
-      pad.current?.pad.keep(shown.offers);
+      live.taps.set(live.taps.value + 1);
+      pad.current?.pad.keep(live.offered.value.offers);
       pad.current?.focus();
     },
     putShortcut: (shortcut: Shortcut) => {
-      setTaps((count) => count + 1);
+      live.taps.set(live.taps.value + 1);
       const [entry] = entriesOf([shortcut], sets, device.list.profile);
       const text = state.current?.text ?? '';
       pad.current?.pad.put(entry!, joinerBefore(text.slice(0, state.current?.caret.start), shownText(shortcut), shortcut.kind));
@@ -172,13 +184,10 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
 
 export type Composer = ReturnType<typeof useComposer>;
 
-/** What is shown next; the same object where nothing of it has changed, so that most keys draw nothing anew. */
-function sameOr(last: Shown, { text, caret, ...next }: PadState): Shown {
-  const all: Shown = { ...next, isEmpty: text === '', isSelected: caret.start !== caret.end, hasGap: text.includes('___') };
-  const isSame = (Object.keys(all) as (keyof Shown)[]).every((name) =>
-    name === 'offers' ? all.offers.length === 0 && last.offers.length === 0 : all[name] === last[name],
-  );
-  return isSame ? last : all;
+/** What the buttons need to know; the same object where nothing of it has changed, so that most keys draw none anew. */
+function pageOf({ text, caret, canUndo, canRedo }: PadState, last: Page): Page {
+  const page: Page = { canUndo, canRedo, isEmpty: text === '', isSelected: caret.start !== caret.end, hasGap: text.includes('___') };
+  return (Object.keys(page) as (keyof Page)[]).every((name) => page[name] === last[name]) ? last : page;
 }
 
 /** The texts of the list, to be found when they are typed out; made when the page has nothing better to do. */

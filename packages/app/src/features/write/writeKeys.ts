@@ -28,24 +28,27 @@ function opening({ key, altKey, shiftKey }: KeyboardEvent, open: Openings): bool
   return call !== undefined;
 }
 
-function offerKey({ key, altKey, shiftKey }: KeyboardEvent, { shown: { offers, isSelected }, chosen, setChosen, take, keep }: Composer): boolean {
+function offerKey({ key, altKey, shiftKey }: KeyboardEvent, { live, take, keep }: Composer): boolean {
+  const { offers } = live.offered.value;
+  const { isSelected } = live.page.value;
+  const chosen = live.chosen.value;
   if (offers.length === 0 || isSelected || altKey || shiftKey) return false;
   const last = offers.length - 1;
   switch (key) {
     case 'ArrowDown':
-      setChosen(chosen === null ? 0 : Math.min(last, chosen + 1));
+      live.chosen.set(chosen === null ? 0 : Math.min(last, chosen + 1));
       return true;
     case 'ArrowUp':
       if (chosen === null) return false;
-      setChosen(chosen === 0 ? null : chosen - 1);
+      live.chosen.set(chosen === 0 ? null : chosen - 1);
       return true;
     case 'ArrowRight':
       if (chosen === null) return false;
-      setChosen(Math.min(last, chosen + 1));
+      live.chosen.set(Math.min(last, chosen + 1));
       return true;
     case 'ArrowLeft':
       if (chosen === null) return false;
-      setChosen(Math.max(0, chosen - 1));
+      live.chosen.set(Math.max(0, chosen - 1));
       return true;
     case 'Enter':
       if (chosen === null) return false;

@@ -1,0 +1,58 @@
+import { useEffect, useState } from 'react';
+
+/** A value that changes with every key, followed by the parts of a screen that show it: the rest is not drawn anew. */
+export class Live<T> {
+  private readonly followers = new Set<(value: T) => void>();
+
+  constructor(private current: T) {}
+
+  get value(): T {
+    return this.current;
+  }
+
+  set(next: T): void {
+    if (Object.is(next, this.current)) return;
+    this.current = next;
+    for (const follow of this.followers) follow(next);
+  }
+
+  /** Gives the way to stop. */
+  follow(call: (value: T) => void): () => void {
+    this.followers.add(call);
+    return () => void this.followers.delete(call);
+  }
+}
+
+/**
+ * The value of a `Live` for what may be drawn a moment later: the key that changed it is painted first, and of several
+ * changes in that moment only the last is drawn.
+ */
+export function useLive<T>(live: Live<T>): T {
+  const [value, setValue] = useState(live.value);
+  useEffect(() => {
+    let isOver = false;
+    let isWaiting = false;
+    const draw = () => {
+      isWaiting = false;
+      if (!isOver) setValue(() => live.value);
+    };
+    const wait = () => {
+      if (isWaiting) return;
+      isWaiting = true;
+      afterPaint(draw);
+    };
+    if (live.value !== value) wait();
+    const stop = live.follow(wait);
+    return () => {
+      isOver = true;
+      stop();
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what was shown first is compared once
+  }, [live]);
+  return value;
+}
+
+/** Calls when the next frame has been painted. */
+function afterPaint(call: () => void): void {
+  requestAnimationFrame(() => setTimeout(call, 0));
+}

@@ -35,7 +35,7 @@ const IN_PAGE = `
     const start = performance.now();
     const report = await ask('ownText', bytes, { type: 'text' }, 'phone-list');
     isOver = true;
-    done({ time: performance.now() - start, longest, words: report.words });
+    done({ time: performance.now() - start, longest, words: report.report.words });
   })().catch((error) => done({ error: String(error) }));
 `;
 

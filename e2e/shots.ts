@@ -30,9 +30,30 @@ const verdict: Pose = async (app) => {
 
 const write: Pose = async (app) => {
   await app.goTo('Write');
-  await app.press(await app.see(By.css('textarea.write-pad')));
-  await app.type('Dear Rowena,\n\n;pitch \n\n;sun ;six \n\n;bye\n');
-  await app.seeText(';bye fired');
+  await app.intoPad();
+  await app.type('Dear Rowena,\n\n;pitch \n\n;sun ;six \n\n#tun \n;te');
+  await app.see(By.css('[role=option]'));
+  await app.see(By.css('[aria-label="Take out #pianotuner"]'));
+};
+
+/** A message put together by taps alone. */
+const board: Pose = async (app) => {
+  await app.goTo('Write');
+  await app.tap('Tap board');
+  await app.putIn(';ten');
+  await app.tap('New line');
+  await app.putIn('book*');
+  await app.seeText('book* is in.');
+};
+
+/** Figures and signs lie on other layers; the taps are counted. */
+const standIn: Pose = async (app) => {
+  await app.goTo('Write');
+  await app.choose('Write as', 'Phone');
+  for (const key of ['To figures', ';', 'To letters', 't', 'E', 'n', 'space', 'To figures']) {
+    await app.press(await app.see(By.css(`[role=button][aria-label="${key}"], [role=button][aria-label^="${key.toLowerCase()}, held"]`)));
+  }
+  await app.seeText('8 taps instead of');
 };
 
 const check: Pose = async (app) => {
@@ -127,18 +148,19 @@ interface Shot {
 const SHOTS: readonly Shot[] = [
   { name: 'shortcuts', pose: shortcuts, of: ['phone-light', 'computer-dark'] },
   { name: 'verdict', pose: verdict, of: ['phone-light'] },
-  { name: 'write', pose: write, of: ['phone-light'] },
+  { name: 'write', pose: write, of: ['phone-light', 'computer-light'] },
+  { name: 'board', pose: board, of: ['phone-light'] },
+  { name: 'stand-in', pose: standIn, of: ['phone-light'] },
   { name: 'check', pose: check, of: ['phone-light', 'computer-light'] },
-  { name: 'evidence-words', pose: finding('so, Breaks: Words begin'), of: ['phone-light'] },
   { name: 'evidence-pair', pose: finding(';PK, Breaks'), of: ['phone-dark'] },
   { name: 'own-text', pose: ownText, of: ['phone-light'] },
-  { name: 'conventions', pose: conventions, of: ['phone-light', 'computer-dark'] },
+  { name: 'conventions', pose: conventions, of: ['phone-light'] },
   { name: 'apply', pose: apply, of: ['phone-light'] },
   { name: 'savings', pose: savings, of: ['phone-dark'] },
   { name: 'template', pose: template, of: ['phone-light'] },
   { name: 'blanks', pose: blanks, of: ['phone-light'] },
   { name: 'formatted', pose: formatted, of: ['computer-light'] },
-  { name: 'keyboards', pose: keyboards, of: ['phone-light', 'computer-dark'] },
+  { name: 'keyboards', pose: keyboards, of: ['phone-light'] },
   { name: 'all-clear', pose: clear, of: ['phone-light'], list: 'empty' },
 ];
 

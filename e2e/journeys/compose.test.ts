@@ -145,6 +145,15 @@ journey('a message with a hardware keyboard alone', 'demo', async ({ open }) => 
   await app.type(`Mr Teller${Key.RETURN}`);
   await app.padHolds('Dear Mr Teller,');
 
+  // The strip can be reached with Tab as well.
+  await app.type('\n;te');
+  await app.see(By.css('[role=option]'));
+  await app.tabTo('Offers', 3);
+  await app.type(Key.ARROW_RIGHT + Key.ARROW_DOWN + Key.RETURN);
+  await app.padHolds('Dear Mr Teller,\n01632 960147');
+  await app.type(Key.BACK_SPACE.repeat(5));
+  await app.padHolds('Dear Mr Teller,');
+
   // Escape keeps what was typed; gaps are walked with Tab, back with Shift and Tab, and left with Tab.
   await app.type('\n\n;ten');
   await app.see(By.css('[role=option]'));

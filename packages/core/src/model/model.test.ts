@@ -161,6 +161,7 @@ describe('the schemas', () => {
     rules: { fires: 'offer' },
     usesAWeek: 7,
     former: { code: ';ws', until: 1 },
+    pinned: 'a0',
   };
 
   test('take a shortcut and give it back unchanged', () => {

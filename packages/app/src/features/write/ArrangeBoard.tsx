@@ -64,7 +64,7 @@ function ArrangedKey({ shortcut, onEarlier, onLater, onTakeOff }: ArrangedKeyPro
   const palette = usePalette();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: shortcut.id });
   return (
-    <div ref={setNodeRef} style={{ flexGrow: 1, flexBasis: 150, maxWidth: 260, transform: CSS.Transform.toString(transform), transition, zIndex: isDragging ? 1 : 0, position: 'relative' }}>
+    <div ref={setNodeRef} style={{ flex: '1 1 150px', minWidth: 0, maxWidth: 260, transform: CSS.Transform.toString(transform), transition, zIndex: isDragging ? 1 : 0, position: 'relative' }}>
       <View style={[styles.key, { borderColor: isDragging ? palette.ink : palette.inkSoft, backgroundColor: palette.surface }]}>
         <div
           {...attributes}
@@ -72,8 +72,12 @@ function ArrangedKey({ shortcut, onEarlier, onLater, onTakeOff }: ArrangedKeyPro
           aria-label={`Move ${shortcut.code}`}
           style={{ display: 'flex', alignItems: 'center', gap: 6, height: 40, padding: '0 8px', cursor: 'grab', touchAction: 'none', color: palette.ink }}
         >
-          <Icon name="move" size={18} color={palette.inkSoft} />
-          <CodePlate code={shortcut.code} />
+          <View style={styles.plate}>
+            <Icon name="move" size={18} color={palette.inkSoft} />
+          </View>
+          <View style={styles.plate}>
+            <CodePlate code={shortcut.code} />
+          </View>
           <Text numberOfLines={1} style={styles.text}>
             {shortcut.private ? MASK : shownText(shortcut)}
           </Text>
@@ -96,6 +100,7 @@ const styles = StyleSheet.create({
   scroll: { flex: 1 },
   keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 8 },
   key: { borderWidth: 1.5, borderRadius: 8 },
+  plate: { flexShrink: 0 },
   text: { flexShrink: 1, fontSize: 14 },
   buttons: { flexDirection: 'row', justifyContent: 'space-between' },
   button: { width: 48, height: 48, margin: 0 },

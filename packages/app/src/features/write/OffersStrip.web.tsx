@@ -1,6 +1,6 @@
 import type { Offer } from '@yellow-latch/core/fire';
 import { splitMarker } from '@yellow-latch/core/model';
-import { memo, useEffect, useRef, type CSSProperties } from 'react';
+import { memo, useEffect, useRef, type CSSProperties, type KeyboardEvent } from 'react';
 
 import { FACES } from '@/look/fonts';
 import { Icon } from '@/look/icons';
@@ -21,6 +21,8 @@ interface OffersStripProps {
   waiting: string | null;
   onTake: (offer: Offer) => void;
   onKeep: () => void;
+  /** The arrows, Enter and Escape, where the list itself has the focus. */
+  onKeyDown: (event: KeyboardEvent) => void;
 }
 
 const LONGEST = 60;
@@ -30,7 +32,7 @@ const LONGEST = 60;
  * It is drawn with almost every key, and so of plain elements: as the views of the other screens are, it would take
  * longer than a key may.
  */
-export function OffersStrip({ offers, textOf, chosen, waiting, onTake, onKeep }: OffersStripProps) {
+export function OffersStrip({ offers, textOf, chosen, waiting, onTake, onKeep, onKeyDown }: OffersStripProps) {
   const palette = usePalette();
   const list = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -44,6 +46,9 @@ export function OffersStrip({ offers, textOf, chosen, waiting, onTake, onKeep }:
         role="listbox"
         id={OFFERS_ID}
         aria-label="Offers"
+        aria-activedescendant={chosen === null ? undefined : offerId(chosen)}
+        tabIndex={0}
+        onKeyDown={onKeyDown}
         style={LIST}
         onClick={({ target }) => {
           const index = (target as Element).closest('[role=option]')?.getAttribute('data-index');

@@ -1,3 +1,4 @@
+import type { KeyboardEvent } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -7,6 +8,7 @@ import { usePalette } from '@/look/useLook';
 import { OffersStrip } from './OffersStrip';
 import { SelectionBar } from './SelectionBar';
 import type { Composer } from './useComposer';
+import { offerKey } from './writeKeys';
 
 /**
  * One strip above the keys, always there so that nothing moves: what can be made of a selection, else what is offered,
@@ -19,9 +21,14 @@ export function Strip({ composer }: { composer: Composer }) {
   const { isSelected } = useLive(live.page);
   const line = useLive(live.line);
   const chosen = useLive(live.chosen);
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (offerKey(event, composer)) event.preventDefault();
+  };
   if (isSelected) return <SelectionBar wrappers={composer.wrappers} onCasing={composer.setCasing} onWrap={composer.wrap} />;
   if (offers.length > 0) {
-    return <OffersStrip offers={offers} textOf={composer.textOf} chosen={chosen} waiting={waiting} onTake={composer.take} onKeep={composer.keep} />;
+    return (
+      <OffersStrip offers={offers} textOf={composer.textOf} chosen={chosen} waiting={waiting} onTake={composer.take} onKeep={composer.keep} onKeyDown={onKeyDown} />
+    );
   }
   return (
     <View role="status" style={styles.told}>

@@ -103,7 +103,9 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
     live.offered.set(next.offers.length === 0 ? NOTHING_OFFERED : next);
     if (next.offers !== before?.offers) live.chosen.set(null);
     if (before && before.text !== next.text) {
-      drafts.touched(() => pad.current!.pad.content);
+      // Its content is asked for when one pauses, or has left the page.
+      const typedIn = pad.current?.pad;
+      if (typedIn) drafts.touched(() => typedIn.content);
       lookForTags(next.text);
     } else if (!before) lookForTags(next.text);
   };

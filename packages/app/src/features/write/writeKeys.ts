@@ -28,7 +28,8 @@ function opening({ key, altKey, shiftKey }: KeyboardEvent, open: Openings): bool
   return call !== undefined;
 }
 
-function offerKey({ key, altKey, shiftKey }: KeyboardEvent, { live, take, keep }: Composer): boolean {
+/** What a key does to the offers; false: nothing. */
+export function offerKey({ key, altKey, shiftKey }: KeyboardEvent, { live, take, keep }: Composer): boolean {
   const { offers } = live.offered.value;
   const { isSelected } = live.page.value;
   const chosen = live.chosen.value;

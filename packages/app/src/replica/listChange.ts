@@ -1,13 +1,16 @@
 import type { AskedRules, Shortcut } from '@yellow-latch/core/model';
 
+/** What of a shortcut decides how it fires. */
+type Fired = Pick<Shortcut, 'id' | 'code' | 'content' | 'kind' | 'setId' | 'rules'>;
+
 /** What became of a list: shortcuts that are new or changed, and the ids of those that are gone. */
-export interface ListChange {
-  readonly put: readonly Shortcut[];
+export interface ListChange<S extends Fired = Shortcut> {
+  readonly put: readonly S[];
   readonly remove: readonly string[];
 }
 
 /** The change from one view of a list to a later one; null: none that matters to what fires. Linear. */
-export function changeBetween(before: readonly Shortcut[], after: readonly Shortcut[]): ListChange | null {
+export function changeBetween<S extends Fired>(before: readonly S[], after: readonly S[]): ListChange<S> | null {
   if (before === after) return null;
   const known = new Map(before.map((shortcut) => [shortcut.id, shortcut]));
   const put = after.filter((shortcut) => {
@@ -19,7 +22,7 @@ export function changeBetween(before: readonly Shortcut[], after: readonly Short
   return put.length + remove.length === 0 ? null : { put, remove };
 }
 
-function isSame(a: Shortcut, b: Shortcut): boolean {
+function isSame(a: Fired, b: Fired): boolean {
   return (
     a.code === b.code &&
     a.kind === b.kind &&

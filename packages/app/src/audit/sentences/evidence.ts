@@ -26,7 +26,7 @@ export function tellTraceLine({ rule, typed }: Told, codeOf: (id: string) => str
     case 'kept':
       return `${code} is offered and rejected`;
     case 'quiet':
-      return `${code} was put in whole, and so does not fire`;
+      return `${code} stays: it was pasted, put in whole or kept as typed`;
     case 'no-edge':
       return `${code} stands in the middle of a word`;
     case 'other-capitals':

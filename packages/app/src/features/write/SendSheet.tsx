@@ -1,6 +1,6 @@
 import { fileNameOf, formattedHtml, LONG_DRAFT, mailtoUri, smsUri, textToSend, titleOf } from '@yellow-latch/core/compose';
 import { countClusters } from '@yellow-latch/core/model';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -27,6 +27,8 @@ export function SendSheet({ draft, onClose }: SendSheetProps) {
   const [subject, setSubject] = useState('');
   const text = textToSend(draft.text);
   const title = titleOf(text);
+  // A draft of a megabyte takes its time to count.
+  const count = useMemo(() => countClusters(text).toLocaleString('en'), [text]);
   const receivers = to.split(/[,;\n]/u).map((one) => one.trim()).filter((one) => one !== '');
   const mail = mailtoUri({ to: receivers.filter((one) => one.includes('@')), subject, body: text });
   const sms = smsUri({ to: receivers.filter((one) => !one.includes('@')), body: text });
@@ -52,7 +54,7 @@ export function SendSheet({ draft, onClose }: SendSheetProps) {
   return (
     <Sheet title="Send on" isOpen onClose={onClose}>
       <ScrollView>
-        {row('copy', 'Copy', `${countClusters(text).toLocaleString('en')} characters, without formatting`, { onPress: () => void copyText(text).then(told(`Copied all ${countClusters(text)} characters.`)) })}
+        {row('copy', 'Copy', `${count} characters, without formatting`, { onPress: () => void copyText(text).then(told(`Copied all ${count} characters.`)) })}
         {isFormatted && row('copy', 'Copy formatted', 'With bold, links and lists, where they are taken', { onPress: () => void copyFormatted({ html: html(), plain: text }).then(told('Copied, formatted and plain.')) })}
         {typeof navigator.share === 'function' && row('share', 'Share', 'To what this device offers', { onPress: () => void share() })}
         <View style={[styles.drafts, { borderColor: palette.line }]}>

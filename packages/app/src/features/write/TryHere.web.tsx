@@ -1,7 +1,6 @@
 import { DeviceList } from '@yellow-latch/core/compose';
-import { CompiledList, settleRules } from '@yellow-latch/core/fire';
+import { CompiledList } from '@yellow-latch/core/fire';
 import { THIS_APP } from '@yellow-latch/core/fit';
-import { isMade, type Shortcut } from '@yellow-latch/core/model';
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -14,12 +13,11 @@ import { usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
 
 import { Pad, type AskedEvent } from './pad';
+import { entriesOf, type Rated } from './useDeviceList';
 import { tellFiring, tellWhy } from './words';
 
-export type Tried = Pick<Shortcut, 'id' | 'code' | 'content' | 'kind' | 'setId' | 'rules'>;
-
 /** A line in which a shortcut fires as it stands in the form, with all others of the list around it. */
-export function TryHere({ shortcut }: { shortcut: Tried }) {
+export function TryHere({ shortcut }: { shortcut: Rated }) {
   const palette = usePalette();
   const id = useId();
   const { shortcuts, sets } = useList();
@@ -29,15 +27,11 @@ export function TryHere({ shortcut }: { shortcut: Tried }) {
   const { id: own, code, kind, setId, rules } = shortcut;
   const { expansion, template, format } = shortcut.content;
   const { fires, edge, capitals, delimiter } = rules;
-  const others = useMemo(() => {
-    const entries = settleRules({ shortcuts, sets }).map((entry, index) => (isMade(shortcuts[index]!.content) ? { ...entry, asks: true } : entry));
-    return CompiledList.compile(entries, THIS_APP);
-  }, [shortcuts, sets]);
+  const others = useMemo(() => CompiledList.compile(entriesOf(shortcuts, sets, THIS_APP), THIS_APP), [shortcuts, sets]);
   const device = useMemo(() => {
-    const tried = { id: own, code, kind, setId, content: { expansion, template, format }, rules: { fires, edge, capitals, delimiter } };
-    const known = Object.fromEntries(Object.entries(tried.rules).filter(([, value]) => value !== undefined));
-    const [entry] = settleRules({ sets, shortcuts: [{ ...tried, rules: known }] });
-    return DeviceList.whole(others.with({ put: [isMade(tried.content) ? { ...entry!, asks: true } : entry!] }));
+    const asked = Object.fromEntries(Object.entries({ fires, edge, capitals, delimiter }).filter(([, value]) => value !== undefined));
+    const tried: Rated = { id: own, code, kind, setId, content: { expansion, template, format }, rules: asked };
+    return DeviceList.whole(others.with({ put: entriesOf([tried], sets, THIS_APP) }));
   }, [others, sets, own, code, kind, setId, expansion, template, format, fires, edge, capitals, delimiter]);
 
   /** What is asked for shows as gaps here: the line is for trying the code. */

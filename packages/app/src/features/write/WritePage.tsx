@@ -59,7 +59,7 @@ export function WritePage() {
 
   if (opened === null) return null;
   const onKeyDown = (event: KeyboardEvent) =>
-    writeKey(event, composer, { send, board: () => turn('board'), drafts: () => setSheet('drafts'), keys: () => setSheet('keys') });
+    writeKey(event, composer, { send, board: isWide ? intoBoard : () => turn('board'), drafts: () => setSheet('drafts'), keys: () => setSheet('keys') });
   const clear = () => {
     pad.current?.pad.clear();
     pad.current?.focus();
@@ -157,6 +157,11 @@ export function WritePage() {
       )}
     </View>
   );
+}
+
+/** The board beside a wide page is always there: its first key takes the focus. */
+function intoBoard(): void {
+  document.querySelector<HTMLElement>('[aria-label="Tap board"] [role=button]')?.focus();
 }
 
 const styles = StyleSheet.create({

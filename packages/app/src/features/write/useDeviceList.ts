@@ -10,7 +10,8 @@ import { useLatest } from '@/look/useLatest';
 import { changeBetween } from '@/replica/listChange';
 import { useOpened } from '@/replica/ReplicaProvider';
 
-type Rated = Shortcut & { uses?: number };
+/** What of a shortcut matters to firing; how often it is used, where that is known. */
+export type Rated = Pick<Shortcut, 'id' | 'code' | 'content' | 'kind' | 'setId' | 'rules'> & { readonly uses?: number };
 
 /**
  * The list with its rules settled, as a device takes it. What a template or formatted text gives is made when it

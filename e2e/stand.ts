@@ -14,11 +14,13 @@ export class Stand {
     private readonly data: string,
     private readonly port: number,
     private readonly isDemo: boolean,
+    private readonly site: string,
   ) {}
 
-  static async start(list: 'demo' | 'empty'): Promise<Stand> {
+  /** `site`: the folder of the app it serves; the one that was built unless given. */
+  static async start(list: 'demo' | 'empty', site = join(ROOT, 'packages/app/dist')): Promise<Stand> {
     const data = mkdtempSync(join(tmpdir(), 'yellow-latch-server-'));
-    const stand = new Stand(data, await freePort(), list === 'demo');
+    const stand = new Stand(data, await freePort(), list === 'demo', site);
     await stand.start();
     return stand;
   }
@@ -32,7 +34,7 @@ export class Stand {
     const server = spawn(process.execPath, [join(ROOT, 'packages/server/dist/server.mjs')], {
       env: {
         ...process.env,
-        YELLOW_LATCH_SITE: join(ROOT, 'packages/app/dist'),
+        YELLOW_LATCH_SITE: this.site,
         YELLOW_LATCH_DATA: this.data,
         YELLOW_LATCH_PORT: String(this.port),
         YELLOW_LATCH_DEMO: this.isDemo ? '1' : '0',

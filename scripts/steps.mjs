@@ -169,6 +169,7 @@ async function buildApp() {
     'packages/app/app.json',
     'packages/app/babel.config.js',
     'packages/app/metro.config.js',
+    'scripts/steps.mjs',
   ]);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   say('Building the app: 1 to 3 minutes the first time, seconds after');
@@ -182,7 +183,32 @@ async function buildApp() {
     encoding: 'utf8',
   });
   if (expo.status !== 0) throw new Error(`The app did not build:\n${expo.stdout}\n${expo.stderr}`);
+  await buildServiceWorker();
   writeFileSync(stamp, wanted);
+}
+
+/** The service worker, with the list of all files that the app is made of; it is bundled when these are there. */
+async function buildServiceWorker() {
+  const esbuild = await import('esbuild');
+  const files = filesBelow(SITE).map((path) => relative(SITE, path).replaceAll('\\', '/'));
+  const kept = files.filter((path) => !/^(language\/|metadata\.json$|service-worker\.js$)|(^|\/)\.|\.map$/.test(path));
+  const precache = kept.map((path) => {
+    const isHashed = /^(_expo\/static|assets)\//.test(path);
+    const revision = isHashed ? null : createHash('sha256').update(readFileSync(join(SITE, path))).digest('hex').slice(0, 20);
+    return { url: `/${path}`, revision };
+  });
+  await esbuild.build({
+    absWorkingDir: ROOT,
+    entryPoints: ['packages/app/src/offline/serviceWorker.ts'],
+    outfile: join(SITE, 'service-worker.js'),
+    bundle: true,
+    minify: true,
+    platform: 'browser',
+    format: 'iife',
+    target: 'es2022',
+    define: { PRECACHE: JSON.stringify(precache), 'process.env.NODE_ENV': '"production"' },
+    logLevel: 'warning',
+  });
 }
 
 function hashOf(paths) {

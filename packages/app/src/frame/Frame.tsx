@@ -12,6 +12,8 @@ import { LatchMark } from '@/look/LatchMark';
 import { PressLink } from '@/look/PressLink';
 import { useIsWide, usePalette } from '@/look/useLook';
 
+import { UpdateOffer } from './UpdateOffer';
+
 interface Place {
   path: '/' | '/write' | '/check';
   label: string;
@@ -52,6 +54,7 @@ export function Frame({ children }: { children: ReactNode }) {
     <View style={[styles.frame, isWide && styles.wide, { backgroundColor: palette.ground }]}>
       {isWide && places}
       <View role="main" style={styles.main}>
+        <UpdateOffer />
         {children}
       </View>
       {!isWide && places}

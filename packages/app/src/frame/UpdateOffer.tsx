@@ -1,0 +1,28 @@
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { usePalette } from '@/look/useLook';
+import { useUpdate } from '@/offline/useUpdate';
+
+/** One line above the screen when a later version of the app is ready, for as long as it is. */
+export function UpdateOffer() {
+  const palette = usePalette();
+  const take = useUpdate();
+  if (!take) return null;
+  return (
+    <View role="status" style={[styles.line, { backgroundColor: palette.surface, borderColor: palette.line }]}>
+      <Text variant="bodyMedium" style={styles.text}>
+        A new version is ready. What you are typing is kept.
+      </Text>
+      <Button mode="text" icon="refresh" onPress={take} contentStyle={styles.tall}>
+        Use it
+      </Button>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center', paddingLeft: 16, paddingRight: 4, borderBottomWidth: 1 },
+  text: { flex: 1 },
+  tall: { minHeight: 48 },
+});

@@ -59,11 +59,11 @@ journey('with the server stopped the page goes on, and what waits arrives', 'dem
   await computer.seeText('1 change waiting');
 
   await stand.start();
+  await phone.goTo('Shortcuts');
   await phone.seeText('In step');
   await computer.seeText('In step');
   await computer.seeText('Made while the server was away.');
   // An edit outlives a delete that had not seen it.
-  await phone.goTo('Shortcuts');
   await phone.seeText('Until soon, Ansel');
 });
 

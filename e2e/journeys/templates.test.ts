@@ -136,10 +136,11 @@ journey('formatted: seen, shown for a device that knows none, and copied in both
   await write(app, ';bye ');
   await app.until(async () => (await app.pad()).text.includes('Corrie & Vale · Book a visit (https://corrieandvale.example/book)'), 'the sign-off as text');
   await app.goTo('Shortcuts');
-  await app.insert(await app.field('Find by code or text'), ';six');
+  await app.fill('Find by code or text', ';six');
   await app.openShortcut(';six');
   await app.choose('Shown on', 'Phone');
   await app.seeText('That device knows no dates');
+  await app.fill('Find by code or text', ';rep');
   await app.openShortcut(';rep');
   await app.choose('Shown on', 'Phone');
   await app.seeText('That device knows no dates');

@@ -1,6 +1,8 @@
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 
-const WritePage = lazy(async () => ({ default: (await import('@/features/write')).WritePage }));
+import { fetched } from '@/frame/fetched';
+
+const WritePage = fetched('Write', async () => ({ default: (await import('@/features/write')).WritePage }));
 
 export default function Write() {
   return (

@@ -1,4 +1,4 @@
-// The journeys: the built app and server in a real browser, one file after the other.
+// The journeys: the built app and server in a real browser, two files at a time.
 module.exports = {
   displayName: 'e2e',
   rootDir: __dirname,
@@ -8,5 +8,6 @@ module.exports = {
   transformIgnorePatterns: ['/node_modules/(?!(@yellow-latch|uuid|fractional-indexing)/)'],
   cacheDirectory: `${__dirname}/../.cache/jest-e2e`,
   testTimeout: 120_000,
-  maxWorkers: 1,
+  // Journeys wait more than they work; each has a server, a database and a browser of its own.
+  maxWorkers: 2,
 };

@@ -1,6 +1,6 @@
 // The steps that the commands of package.json are made of. Plain Node: they run before anything
 // is installed.
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { delimiter, dirname, join, relative } from 'node:path';
@@ -32,6 +32,18 @@ export function run(program, args, options = {}) {
 export async function must(program, args, options) {
   const code = await run(program, args, options);
   if (code !== 0) throw new Error(`${program} ${args[0] ?? ''} ended with ${code}`);
+}
+
+/** Runs a program whose words matter only when it fails. */
+async function heard(program, args, options) {
+  let said = '';
+  const code = await new Promise((resolve, reject) => {
+    const child = spawn(program, args, { stdio: ['ignore', 'pipe', 'pipe'], ...options });
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += String(chunk)));
+    child.once('error', reject);
+    child.once('exit', (ended, signal) => resolve(ended ?? (signal ? 1 : 0)));
+  });
+  return { code, said };
 }
 
 /** A program of an installed package, by its name in node_modules/.bin. */
@@ -177,12 +189,8 @@ async function buildApp() {
   mkdirSync(cache, { recursive: true });
   const env = { ...process.env, EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1', TMPDIR: cache };
   const args = ['export', '--platform', 'web'];
-  const expo = spawnSync(bin('expo'), args, {
-    cwd: join(ROOT, 'packages/app'),
-    env,
-    encoding: 'utf8',
-  });
-  if (expo.status !== 0) throw new Error(`The app did not build:\n${expo.stdout}\n${expo.stderr}`);
+  const expo = await heard(bin('expo'), args, { cwd: join(ROOT, 'packages/app'), env });
+  if (expo.code !== 0) throw new Error(`The app did not build:\n${expo.said}`);
   await buildServiceWorker();
   writeFileSync(stamp, wanted);
 }

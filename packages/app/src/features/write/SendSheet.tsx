@@ -1,6 +1,6 @@
 import { fileNameOf, formattedHtml, LONG_DRAFT, mailtoUri, smsUri, textToSend, titleOf } from '@yellow-latch/core/compose';
 import { countClusters } from '@yellow-latch/core/model';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -28,7 +28,7 @@ export function SendSheet({ draft, onClose }: SendSheetProps) {
   const text = textToSend(draft.text);
   const title = titleOf(text);
   // A draft of a megabyte takes its time to count.
-  const count = useMemo(() => countClusters(text).toLocaleString('en'), [text]);
+  const [count] = useState(() => countClusters(text).toLocaleString('en'));
   const receivers = to.split(/[,;\n]/u).map((one) => one.trim()).filter((one) => one !== '');
   const mail = mailtoUri({ to: receivers.filter((one) => one.includes('@')), subject, body: text });
   const sms = smsUri({ to: receivers.filter((one) => !one.includes('@')), body: text });

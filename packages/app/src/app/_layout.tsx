@@ -1,12 +1,10 @@
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
-import { useEffect } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 
 import { AuditProvider } from '@/audit/AuditProvider';
-import { whenIdle } from '@/frame/fetched';
 import { Frame } from '@/frame/Frame';
 import { NoKeeping } from '@/frame/NoKeeping';
 import { NoticeProvider } from '@/frame/Notices';
@@ -18,17 +16,8 @@ import { ReplicaProvider } from '@/replica/ReplicaProvider';
 /** What is shown where a screen has failed; the list itself is safe on this device. */
 export { Trouble as ErrorBoundary } from '@/frame/Trouble';
 
-/** Write is at hand before it is gone to: the server may be away by then. It comes after all that the first screen takes. */
-function fetchWrite(): () => void {
-  let callOff = whenIdle(() => {
-    callOff = whenIdle(() => void import('@/features/write').catch(() => {}));
-  });
-  return () => callOff();
-}
-
 export default function RootLayout() {
   useFonts(FONT_FILES);
-  useEffect(fetchWrite, []);
   const scheme = useColorScheme() === 'dark' ? 'dark' : 'light';
   return (
     <SafeAreaProvider>

@@ -1,5 +1,5 @@
 import { usePathname, useRouter } from 'expo-router';
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -12,6 +12,7 @@ import { LatchMark } from '@/look/LatchMark';
 import { PressLink } from '@/look/PressLink';
 import { useIsWide, usePalette } from '@/look/useLook';
 
+import { whenIdle } from './fetched';
 import { UpdateOffer } from './UpdateOffer';
 
 interface Place {
@@ -31,6 +32,7 @@ const PLACES: Place[] = [
 export function Frame({ children }: { children: ReactNode }) {
   const palette = usePalette();
   const isWide = useIsWide();
+  useWriteAtHand();
   const places = (
     <View
       role="navigation"
@@ -60,6 +62,14 @@ export function Frame({ children }: { children: ReactNode }) {
       {!isWide && places}
     </View>
   );
+}
+
+/** Write is fetched before it is gone to, since the server may be away by then; and after the list has begun to be proved. */
+function useWriteAtHand(): void {
+  const hasBegun = useAudit().state.phase !== 'idle';
+  useEffect(() => {
+    if (hasBegun) return whenIdle(() => void import('@/features/write').catch(() => {}));
+  }, [hasBegun]);
 }
 
 /** The place that an address belongs to: what is open of the list belongs to the list. */

@@ -12,7 +12,7 @@ export function UpdateOffer() {
   return (
     <View role="status" style={[styles.line, { backgroundColor: palette.surface, borderColor: palette.line }]}>
       <Text variant="bodyMedium" style={styles.text}>
-        A new version is ready. What you are typing is kept.
+        A new version is ready. Nothing is lost.
       </Text>
       <Button mode="text" icon="refresh" onPress={take} contentStyle={styles.tall}>
         Use it

@@ -98,7 +98,7 @@ journey('a message with the tap board alone', 'demo', async ({ open }) => {
   expect(mailOf(await app.hrefOf('Mail draft')).body).toBe(text);
   await app.type(Key.ESCAPE);
 
-  // Put in order by buttons, by keyboard and by drag, and taken off; each is undone with one tap.
+  // Put in order by buttons and by drag, and taken off; one tap takes it back.
   await app.tap('Arrange');
   const order = () => app.driverScript<string[]>(`return [...document.querySelectorAll('[aria-label^="Move ;"][aria-roledescription], [aria-label^="Move book"][aria-roledescription]')].map((key) => key.getAttribute('aria-label').slice(5))`);
   const first = await order();

@@ -2,8 +2,6 @@
  * Typing in Write beside a bare text area on the same page, in Chromium slowed four times: from the moment a key
  * reaches the page to the frame that shows it.
  */
-import { By } from 'selenium-webdriver';
-
 import { App } from '../e2e/app';
 import { Browser } from '../e2e/browser';
 import { OtherDevice, type Pair } from '../e2e/otherDevice';
@@ -68,7 +66,6 @@ export async function typing(): Promise<Figure[]> {
         if (turn > 0) times[name].push(...taken);
       }
     }
-    await app.see(By.css('textarea.write-pad'));
     const [ours, bare] = [percentile(times.ours, 95), percentile(times.bare, 95)];
     return [
       {

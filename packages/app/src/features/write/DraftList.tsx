@@ -62,10 +62,7 @@ export function DraftList({ drafts, onOpened }: DraftListProps) {
                 {tellWhen(changed)}
               </Text>
             </Pressable>
-            <IconButton icon="trash" size={20} style={styles.button} accessibilityLabel={`Delete ${title}`} onPress={() => {
-              drafts.drop(id);
-              setLines(lines.filter((one) => one.id !== id));
-            }} />
+            <IconButton icon="trash" size={20} style={styles.button} accessibilityLabel={`Delete ${title}`} onPress={() => drafts.drop(id)} />
           </View>
         ))}
       </ScrollView>

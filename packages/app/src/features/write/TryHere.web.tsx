@@ -1,4 +1,5 @@
 import { DeviceList } from '@yellow-latch/core/compose';
+import { GAP } from '@yellow-latch/core/expansion/segment';
 import { CompiledList } from '@yellow-latch/core/fire';
 import { THIS_APP } from '@yellow-latch/core/fit';
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
@@ -41,7 +42,7 @@ export function TryHere({ shortcut }: { shortcut: Rated }) {
     if (!one) return;
     const context = contextNow(shortcuts);
     const open = expand(one, context);
-    const gaps = open.type === 'expanded' ? Object.fromEntries(open.openBlanks.map(({ name, default: otherwise }) => [name, otherwise || '____'])) : {};
+    const gaps = open.type === 'expanded' ? Object.fromEntries(open.openBlanks.map(({ name, default: otherwise }) => [name, otherwise || GAP])) : {};
     const made = expand(one, { ...context, values: gaps });
     if (made.type === 'expanded') pad.current?.fill(asked, { plain: made.plain, caret: made.caret, html: null });
     else setLine(tellExpansionError(made.errors[0]!));

@@ -60,7 +60,7 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
     tags: new Live<readonly Tag[]>([]),
     /** The offer that the arrows have come to. */
     chosen: new Live<number | null>(null),
-    /** Taps beside the stand-in keyboard that count as typing, and firings: when its count is to be looked at. */
+    /** Taps beside the stand-in keyboard that count as typing. */
     taps: new Live(0),
   }));
   const chances = useChances(shortcuts, settings.missed);

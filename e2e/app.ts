@@ -198,6 +198,36 @@ export class App {
     await this.type(Key.RETURN);
   }
 
+  // ── Devices ───────────────────────────────────────────────────────────────────────────────
+
+  /** Opens a line or a device of the place Devices whose name begins so. */
+  async openUnderDevices(name: string): Promise<void> {
+    await this.goTo('Devices');
+    await this.press(await this.see(By.css(`[role=main] [role=link][aria-label^=${JSON.stringify(name)}]`)));
+  }
+
+  /** The devices shown, as a screen reader reads them. */
+  devices(): Promise<string[]> {
+    return this.driver.executeScript(
+      `return [...document.querySelectorAll('[role=list][aria-label="Devices of the list"] [role=link]')].map((row) => row.getAttribute('aria-label'))`,
+    );
+  }
+
+  /** Every record this browser holds, as it keeps them: what two devices in step have equal. */
+  kept(): Promise<string> {
+    return this.driver.executeAsyncScript(
+      `const done = arguments[0];
+       const request = indexedDB.open('yellow-latch-' + localStorage.getItem('yellow-latch.device'));
+       request.onsuccess = () => {
+         const all = request.result.transaction('records').objectStore('records').getAll();
+         all.onsuccess = () => {
+           request.result.close();
+           done(JSON.stringify(all.result.sort((a, b) => (a.type + a.id < b.type + b.id ? -1 : 1))));
+         };
+       }`,
+    );
+  }
+
   // ── Check ─────────────────────────────────────────────────────────────────────────────────
 
   /** The findings drawn, in their order, as a screen reader reads them. */
@@ -240,7 +270,7 @@ export class App {
 
   // ── Write ─────────────────────────────────────────────────────────────────────────────────
 
-  async goTo(place: 'Shortcuts' | 'Write' | 'Check'): Promise<void> {
+  async goTo(place: 'Shortcuts' | 'Write' | 'Check' | 'Devices'): Promise<void> {
     await this.press(
       await this.see(By.xpath(`//*[@role="navigation" or self::nav]//*[@role="link" or self::a][starts-with(@aria-label, "${place}")]`)),
     );

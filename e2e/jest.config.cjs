@@ -5,7 +5,7 @@ module.exports = {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/journeys/**/*.test.ts'],
   transform: { '\\.[jt]sx?$': require.resolve('../scripts/jest-esbuild.cjs') },
-  transformIgnorePatterns: ['/node_modules/(?!(@yellow-latch|uuid|fractional-indexing)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(@yellow-latch|@scure/base|uuid|fractional-indexing)/)'],
   cacheDirectory: `${__dirname}/../.cache/jest-e2e`,
   testTimeout: 120_000,
   // Journeys wait more than they work; each has a server, a database and a browser of its own.

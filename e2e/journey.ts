@@ -1,12 +1,12 @@
 /** What every journey begins and ends with. */
 import { App } from './app';
 import { Browser, type Device } from './browser';
-import { Stand } from './stand';
+import { Stand, type StandList } from './stand';
 
 export interface Journey {
   stand: Stand;
-  /** Opens the app in a browser of its own. */
-  open(device: Device, path?: string): Promise<App>;
+  /** Opens the app in a browser of its own, by another address if one is given. */
+  open(device: Device, path?: string, address?: string): Promise<App>;
 }
 
 /**
@@ -15,7 +15,7 @@ export interface Journey {
  */
 export function journey(
   name: string,
-  list: 'demo' | 'empty',
+  list: StandList,
   walk: (journey: Journey) => Promise<void>,
   longest?: number,
 ): void {
@@ -25,9 +25,9 @@ export function journey(
     try {
       await walk({
         stand,
-        async open(device, path) {
+        async open(device, path, address = stand.address) {
           const browser = await Browser.start(device);
-          const app = new App(browser, stand.address);
+          const app = new App(browser, address);
           apps.push(app);
           await browser.clipboard('granted');
           return app.open(path);

@@ -3,6 +3,7 @@ import { LIST_RECORD_ID, type ListFields, type ShortcutFields } from '@yellow-la
 import {
   currentFields,
   draftChange,
+  HistorySchema,
   isDeleted,
   LARGEST_PUSH,
   makeClock,
@@ -24,12 +25,12 @@ export class OtherDevice {
     private readonly cookie: string,
   ) {}
 
-  static async join(address: string): Promise<OtherDevice> {
+  static async join(address: string, name = 'Workshop tablet'): Promise<OtherDevice> {
     const id = uuid();
     const answer = await fetch(`${address}/api/devices`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ id, name: 'Workshop tablet', kind: 'tablet' }),
+      body: JSON.stringify({ id, name, kind: 'tablet' }),
     });
     return new OtherDevice(address, id, answer.headers.getSetCookie()[0]!.split(';')[0]!);
   }
@@ -39,21 +40,30 @@ export class OtherDevice {
     await this.send(
       pairs.map(([code, expansion, more]) => {
         const content = { expansion, template: false, format: 'plain' as const };
-        return this.change('shortcut', uuid(), { code, content, kind: 'message', setId: null, rules: {}, usesAWeek: null, former: null, pinned: null, ...more });
+        return this.draft('shortcut', uuid(), { code, content, kind: 'message', setId: null, rules: {}, usesAWeek: null, former: null, pinned: null, ...more });
       }),
     );
   }
 
   async choose(fields: Omit<ListFields, 'keyboards'> & Partial<ListFields>): Promise<void> {
-    await this.send([this.change('list', LIST_RECORD_ID, { keyboards: [], ...fields })]);
+    await this.send([this.draft('list', LIST_RECORD_ID, { keyboards: [], ...fields })]);
   }
 
   /** Deletes the shortcut with a code. */
   async remove(code: string): Promise<void> {
-    const found = (await this.records()).find((record) => record.type === 'shortcut' && currentFields(record as StoredRecord & { type: 'shortcut' }).code === code)!;
+    await this.edit(await this.recordOf(code), { deleted: true });
+  }
+
+  /** Writes fields of a shortcut of which it has seen what `seen` holds, and nothing that came later. */
+  async edit(seen: StoredRecord, fields: FieldChanges<'shortcut'>): Promise<void> {
     this.n += 1;
     const stamp = { id: uuid(), clock: makeClock(Date.now(), this.n, this.id), device: this.id, n: this.n };
-    await this.send([draftChange({ type: 'shortcut', id: found.id }, found, { deleted: true }, stamp)]);
+    await this.send([draftChange({ type: 'shortcut', id: seen.id }, seen, fields, stamp)]);
+  }
+
+  /** The record of the shortcut with a code. */
+  async recordOf(code: string): Promise<StoredRecord> {
+    return (await this.records()).find((record) => record.type === 'shortcut' && currentFields(record as StoredRecord & { type: 'shortcut' }).code === code)!;
   }
 
   /** Every shortcut of the list as it stands, in the order of their ids: all that a person has of them. */
@@ -75,13 +85,15 @@ export class OtherDevice {
     return records;
   }
 
-  private change<T extends Change['record']['type']>(type: T, id: string, fields: FieldChanges<T>): Change {
+  /** A change of its own, numbered on from its last. */
+  draft<T extends Change['record']['type']>(type: T, id: string, fields: FieldChanges<T>): Change {
     this.n += 1;
     const stamp = { id: uuid(), clock: makeClock(Date.now(), this.n, this.id), device: this.id, n: this.n };
     return draftChange({ type, id }, undefined, fields, stamp);
   }
 
-  private async send(changes: Change[]): Promise<void> {
+  /** Sends changes; resolves when the server has them. */
+  async send(changes: Change[]): Promise<void> {
     for (let at = 0; at < changes.length; at += LARGEST_PUSH) {
       const answer = await fetch(`${this.address}/api/d/${this.id}/changes`, {
         method: 'POST',
@@ -89,6 +101,19 @@ export class OtherDevice {
         body: JSON.stringify({ changes: changes.slice(at, at + LARGEST_PUSH) }),
       });
       PageSchema.parse(await answer.json());
+    }
+  }
+
+  /** The ids of all changes in the log of the list, as often as they are there. */
+  async logged(): Promise<string[]> {
+    const ids: string[] = [];
+    for (let before: number | null = null; ; ) {
+      const query = `limit=500${before === null ? '' : `&before=${before}`}`;
+      const answer = await fetch(`${this.address}/api/d/${this.id}/history?${query}`, { headers: { cookie: this.cookie } });
+      const { changes, next } = HistorySchema.parse(await answer.json());
+      ids.push(...changes.map(({ id }) => id));
+      if (next === null) return ids;
+      before = next;
     }
   }
 }

@@ -7,20 +7,23 @@ import { join } from 'node:path';
 
 const ROOT = join(__dirname, '..');
 
+/** The demo list or an empty one, which whoever comes is in; or a server where lists are begun and joined. */
+export type StandList = 'demo' | 'empty' | 'closed';
+
 export class Stand {
   private process: ChildProcess | null = null;
 
   private constructor(
     private readonly data: string,
     private readonly port: number,
-    private readonly isDemo: boolean,
+    private readonly list: StandList,
     private readonly site: string,
   ) {}
 
   /** `site`: the folder of the app it serves; the one that was built unless given. */
-  static async start(list: 'demo' | 'empty', site = join(ROOT, 'packages/app/dist')): Promise<Stand> {
+  static async start(list: StandList, site = join(ROOT, 'packages/app/dist')): Promise<Stand> {
     const data = mkdtempSync(join(tmpdir(), 'yellow-latch-server-'));
-    const stand = new Stand(data, await freePort(), list === 'demo', site);
+    const stand = new Stand(data, await freePort(), list, site);
     await stand.start();
     return stand;
   }
@@ -37,7 +40,8 @@ export class Stand {
         YELLOW_LATCH_SITE: this.site,
         YELLOW_LATCH_DATA: this.data,
         YELLOW_LATCH_PORT: String(this.port),
-        YELLOW_LATCH_DEMO: this.isDemo ? '1' : '0',
+        YELLOW_LATCH_DEMO: this.list === 'demo' ? '1' : '0',
+        YELLOW_LATCH_OPEN: this.list === 'empty' ? '1' : '0',
       },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
@@ -55,14 +59,19 @@ export class Stand {
   }
 
   /** Stops the server and waits until it is gone. */
-  stop(): Promise<void> {
+  stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<void> {
     const server = this.process;
     this.process = null;
     if (!server || server.exitCode !== null) return Promise.resolve();
     return new Promise((resolve) => {
       server.once('exit', () => resolve());
-      server.kill('SIGTERM');
+      server.kill(signal);
     });
+  }
+
+  /** Ends the server as a loss of power does, and waits until it is gone. */
+  kill(): Promise<void> {
+    return this.stop('SIGKILL');
   }
 
   /** Stops the server, empties its folder and starts it again: a server that knows nobody. */

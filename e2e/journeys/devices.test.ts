@@ -41,7 +41,7 @@ journey('with the server stopped the page goes on, and what waits arrives', 'dem
   await computer.seeText('In step');
 
   await stand.stop();
-  await phone.seeText('No server; kept on this device');
+  await phone.seeText('No server since');
   await phone.make(';sh2', 'Made while the server was away.');
   await phone.seeText('1 change waiting');
   await phone.openShortcut(';bye');

@@ -7,6 +7,7 @@ const transformed = [
   '@expo',
   'lucide-react-native',
   'uuid',
+  '@scure',
   'idb',
   'fractional-indexing',
   '@hookform',

@@ -10,12 +10,15 @@ export interface AppOptions extends ApiOptions {
   site?: string;
   /** Host names it answers to, without port. A page elsewhere cannot pose as one of them. */
   hosts: readonly string[];
+  /** Whether a program on this machine stands in front of it, and tells who asks and by which protocol. */
+  isBehindProxy?: boolean;
 }
 
 /** The whole server as one Express application, without a port. */
-export function createApp({ site, hosts, ...api }: AppOptions): Express {
+export function createApp({ site, hosts, isBehindProxy, ...api }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.set('trust proxy', isBehindProxy ? 'loopback' : false);
   app.use(refuseForeignHosts(hosts));
   app.use(securityHeaders());
   app.use(compression({ filter: isCompressible }));

@@ -1,4 +1,4 @@
-import { chmodSync, mkdirSync } from 'node:fs';
+import { chmodSync, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -21,7 +21,9 @@ const MIGRATIONS = fileURLToPath(new URL('../migrations', import.meta.url));
 export function openDatabase(folder: string): Database {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   chmodSync(folder, 0o700);
-  const client = new SQLite(join(folder, 'yellow-latch.sqlite'));
+  const file = join(folder, 'yellow-latch.sqlite');
+  const client = new SQLite(file);
+  refuseLaterTables(client, file);
   client.pragma('journal_mode = WAL');
   client.pragma('synchronous = FULL');
   client.pragma('foreign_keys = ON');
@@ -31,4 +33,15 @@ export function openDatabase(folder: string): Database {
   const database = drizzle(client, { schema });
   migrate(database, { migrationsFolder: MIGRATIONS });
   return database;
+}
+
+/** Data that a later version has written is left as it is: this one would not know what it means. */
+function refuseLaterTables(client: SQLite.Database, file: string): void {
+  const has = client.prepare("SELECT 1 FROM sqlite_master WHERE name = '__drizzle_migrations'").get();
+  const written = has ? (client.prepare('SELECT max(created_at) AS latest FROM __drizzle_migrations').get() as { latest: number | null }) : null;
+  const journal = JSON.parse(readFileSync(join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as { entries: { when: number }[] };
+  const known = Math.max(...journal.entries.map(({ when }) => when));
+  if ((written?.latest ?? 0) <= known) return;
+  client.close();
+  throw new Error(`${file} was written by a later version of Yellow Latch; start that one. Nothing was changed.`);
 }

@@ -1,20 +1,23 @@
 /** The ledger of a list: takes changes in, gives records out. All writes to a list go through here. */
-import { LIMITS } from '@yellow-latch/core/model';
+import { isCounter, LIMITS, RECORD_TYPES } from '@yellow-latch/core/model';
 import {
   applyChange,
   eraseChange,
+  eraseFields,
   eraseRecord,
+  isDeleted,
   isErased,
   LARGEST_CLOCK_LEAD,
   nextClock,
   readClock,
   type Change,
   type StoredRecord,
+  type Takes,
 } from '@yellow-latch/core/sync';
 import { and, asc, count, eq, gt } from 'drizzle-orm';
 
 import type { Database, Queries } from './database';
-import type { Device } from './devices';
+import { deviceNow, onlyUse, takesOf, type Device } from './devices';
 import { ProblemError } from './problem';
 import { changes, devices, lists, records } from './schema';
 
@@ -27,45 +30,102 @@ export interface Taken {
   changed: boolean;
 }
 
+type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+
+interface Push {
+  device: Device;
+  changes: readonly Change[];
+  now: number;
+}
+
+interface Waiting extends Push {
+  resolve(taken: Taken): void;
+  reject(error: unknown): void;
+}
+
+/**
+ * Takes pushes in. Those that arrive while the event loop turns once share a transaction, so that many devices
+ * cost the disk one wait; each push is still taken whole or not at all, and answered when it is durable.
+ */
+export class Intake {
+  private waiting: Waiting[] = [];
+
+  constructor(private readonly db: Database) {}
+
+  take(push: Push): Promise<Taken> {
+    return new Promise((resolve, reject) => {
+      if (this.waiting.push({ ...push, resolve, reject }) === 1) setImmediate(() => this.takeWaiting());
+    });
+  }
+
+  private takeWaiting(): void {
+    const pushes = this.waiting;
+    this.waiting = [];
+    try {
+      const answers = takePushes(this.db, pushes);
+      answers.forEach((answer, index) => {
+        if (answer instanceof Error) pushes[index]!.reject(answer);
+        else pushes[index]!.resolve(answer);
+      });
+    } catch (error) {
+      for (const { reject } of pushes) reject(error);
+    }
+  }
+}
+
 /**
  * Takes changes of one device, all or none, in one durable transaction. A change that was taken
  * before is passed over; one that follows a gap, or reuses a number, is refused. What is erased is
  * gone from the log, the records and the files when this returns.
  */
-export function takeChanges(
-  db: Database,
-  device: Device,
-  pushed: readonly Change[],
-  now: number,
-): Taken {
-  const { erases, ...taken } = db.transaction(
-    (tx) => {
-      const { lastN } = tx.select().from(devices).where(eq(devices.id, device.id)).get()!;
-      const list = tx.select().from(lists).where(eq(lists.id, device.listId)).get()!;
-      const state: Entry = {
-        tx,
-        device,
-        now,
-        number: list.lastNumber,
-        taken: lastN,
-        restamped: null,
-        erases: false,
-      };
-      for (const [index, change] of pushed.entries()) takeChange(state, change, index);
-      const changed = state.number > list.lastNumber;
-      if (changed) {
-        tx.update(lists).set({ lastNumber: state.number }).where(eq(lists.id, list.id)).run();
-      }
-      if (state.taken > lastN) {
-        tx.update(devices).set({ lastN: state.taken }).where(eq(devices.id, device.id)).run();
-      }
-      return { taken: state.taken, through: state.number, changed, erases: state.erases };
-    },
-    { behavior: 'immediate' },
-  );
+export function takeChanges(db: Database, device: Device, changes: readonly Change[], now: number): Taken {
+  const [answer] = takePushes(db, [{ device, changes, now }]);
+  if (answer instanceof Error) throw answer;
+  return answer!;
+}
+
+/** Every push in a savepoint of its own: one that is refused leaves nothing, and the others stand. */
+function takePushes(db: Database, pushes: readonly Push[]): (Taken | ProblemError)[] {
+  let erases = false;
+  // What went wrong first: a full disk ends the transaction, and what is undone after that fails too.
+  let cause: unknown;
+  const takeWhole = (tx: Transaction, push: Push): Taken | ProblemError => {
+    try {
+      return tx.transaction((savepoint) => {
+        try {
+          const taken = takePush(savepoint, push);
+          erases ||= taken.erases;
+          return taken;
+        } catch (error) {
+          cause = error;
+          throw error;
+        }
+      });
+    } catch (error) {
+      if (error instanceof ProblemError) return error;
+      throw cause;
+    }
+  };
+  let answers: (Taken | ProblemError)[];
+  try {
+    answers = db.transaction((tx) => pushes.map((push) => takeWhole(tx, push)), { behavior: 'immediate' });
+  } catch (error) {
+    throw cause instanceof ProblemError ? error : (cause ?? error);
+  }
   // The write-ahead log still holds the pages as they were.
   if (erases) db.$client.pragma('wal_checkpoint(TRUNCATE)');
-  return taken;
+  return answers;
+}
+
+function takePush(tx: Queries, { device: { id }, changes: pushed, now }: Push): Taken & { erases: boolean } {
+  const device = deviceNow(tx, id);
+  const list = tx.select().from(lists).where(eq(lists.id, device.listId)).get()!;
+  const entry: Entry = { tx, device, now, number: list.lastNumber, taken: device.lastN, restamped: null, erases: false };
+  for (const [index, change] of pushed.entries()) takeChange(entry, change, index);
+  const changed = entry.number > list.lastNumber;
+  if (changed) tx.update(lists).set({ lastNumber: entry.number }).where(eq(lists.id, list.id)).run();
+  if (entry.taken > device.lastN) tx.update(devices).set({ lastN: entry.taken }).where(eq(devices.id, id)).run();
+  return { taken: entry.taken, through: entry.number, changed, erases: entry.erases };
 }
 
 /** A push in progress. */
@@ -89,6 +149,8 @@ function takeChange(entry: Entry, sent: Change, index: number): void {
     refuseReusedNumber(entry, sent);
     return;
   }
+  const counts = Object.keys(sent.fields).every((field) => isCounter(sent.record.type, field));
+  if (device.may === 'use' && !counts) throw onlyUse();
   if (sent.n !== entry.taken + 1) {
     throw new ProblemError(409, 'gap', 'A change is missing before this one', {
       detail: `Change ${sent.n} came after ${entry.taken}.`,
@@ -110,10 +172,11 @@ function takeChange(entry: Entry, sent: Change, index: number): void {
     eq(records.id, change.record.id),
   );
   const stored = tx.select({ body: records.body }).from(records).where(place).get();
-  const result = applyChange(stored && (JSON.parse(stored.body) as StoredRecord), change);
+  const known = stored && (JSON.parse(stored.body) as StoredRecord);
+  const result = applyChange(known, change);
   if (result.type === 'nothing-to-do') return;
   if (result.type === 'incomplete') {
-    throw refused(index, '/fields', `begins a record but lacks ${result.missing.join(', ')}`);
+    throw refused(index, '/fields', `begins a record but lacks ${result.missing.join(', ')}`, 'incomplete');
   }
   if (!stored && change.record.type === 'shortcut') refuseFullList(tx, device.listId, index);
 
@@ -130,34 +193,51 @@ function takeChange(entry: Entry, sent: Change, index: number): void {
       recordType: type,
       recordId: id,
       body: JSON.stringify(change),
+      before: shownBefore(known, change),
+      together: change.together ?? null,
+      counts,
       takenAt: entry.now,
     })
     .run();
-  const body = JSON.stringify(isErased(result.record) ? eraseRecord(result.record) : result.record);
+  const record = isErased(result.record) ? eraseRecord(result.record) : result.record;
   if (isErased(result.record)) eraseFromLog(entry, change.record);
+  const row = { number: entry.number, body: JSON.stringify(record), setId: setOf(record), isDeleted: isDeleted(record) };
   tx.insert(records)
-    .values({ listId, type, id, number: entry.number, body })
-    .onConflictDoUpdate({
-      target: [records.listId, records.type, records.id],
-      set: { number: entry.number, body },
-    })
+    .values({ listId, type, id, ...row })
+    .onConflictDoUpdate({ target: [records.listId, records.type, records.id], set: row })
     .run();
+}
+
+/** What the fields of a change showed before it, as JSON; null: it makes the record. */
+function shownBefore(record: StoredRecord | undefined, { fields }: Change): string | null {
+  if (!record) return null;
+  const { defaults } = RECORD_TYPES[record.type];
+  const shown = (field: string) => record.fields[field]?.[0]?.value ?? (defaults as Record<string, unknown>)[field];
+  const before = Object.keys(fields).map((field) => [field, field === 'deleted' ? isErased(record) ? 'erased' : isDeleted(record) : (shown(field) ?? null)]);
+  return JSON.stringify(Object.fromEntries(before));
+}
+
+function setOf(record: StoredRecord): string | null {
+  return record.type === 'shortcut' ? ((record.fields.setId?.[0]?.value as string | null | undefined) ?? null) : null;
 }
 
 /** Overwrites what the log holds of a record: also of an edit that came when it was erased already. */
 function eraseFromLog(entry: Entry, { type, id }: Change['record']): void {
   const { tx, device } = entry;
   const ofRecord = and(eq(changes.listId, device.listId), eq(changes.recordType, type), eq(changes.recordId, id));
-  for (const { number, body } of tx.select().from(changes).where(ofRecord).all()) {
-    const erased = JSON.stringify(eraseChange(JSON.parse(body) as Change));
-    if (erased === body) continue;
-    tx.update(changes).set({ body: erased }).where(and(ofRecord, eq(changes.number, number))).run();
+  for (const { number, body, before } of tx.select().from(changes).where(ofRecord).all()) {
+    const erased = {
+      body: JSON.stringify(eraseChange(JSON.parse(body) as Change)),
+      before: before && JSON.stringify(eraseFields(type, JSON.parse(before) as Record<string, unknown>)),
+    };
+    if (erased.body === body && erased.before === before) continue;
+    tx.update(changes).set(erased).where(and(ofRecord, eq(changes.number, number))).run();
   }
   entry.erases = true;
 }
 
-function refused(index: number, pointer: string, detail: string): ProblemError {
-  return new ProblemError(422, 'invalid', 'A change cannot be taken', {
+function refused(index: number, pointer: string, detail: string, slug = 'invalid'): ProblemError {
+  return new ProblemError(422, slug, 'A change cannot be taken', {
     errors: [{ pointer: `/changes/${index}${pointer}`, detail, index }],
   });
 }
@@ -191,31 +271,57 @@ function stampedInTime(entry: Entry, clock: string): string {
   return entry.restamped;
 }
 
-/**
- * The records changed after number `since`, oldest change first, at most `limit`, as the JSON of
- * a `Page`. Bodies are passed on as they are stored, without parsing them.
- */
-export function readPage(db: Queries, device: Device, since: number, limit: number): {
-  json: string;
+/** What one page is read of: a list up to now, for devices that take the same. */
+interface Reading {
+  listId: string;
+  takes: Takes;
+  since: number;
+  limit: number;
+}
+
+interface Read {
+  /** The members of a `Page` that all these devices share, as JSON that is not closed yet. */
+  head: string;
   through: number;
   more: boolean;
-} {
+}
+
+/**
+ * The records changed after a number, oldest change first, at most `limit`. Bodies are passed on as they are stored,
+ * without parsing them. From a number that was forgotten, or from 0, a fresh copy begins.
+ */
+export function readRecords(db: Queries, { listId, takes, since: asked, limit }: Reading): Read {
+  const list = db.select().from(lists).where(eq(lists.id, listId)).get()!;
+  if (asked > list.lastNumber) {
+    throw new ProblemError(409, 'set-back', 'The server has less of the list than this device', {
+      detail: `It has ${list.lastNumber} changes, not ${asked}: its data was set back. What the device has is to be sent anew.`,
+    });
+  }
+  const since = asked < list.forgotten ? 0 : asked;
   const rows = db
-    .select({ number: records.number, body: records.body })
+    .select({ number: records.number, body: records.body, type: records.type, id: records.id, setId: records.setId })
     .from(records)
-    .where(and(eq(records.listId, device.listId), gt(records.number, since)))
+    .where(and(eq(records.listId, listId), gt(records.number, since)))
     .orderBy(asc(records.number))
     .limit(limit + 1)
     .all();
   const more = rows.length > limit;
   const page = rows.slice(0, limit);
-  const list = db.select().from(lists).where(eq(lists.id, device.listId)).get()!;
-  const own = db.select().from(devices).where(eq(devices.id, device.id)).get()!;
-  const through = more ? page.at(-1)!.number : Math.max(since, list.lastNumber);
-  const bodies = page.map(({ body }) => body).join(',');
-  return {
-    json: `{"records":[${bodies}],"through":${through},"taken":${own.lastN},"more":${more}}`,
-    through,
-    more,
-  };
+  const isTaken = (row: (typeof rows)[number]) => takes === null || row.type !== 'shortcut' || takes.includes(row.setId);
+  const through = more ? page.at(-1)!.number : list.lastNumber;
+  const bodies = page.filter(isTaken).map(({ body }) => body);
+  const removed = page.filter((row) => !isTaken(row)).map(({ type, id }) => ({ type, id }));
+  const head = `{"records":[${bodies.join(',')}],"removed":${JSON.stringify(removed)},"through":${through},"more":${more},"fresh":${since === 0}`;
+  return { head, through, more };
+}
+
+/** What was read, as the JSON of a `Page` for one device. */
+export function pageFor(db: Queries, deviceId: string, { head }: Read): string {
+  const { lastN, may, takes } = deviceNow(db, deviceId);
+  return `${head},"taken":${lastN},"may":"${may}","takes":${takes ?? 'null'}}`;
+}
+
+export function readPage(db: Queries, device: Device, since: number, limit: number): Read & { json: string } {
+  const read = readRecords(db, { listId: device.listId, takes: takesOf(device), since, limit });
+  return { ...read, json: pageFor(db, device.id, read) };
 }

@@ -61,6 +61,16 @@ export function answerWithProblem(
   sendProblem(response, asProblem(error));
 }
 
+/** What SQLite may run into (https://www.sqlite.org/rescode.html), and what a device is told. Nothing was taken. */
+const DATABASE_PROBLEMS: Record<string, [status: number, slug: string, title: string]> = {
+  SQLITE_BUSY: [503, 'busy', 'The server’s data is locked by another program'],
+  SQLITE_LOCKED: [503, 'busy', 'The server’s data is locked by another program'],
+  SQLITE_FULL: [507, 'disk-full', 'The server’s disk is full'],
+  SQLITE_READONLY: [503, 'read-only', 'The server may not write its data'],
+  SQLITE_CANTOPEN: [503, 'read-only', 'The server may not write its data'],
+  SQLITE_IOERR: [503, 'disk-fails', 'The server’s disk does not answer'],
+};
+
 function asProblem(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error;
   // Errors of the body parser carry a type: https://github.com/expressjs/body-parser#errors
@@ -78,6 +88,11 @@ function asProblem(error: unknown): ProblemError {
     return new ProblemError(status, 'bad-request', 'The request could not be read');
   }
   const code = (error as { code?: string }).code;
+  const ofDisk = Object.entries(DATABASE_PROBLEMS).find(([start]) => code?.startsWith(start))?.[1];
+  if (ofDisk) {
+    console.error(`${ofDisk[2]} (${code})`);
+    return new ProblemError(...ofDisk);
+  }
   console.error(`Unexpected ${(error as Error).name}${code ? ` (${code})` : ''}`);
   return new ProblemError(500, 'unexpected', 'Something went wrong on the server');
 }

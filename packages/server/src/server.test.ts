@@ -50,7 +50,7 @@ beforeEach(async () => {
   mkdirSync(join(site, '_expo/static'), { recursive: true });
   writeFileSync(join(site, 'index.html'), '<title>Yellow Latch</title>');
   writeFileSync(join(site, '_expo/static/entry-abc.js'), '1');
-  server = await startServer({ data: join(data, 'db'), site, host: '127.0.0.1', port: 0 });
+  server = await startServer({ data: join(data, 'db'), site, openList: 'A list', host: '127.0.0.1', port: 0 });
 });
 afterEach(async () => {
   await server.close();

@@ -1,10 +1,15 @@
+import { readFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 
 import { v7 as uuid } from 'uuid';
 
 import { createApp } from './app';
+import { compact } from './compaction';
 import { openDatabase, type Database } from './database';
+import { Presence } from './devices';
+import { Intake } from './ledger';
 import { lists } from './schema';
 import { Streams } from './stream';
 
@@ -16,9 +21,14 @@ export interface ServerOptions {
   host: string;
   /** 0: any free port. */
   port: number;
-  listName?: string;
+  /** The address at which other devices reach it: through a proxy on this machine, or by its own certificate. */
+  publicUrl?: string;
+  /** Files of its own certificate and key, PEM. */
+  certificate?: { cert: string; key: string };
+  /** With a name, one list takes in every browser that reaches the server; without, lists are begun and joined. */
+  openList?: string;
   now?: () => number;
-  /** Called with the database before the server listens. */
+  /** Called with the open list before the server listens. */
   prepare?: (db: Database, listId: string, now: number) => void;
 }
 
@@ -29,31 +39,49 @@ export interface RunningServer {
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
 
-/** Opens the database, makes its list where there is none, and listens. */
+const DAY = 24 * 60 * 60_000;
+
+/** Opens the database, lets go of what is too old, and listens. */
 export async function startServer(options: ServerOptions): Promise<RunningServer> {
-  const now = options.now ?? Date.now;
+  const { now = Date.now, certificate, publicUrl } = options;
   const db = openDatabase(options.data);
-  const listId = theList(db, options.listName ?? 'My list', now());
-  options.prepare?.(db, listId, now());
+  const openList = options.openList === undefined ? undefined : theList(db, options.openList, now());
+  if (openList !== undefined) options.prepare?.(db, openList, now());
+  compact(db, now());
+  const compacting = setInterval(() => compact(db, now()), DAY).unref();
   const streams = new Streams(db);
-  const hosts = [...LOOPBACK, options.host];
-  const server = createServer(createApp({ db, streams, now, site: options.site, hosts }));
-  await listen(server, options.port, options.host);
+  const presence = new Presence(db);
+  const intake = new Intake(db);
+  const hosts = [...LOOPBACK, options.host, ...(publicUrl ? [new URL(publicUrl).hostname] : [])];
+  const isBehindProxy = publicUrl !== undefined && !certificate;
+  const app = createApp({ db, streams, presence, intake, now, site: options.site, hosts, openList, publicUrl, isBehindProxy });
+  const server = certificate
+    ? createSecureServer({ cert: readFileSync(certificate.cert), key: readFileSync(certificate.key) }, app)
+    : createServer(app);
+  try {
+    await listen(server, options.port, options.host);
+  } catch (error) {
+    clearInterval(compacting);
+    db.$client.close();
+    throw error;
+  }
   const { port } = server.address() as AddressInfo;
   return {
-    address: `http://${options.host}:${port}`,
+    address: `${certificate ? 'https' : 'http'}://${options.host}:${port}`,
     async close() {
+      clearInterval(compacting);
       streams.close();
       await new Promise<void>((resolve) => {
         server.close(() => resolve());
         server.closeAllConnections();
       });
+      presence.write(now());
       db.$client.close();
     },
   };
 }
 
-/** The id of the one list that this server keeps. */
+/** The id of the one list of an open server. */
 function theList(db: Database, name: string, now: number): string {
   const list = db.select().from(lists).limit(1).get();
   if (list) return list.id;

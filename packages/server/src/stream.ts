@@ -1,23 +1,52 @@
-import { EventEmitter } from 'node:events';
-
 import type { Request, Response } from 'express';
 
 import type { Database } from './database';
-import type { Device } from './devices';
-import { readPage } from './ledger';
+import { deviceNow, takesOf, type Device } from './devices';
+import { pageFor, readRecords } from './ledger';
 
 const HEARTBEAT = 15_000;
 const PAGE = 500;
+/** A browser has one stream; more of one device are lines that were lost and not yet missed. */
+const MOST_OF_ONE_DEVICE = 3;
+
+interface Stream {
+  device: Device;
+  response: Response;
+  /** Sends what the device lacks; `evenIfNone`, a page also when that is nothing. */
+  send(evenIfNone?: boolean): void;
+}
 
 /** The open event streams: told when a list has changed, each sends what its device lacks. */
 export class Streams {
-  private readonly news = new EventEmitter().setMaxListeners(0);
-  private readonly open = new Set<Response>();
+  private readonly open = new Set<Stream>();
+  /** What was read last, since most streams of a list have come equally far. */
+  private lastRead: { of: string; read: ReturnType<typeof readRecords> } | null = null;
 
   constructor(private readonly db: Database) {}
 
   announce(listId: string): void {
-    this.news.emit(listId);
+    this.lastRead = null;
+    for (const stream of this.open) if (stream.device.listId === listId) stream.send();
+    this.lastRead = null;
+  }
+
+  /** Tells a device what has changed about itself. */
+  tell(deviceId: string): void {
+    this.of(deviceId).forEach((stream) => stream.send(true));
+  }
+
+  /** Tells all devices of a list that its devices are not as they were. */
+  announceDevices(listId: string): void {
+    for (const { device, response } of this.open) if (device.listId === listId) response.write('event: devices\ndata: 1\n\n');
+  }
+
+  isOpen(deviceId: string): boolean {
+    return this.of(deviceId).length > 0;
+  }
+
+  /** Closes the streams of a device that may not have them any more. */
+  end(deviceId: string): void {
+    for (const { response } of this.of(deviceId)) response.end();
   }
 
   /**
@@ -25,6 +54,8 @@ export class Streams {
    * page; its id is the page's `through`, so a stream resumes where `Last-Event-ID` says.
    */
   start(request: Request, response: Response, device: Device, since: number): void {
+    const lines = this.of(device.id);
+    for (const { response: lost } of lines.slice(0, lines.length + 1 - MOST_OF_ONE_DEVICE)) lost.end();
     response.writeHead(200, {
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store',
@@ -32,33 +63,45 @@ export class Streams {
     });
     let sent = since;
     let blocked = false;
-    const send = () => {
-      for (let more = true; more && !blocked; ) {
-        const page = readPage(this.db, device, sent, PAGE);
-        more = page.more;
-        sent = page.through;
-        blocked = !response.write(`event: page\nid: ${page.through}\ndata: ${page.json}\n\n`);
+    const send = (evenIfNone = false) => {
+      for (let more = true; more && !blocked && !response.writableEnded; ) {
+        const read = this.read(device.id, sent);
+        if (!evenIfNone && read.through === sent) return;
+        more = read.more;
+        sent = read.through;
+        blocked = !response.write(`event: page\nid: ${read.through}\ndata: ${pageFor(this.db, device.id, read)}\n\n`);
       }
     };
+    const stream: Stream = { device, response, send };
     // A device that reads slowly gets the rest when it has read what was sent.
     const resume = () => {
       blocked = false;
-      if (readPage(this.db, device, sent, 1).through > sent) send();
+      send();
     };
     const heartbeat = setInterval(() => response.write('event: still-here\ndata: 1\n\n'), HEARTBEAT);
-    this.open.add(response);
-    this.news.on(device.listId, send);
+    this.open.add(stream);
     response.on('drain', resume);
     request.on('close', () => {
       clearInterval(heartbeat);
-      this.news.off(device.listId, send);
-      this.open.delete(response);
+      this.open.delete(stream);
     });
-    send();
+    send(true);
+    this.lastRead = null;
   }
 
   /** Ends all streams, so that the server can close. */
   close(): void {
-    for (const response of this.open) response.end();
+    for (const { response } of this.open) response.end();
+  }
+
+  private of(deviceId: string): Stream[] {
+    return [...this.open].filter(({ device }) => device.id === deviceId);
+  }
+
+  private read(deviceId: string, since: number) {
+    const { listId, takes } = deviceNow(this.db, deviceId);
+    const of = `${listId} ${takes} ${since}`;
+    if (this.lastRead?.of !== of) this.lastRead = { of, read: readRecords(this.db, { listId, takes: takesOf({ takes }), since, limit: PAGE }) };
+    return this.lastRead.read;
   }
 }

@@ -15,8 +15,10 @@ import type { Express } from 'express';
 import request, { type Response } from 'supertest';
 import { v7 as uuid } from 'uuid';
 
-import { createApp } from './app';
+import { createApp, type AppOptions } from './app';
 import { openDatabase, type Database } from './database';
+import { Presence } from './devices';
+import { Intake } from './ledger';
 import { lists } from './schema';
 import { Streams } from './stream';
 
@@ -27,10 +29,14 @@ export interface TestServer {
   db: Database;
   data: string;
   listId: string;
+  streams: Streams;
+  /** Wall time of the server; tests may set it. */
+  clock: { now: number };
   end(): void;
 }
 
-export function testServer(data = mkdtempSync(join(tmpdir(), 'yellow-latch-test-'))): TestServer {
+/** A server that takes every device into its one list, unless `options` say otherwise. */
+export function testServer(data = mkdtempSync(join(tmpdir(), 'yellow-latch-test-')), options: Partial<AppOptions> = {}): TestServer {
   const db = openDatabase(data);
   let listId = db.select().from(lists).get()?.id;
   if (!listId) {
@@ -38,12 +44,24 @@ export function testServer(data = mkdtempSync(join(tmpdir(), 'yellow-latch-test-
     db.insert(lists).values({ id: listId, name: 'Test list', createdAt: NOW }).run();
   }
   const streams = new Streams(db);
-  const app = createApp({ db, streams, now: () => NOW, hosts: ['127.0.0.1'] });
+  const clock = { now: NOW };
+  const app = createApp({
+    db,
+    streams,
+    presence: new Presence(db),
+    intake: new Intake(db),
+    now: () => clock.now,
+    hosts: ['127.0.0.1'],
+    openList: listId,
+    ...options,
+  });
   return {
     app,
     db,
     data,
     listId,
+    streams,
+    clock,
     end() {
       db.$client.close();
       rmSync(data, { recursive: true, force: true });
@@ -68,12 +86,36 @@ export class TestDevice {
     readonly cookie: string,
   ) {}
 
+  /** Through the open door. */
   static async join(app: Express, id = uuid()): Promise<TestDevice> {
-    const answer = await request(app)
-      .post('/api/devices')
-      .send({ id, name: 'Phone', kind: 'phone' })
-      .expect(201);
+    return TestDevice.welcomed(app, id, await request(app).post('/api/devices').send({ id, name: 'Phone', kind: 'phone' }).expect(201));
+  }
+
+  /** As the first device of a list of its own. */
+  static async begin(app: Express, listId = uuid(), id = uuid()): Promise<TestDevice> {
+    const body = { list: { id: listId, name: 'A list' }, device: { id, name: 'First', kind: 'computer' } };
+    return TestDevice.welcomed(app, id, await request(app).post('/api/lists').send(body).expect(201));
+  }
+
+  /** By a code from this device. */
+  async letIn(name = 'Second', id = uuid()): Promise<TestDevice> {
+    const { code } = (await this.post(`/api/d/${this.id}/invitations`, {})).body as { code: string };
+    const answer = await request(this.app).post('/api/joins').send({ code, device: { id, name, kind: 'tablet' } });
+    return TestDevice.welcomed(this.app, id, answer);
+  }
+
+  static welcomed(app: Express, id: string, answer: Response): TestDevice {
     return new TestDevice(app, id, answer.headers['set-cookie']![0]!.split(';')[0]!);
+  }
+
+  /** The path of what is this device's own. */
+  at(path: string): string {
+    return `/api/d/${this.id}${path}`;
+  }
+
+  /** A request as this device. */
+  ask(method: 'get' | 'post' | 'patch' | 'delete', path: string) {
+    return request(this.app)[method](path).set('Cookie', this.cookie);
   }
 
   /** A change of its own, numbered on from its last. */

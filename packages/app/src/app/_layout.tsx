@@ -1,20 +1,32 @@
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
+import { Suspense } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 
 import { AuditProvider } from '@/audit/AuditProvider';
+import { fetched } from '@/frame/fetched';
 import { Frame } from '@/frame/Frame';
 import { NoKeeping } from '@/frame/NoKeeping';
 import { NoticeProvider } from '@/frame/Notices';
 import { FONT_FILES } from '@/look/fonts';
 import { paperSettings } from '@/look/icons';
 import { themeOf } from '@/look/theme';
-import { ReplicaProvider } from '@/replica/ReplicaProvider';
+import { ReplicaProvider, type Outside } from '@/replica/ReplicaProvider';
 
 /** What is shown where a screen has failed; the list itself is safe on this device. */
 export { Trouble as ErrorBoundary } from '@/frame/Trouble';
+
+const StartPage = fetched('The start', () => import('@/features/start/StartPage'));
+
+function renderStart(outside: Outside) {
+  return (
+    <Suspense fallback={null}>
+      <StartPage {...outside} />
+    </Suspense>
+  );
+}
 
 export default function RootLayout() {
   useFonts(FONT_FILES);
@@ -22,7 +34,7 @@ export default function RootLayout() {
   return (
     <SafeAreaProvider>
       <PaperProvider theme={themeOf(scheme)} settings={paperSettings}>
-        <ReplicaProvider renderError={(error) => <NoKeeping error={error} />}>
+        <ReplicaProvider renderError={(error) => <NoKeeping error={error} />} renderStart={renderStart}>
           <AuditProvider>
             <NoticeProvider>
               <Frame>

@@ -1,7 +1,7 @@
 import { createContext, use, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 
 import { whenIdle } from '@/frame/fetched';
-import { useList, useOpened } from '@/replica/ReplicaProvider';
+import { useList, useOpened, useSyncState } from '@/replica/ReplicaProvider';
 
 import { AuditClient, type AuditResult, type AuditState } from './client';
 import { sortFindings, type Findings } from './findings';
@@ -45,6 +45,12 @@ export function AuditProvider({ children, makeClient = () => new AuditClient() }
       isOver = true;
     };
   }, [client, db]);
+
+  // It may have failed for want of its files: when the server is back, they can be had.
+  const { phase } = useSyncState();
+  useEffect(() => {
+    if (phase === 'in-step' && client.state.phase === 'failed') client.restart();
+  }, [client, phase]);
 
   const isEmpty = list.shortcuts.length === 0;
   useEffect(() => {

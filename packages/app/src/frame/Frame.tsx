@@ -11,12 +11,13 @@ import { Icon, type IconName } from '@/look/icons';
 import { LatchMark } from '@/look/LatchMark';
 import { PressLink } from '@/look/PressLink';
 import { useIsWide, usePalette } from '@/look/useLook';
+import { useList } from '@/replica/ReplicaProvider';
 
 import { whenIdle } from './fetched';
 import { UpdateOffer } from './UpdateOffer';
 
 interface Place {
-  path: '/' | '/write' | '/check';
+  path: '/' | '/write' | '/check' | '/devices';
   label: string;
   icon: IconName;
 }
@@ -26,6 +27,7 @@ const PLACES: Place[] = [
   { path: '/', label: 'Shortcuts', icon: 'rows' },
   { path: '/write', label: 'Write', icon: 'pencil' },
   { path: '/check', label: 'Check', icon: 'scan' },
+  { path: '/devices', label: 'Devices', icon: 'devices' },
 ];
 
 /** What stands around every screen: the places, as a bar below on a phone, as a rail when wide. */
@@ -74,8 +76,7 @@ function useWriteAtHand(): void {
 
 /** The place that an address belongs to: what is open of the list belongs to the list. */
 function placeOf(pathname: string): Place['path'] {
-  if (pathname === '/write') return '/write';
-  return pathname === '/check' || pathname.startsWith('/check/') ? '/check' : '/';
+  return PLACES.find(({ path }) => path !== '/' && (pathname === path || pathname.startsWith(`${path}/`)))?.path ?? '/';
 }
 
 function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
@@ -83,13 +84,15 @@ function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
   const router = useRouter();
   const pathname = usePathname();
   const isHere = placeOf(pathname) === place.path;
-  const count = urgentCount(useAudit().findings);
-  const badge = place.path === '/check' && count > 0 ? count : null;
+  const findings = urgentCount(useAudit().findings);
+  const versions = useList().unsettled.length;
+  const count = place.path === '/check' ? findings : place.path === '/devices' ? versions : 0;
+  const badge = count > 0 ? count : null;
   const color = isHere ? palette.ink : palette.inkSoft;
   return (
     <PressLink
       aria-current={isHere ? 'page' : undefined}
-      aria-label={badge === null ? place.label : `${place.label}, ${counted(badge, 'finding')} to look at`}
+      aria-label={badge === null ? place.label : `${place.label}, ${place.path === '/check' ? `${counted(badge, 'finding')} to look at` : `${badge} to settle`}`}
       onPress={() => router.navigate(place.path)}
       style={[styles.place, isWide && styles.railPlace]}
     >
@@ -104,7 +107,7 @@ function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
         {place.label}
       </Text>
       {badge !== null && (
-        <View style={[styles.badge, isWide && styles.railBadge, { backgroundColor: palette.ink }]}>
+        <View style={[styles.badge, isWide ? styles.railBadge : styles.barBadge, { backgroundColor: palette.ink }]}>
           <Text variant="labelMedium" style={{ color: palette.surface }}>
             {badge > 99 ? '99+' : badge}
           </Text>
@@ -123,16 +126,16 @@ const styles = StyleSheet.create({
   mark: { alignItems: 'center', paddingBottom: 16 },
   place: {
     flex: 1,
-    minHeight: 56,
+    minHeight: 60,
     alignItems: 'center',
     justifyContent: 'center',
-    flexDirection: 'row',
-    gap: 8,
+    gap: 2,
   },
-  railPlace: { flex: 0, minHeight: 72, flexDirection: 'column', gap: 4 },
+  railPlace: { flex: 0, minHeight: 72, gap: 4 },
   here: { position: 'absolute', top: -1, left: 24, right: 24, height: 3 },
   hereRail: { position: 'absolute', right: -1, top: 12, bottom: 12, width: 3 },
   bold: STRONG,
   badge: { minWidth: 22, height: 20, borderRadius: 4, paddingHorizontal: 5, alignItems: 'center', justifyContent: 'center' },
+  barBadge: { position: 'absolute', top: 5, left: '50%', marginLeft: 13 },
   railBadge: { position: 'absolute', top: 8, right: 10 },
 });

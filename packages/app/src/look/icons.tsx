@@ -4,6 +4,7 @@ import Check from 'lucide-react-native/icons/check';
 import ChevronDown from 'lucide-react-native/icons/chevron-down';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import ChevronUp from 'lucide-react-native/icons/chevron-up';
 import ClipboardList from 'lucide-react-native/icons/clipboard-list';
 import ClipboardPaste from 'lucide-react-native/icons/clipboard-paste';
 import CloudOff from 'lucide-react-native/icons/cloud-off';
@@ -16,20 +17,26 @@ import FileText from 'lucide-react-native/icons/file-text';
 import Files from 'lucide-react-native/icons/files';
 import Folder from 'lucide-react-native/icons/folder';
 import Grip from 'lucide-react-native/icons/grip';
+import FileClock from 'lucide-react-native/icons/file-clock';
 import House from 'lucide-react-native/icons/house';
 import Inbox from 'lucide-react-native/icons/inbox';
+import KeyRound from 'lucide-react-native/icons/key-round';
 import Keyboard from 'lucide-react-native/icons/keyboard';
+import Laptop from 'lucide-react-native/icons/laptop';
 import LayoutGrid from 'lucide-react-native/icons/layout-grid';
 import LockKeyhole from 'lucide-react-native/icons/lock-keyhole';
+import LogOut from 'lucide-react-native/icons/log-out';
 import Mail from 'lucide-react-native/icons/mail';
 import MapPin from 'lucide-react-native/icons/map-pin';
 import MessageSquare from 'lucide-react-native/icons/message-square';
 import Minus from 'lucide-react-native/icons/minus';
+import MonitorSmartphone from 'lucide-react-native/icons/monitor-smartphone';
 import Music from 'lucide-react-native/icons/music';
 import PencilLine from 'lucide-react-native/icons/pencil-line';
 import Piano from 'lucide-react-native/icons/piano';
 import Pin from 'lucide-react-native/icons/pin';
 import Plus from 'lucide-react-native/icons/plus';
+import Printer from 'lucide-react-native/icons/printer';
 import Redo2 from 'lucide-react-native/icons/redo-2';
 import RefreshCw from 'lucide-react-native/icons/refresh-cw';
 import Rows3 from 'lucide-react-native/icons/rows-3';
@@ -40,6 +47,8 @@ import Send from 'lucide-react-native/icons/send';
 import Share2 from 'lucide-react-native/icons/share-2';
 import Smartphone from 'lucide-react-native/icons/smartphone';
 import Space from 'lucide-react-native/icons/space';
+import Split from 'lucide-react-native/icons/split';
+import Tablet from 'lucide-react-native/icons/tablet';
 import Tag from 'lucide-react-native/icons/tag';
 import TextCursorInput from 'lucide-react-native/icons/text-cursor-input';
 import Timer from 'lucide-react-native/icons/timer';
@@ -59,19 +68,24 @@ const ICONS = {
   'chevron-down': ChevronDown,
   'chevron-left': ChevronLeft,
   'chevron-right': ChevronRight,
+  'chevron-up': ChevronUp,
   'clipboard-list': ClipboardList,
   'clipboard-paste': ClipboardPaste,
   close: X,
   'cloud-off': CloudOff,
+  computer: Laptop,
   copy: Copy,
   device: Smartphone,
+  devices: MonitorSmartphone,
   download: Download,
   drafts: Files,
   'file-text': FileText,
   folder: Folder,
   gap: TextCursorInput,
+  history: FileClock,
   house: House,
   inbox: Inbox,
+  key: KeyRound,
   keyboard: Keyboard,
   lock: LockKeyhole,
   mail: Mail,
@@ -83,8 +97,10 @@ const ICONS = {
   music: Music,
   pencil: PencilLine,
   piano: Piano,
+  phone: Smartphone,
   pin: Pin,
   plus: Plus,
+  printer: Printer,
   redo: Redo2,
   refresh: RefreshCw,
   return: CornerDownLeft,
@@ -95,7 +111,10 @@ const ICONS = {
   send: Send,
   share: Share2,
   shift: ArrowBigUp,
+  'sign-out': LogOut,
   space: Space,
+  split: Split,
+  tablet: Tablet,
   tag: Tag,
   timer: Timer,
   trash: Trash2,

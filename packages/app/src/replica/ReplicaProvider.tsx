@@ -1,8 +1,12 @@
+import type { May } from '@yellow-latch/core/sync';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useState, type ReactNode } from 'react';
 
-import { openCurrentDevice } from './device';
-import { Replica, type Write } from './replica';
+import { useNotice } from '@/frame/Notices';
+
+import { makeCurrentDevice, newDeviceState, openCurrentDevice, type OpenedDevice } from './device';
+import { keepForGood, NotKeptError, ONLY_USE, tellNotKept } from './keeping';
+import { onlyCounts, Replica, type Write } from './replica';
 import type { ListView } from './view';
 import { server } from './server';
 import { Sync, type SyncState } from './sync';
@@ -10,6 +14,11 @@ import { Sync, type SyncState } from './sync';
 interface Opened {
   replica: Replica;
   sync: Sync;
+}
+
+/** This browser is in no list: it was in none yet (null), or is the device here no more. */
+export interface Outside {
+  device: OpenedDevice | null;
 }
 
 const ReplicaContext = createContext<Opened | null>(null);
@@ -21,37 +30,53 @@ const queryClient = new QueryClient({
   },
 });
 
-async function openReplica(): Promise<Opened> {
-  const { db, state } = await openCurrentDevice();
-  const replica = await Replica.open(db, state);
+async function openReplica(): Promise<Opened | Outside> {
+  const device = (await openCurrentDevice()) ?? (await throughOpenDoor());
+  if (device === null || device.state.out !== null) return { device };
+  const replica = await Replica.open(device.db, device.state);
   const sync = new Sync(replica, server);
   sync.start();
   return { replica, sync };
+}
+
+/** The device that this browser becomes without being asked, where the server takes everybody into its one list. */
+async function throughOpenDoor(): Promise<OpenedDevice | null> {
+  const { open } = await server.door().catch(() => ({ open: false }));
+  return open ? makeCurrentDevice(newDeviceState()) : null;
 }
 
 interface ReplicaProviderProps {
   children: ReactNode;
   /** Shown where the browser keeps no data for us. */
   renderError: (error: Error) => ReactNode;
-  open?: () => Promise<Opened>;
+  /** Shown while this browser is in no list. */
+  renderStart: (outside: Outside) => ReactNode;
+  open?: () => Promise<Opened | Outside>;
 }
 
 /** Opens this device's replica, keeps it in step, and lets the screens below read and write it. */
-export function ReplicaProvider({ children, renderError, open = openReplica }: ReplicaProviderProps) {
-  const [opened, setOpened] = useState<Opened | Error | null>(null);
+export function ReplicaProvider({ children, renderError, renderStart, open = openReplica }: ReplicaProviderProps) {
+  const [opened, setOpened] = useState<Opened | Outside | Error | null>(null);
   useEffect(() => {
     let unsubscribe = () => {};
     open().then(
-      ({ replica, sync }) => {
+      (result) => {
+        if ('device' in result) {
+          setOpened(result);
+          return;
+        }
+        const { replica, sync } = result;
         const stopList = replica.subscribe(() => queryClient.setQueryData(['list'], replica.read()));
+        const stopDevices = sync.onDevices(() => void queryClient.invalidateQueries({ queryKey: ['directory'] }));
         const stopSync = sync.subscribe(() => queryClient.setQueryData(['sync'], sync.state));
         unsubscribe = () => {
           stopList();
           stopSync();
+          stopDevices();
         };
         queryClient.setQueryData(['list'], replica.read());
         queryClient.setQueryData(['sync'], sync.state);
-        setOpened({ replica, sync });
+        setOpened(result);
       },
       (error: unknown) => setOpened(error instanceof Error ? error : new Error(String(error))),
     );
@@ -59,6 +84,7 @@ export function ReplicaProvider({ children, renderError, open = openReplica }: R
   }, [open]);
   if (opened === null) return null;
   if (opened instanceof Error) return renderError(opened);
+  if ('device' in opened) return renderStart(opened);
   return (
     <QueryClientProvider client={queryClient}>
       <ReplicaContext value={opened}>{children}</ReplicaContext>
@@ -84,15 +110,29 @@ export function useSyncState(): SyncState {
   return useQuery({ queryKey: ['sync'], queryFn: () => sync.state, initialData: () => sync.state }).data;
 }
 
+/** Whether this device may edit the list or only use it. */
+export function useMay(): May {
+  return useSyncState().mayOnlyUse ? 'use' : 'edit';
+}
+
 /** Writes to the list. Resolves, with the ids written, when the outbox holds the changes. */
 export function useWrite(): (...writes: Write[]) => Promise<string[]> {
   const { replica, sync } = useOpened();
+  const notify = useNotice();
   return useCallback(
     async (...writes) => {
-      const ids = await replica.write(writes);
+      if (replica.state.may === 'use' && !writes.every((write) => replica.staysHere(write) || onlyCounts(write))) {
+        notify({ text: ONLY_USE });
+        throw new NotKeptError(ONLY_USE);
+      }
+      const ids = await replica.write(writes).catch((error: unknown) => {
+        notify({ text: tellNotKept(error) });
+        throw new NotKeptError(error);
+      });
       sync.wrote();
+      void keepForGood();
       return ids;
     },
-    [replica, sync],
+    [replica, sync, notify],
   );
 }

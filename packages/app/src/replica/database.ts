@@ -1,5 +1,5 @@
 import type { Shortcut } from '@yellow-latch/core/model';
-import type { Change, StoredRecord } from '@yellow-latch/core/sync';
+import type { Change, DeviceKind, May, StoredRecord, Takes } from '@yellow-latch/core/sync';
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPObjectStore } from 'idb';
 
 import { draftOf, OPEN_DRAFT, type Draft } from './draft';
@@ -14,8 +14,21 @@ export interface OutboxEntry {
 /** What a device knows of itself, in one place so that one transaction reads and writes it. */
 export interface DeviceState {
   id: string;
+  /** How it introduces itself. */
+  name: string;
+  kind: DeviceKind;
   /** The list it was welcomed to; null until the server knows it. */
   listId: string | null;
+  listName: string;
+  /** The list that it began, while the server does not know that yet. */
+  begins: { id: string; name: string } | null;
+  may: May;
+  /** The sets whose shortcuts `records` holds; null: all. */
+  takes: Takes;
+  /** When it was in step last, as far as it was noted; ms since 1970. */
+  inStepAt: number | null;
+  /** Why it is out of its list, if it is: signed out by another device, or forgotten by the server. */
+  out: 'signed-out' | 'forgotten' | null;
   /** The number of its newest own change. */
   lastN: number;
   /** The clock of its newest own change, or a later one it has seen. */

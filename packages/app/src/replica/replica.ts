@@ -1,4 +1,4 @@
-import { RECORD_TYPES, type FieldsOf, type RecordType, type Shortcut, type ShortcutFields } from '@yellow-latch/core/model';
+import { isCounter, RECORD_TYPES, type FieldsOf, type RecordType, type Shortcut, type ShortcutFields } from '@yellow-latch/core/model';
 import {
   applyChange,
   changedAt,
@@ -13,10 +13,12 @@ import {
   type FieldChanges,
   type Page,
   type StoredRecord,
+  type Takes,
 } from '@yellow-latch/core/sync';
 import type { IDBPTransaction } from 'idb';
 import { v7 as uuid } from 'uuid';
 
+import { newDeviceState } from './device';
 import type { DeviceState, OutboxEntry, ReplicaDatabase, ReplicaSchema } from './database';
 import { viewOf, type ListView } from './view';
 
@@ -39,6 +41,22 @@ interface Waiting extends OutboxEntry {
   key: number;
 }
 
+/** A fresh copy of the list on its way, in memory until it is whole. */
+interface Copy {
+  records: Map<string, StoredRecord>;
+  /** What the server has but this device does not take. */
+  elsewhere: Set<string>;
+  through: number;
+}
+
+/** Under this name is kept what was never sent when the device was out of its list. */
+export const UNSENT = 'unsent';
+
+export interface Unsent {
+  listId: string | null;
+  writes: Write[];
+}
+
 /**
  * This device's copy of the list: the server's records with its own waiting changes on top.
  * Every write is in the outbox before its promise resolves. Kept in memory as well, so that
@@ -51,6 +69,7 @@ export class Replica {
   /** Private shortcuts, by id. */
   private own = new Map<string, Shortcut>();
   private view: ListView | null = null;
+  private copy: Copy | null = null;
   private readonly listeners = new Set<() => void>();
 
   private constructor(
@@ -73,6 +92,11 @@ export class Replica {
     return this.outbox.filter(({ refused }) => refused === undefined).map(({ change }) => change);
   }
 
+  /** The number of the log after which the next page is asked for. */
+  get next(): number {
+    return this.copy ? this.copy.through : this.device.through;
+  }
+
   get refusals(): readonly string[] {
     return this.outbox.flatMap(({ refused }) => (refused === undefined ? [] : [refused]));
   }
@@ -86,6 +110,11 @@ export class Replica {
   /** A record with its versions, as it stands now. */
   recordOf(type: RecordType, id: string): StoredRecord | undefined {
     return this.shown.get(recordKey({ type, id }));
+  }
+
+  /** Every record that stands, with its versions. */
+  standing(): StoredRecord[] {
+    return [...this.shown.values()].filter((record) => !isDeleted(record));
   }
 
   subscribe(listener: () => void): () => void {
@@ -104,13 +133,18 @@ export class Replica {
       tx.objectStore('outbox').getAll(),
       tx.objectStore('private').getAll(),
     ]);
-    if (state) this.device = state;
+    if (state) this.device = newDeviceState(state);
     this.records = new Map(keys.map((key, index) => [key, values[index]!]));
     this.outbox = entries.map((entry, index) => ({ ...entry, key: outboxKeys[index]! }));
     // What the model got since a private one was kept is as it is for any other.
     this.own = new Map(own.map((shortcut) => [shortcut.id, { ...RECORD_TYPES.shortcut.defaults, ...shortcut }]));
     this.shown = new Map(this.records);
     this.show(this.outbox.map(({ change }) => recordKey(change.record)));
+  }
+
+  /** Whether a write is of this device alone: to a private shortcut. */
+  staysHere(write: Write): boolean {
+    return write.isPrivate === true || (write.id !== undefined && this.own.has(write.id));
   }
 
   /** Writes, all or none, and returns the ids of the records written. */
@@ -122,17 +156,18 @@ export class Replica {
     const added: Waiting[] = [];
     const erased: Waiting[] = [];
     const own = new Map<string, Shortcut | null>();
+    const together = writes.length > 1 ? { together: uuid() } : {};
     for (const write of writes) {
       const id = write.id ?? uuid();
       ids.push(id);
-      if (write.type === 'shortcut' && (write.isPrivate || this.own.has(id))) {
+      if (write.type === 'shortcut' && this.staysHere({ ...write, id })) {
         own.set(id, await writePrivate(tx, id, write.fields, now));
         continue;
       }
       lastN += 1;
       clock = nextClock(clock, now, state.id);
       const record = { type: write.type, id };
-      const stamp = { id: uuid(), clock, device: state.id, n: lastN };
+      const stamp = { id: uuid(), clock, device: state.id, n: lastN, ...together };
       const known = write.seen ?? this.shown.get(recordKey(record));
       const change = draftChange(record, known, write.fields as FieldChanges<RecordType>, stamp);
       if (change.fields.deleted === 'erased') erased.push(...(await eraseWaiting(tx, recordKey(record))));
@@ -151,35 +186,108 @@ export class Replica {
     return ids;
   }
 
-  /** Takes in what the server sent and lets go of own changes that it has. */
-  async receive(page: Page): Promise<void> {
-    const stale = page.through < this.device.through;
-    // With more to come, the records of changes that it counts as taken may not be here yet.
-    const arrived = this.outbox.filter(
-      ({ change, refused }) => !page.more && refused === undefined && change.n <= page.taken,
-    );
-    if (arrived.length === 0 && page.records.length === 0 && page.through === this.device.through) {
-      return;
+  /**
+   * Takes in what the server sent and lets go of own changes that it has. A fresh copy is put together in memory and
+   * takes the place of the old one when it is whole. Resolves to whether a fresh copy is to be asked for, since this
+   * device takes other sets now.
+   */
+  async receive(page: Page, now = Date.now()): Promise<'taken' | 'copy-needed'> {
+    if (page.fresh) this.copy = { records: new Map(), elsewhere: new Set(), through: 0 };
+    else if (!isSame(page.takes, this.device.takes)) return 'copy-needed';
+    if (this.copy) {
+      for (const record of page.records) this.copy.records.set(recordKey(record), record);
+      for (const record of page.removed) this.copy.elsewhere.add(recordKey(record));
+      this.copy.through = page.through;
+      if (page.more) return 'taken';
     }
+    const { copy } = this;
+    const stale = !copy && page.through < this.device.through;
+    // With more to come, the records of changes that it counts as taken may not be here yet.
+    const arrived = this.outbox.filter(({ change, refused }) => !page.more && refused === undefined && change.n <= page.taken);
+    const isNews = copy !== null || arrived.length + page.records.length + page.removed.length > 0;
+    if (!isNews && page.through === this.device.through && page.may === this.device.may) return 'taken';
+
     const tx = this.db.transaction(['records', 'outbox', 'state'], 'readwrite');
-    const state = (await tx.objectStore('state').get('device')) ?? this.device;
-    const records = stale ? [] : page.records;
+    const state = newDeviceState((await tx.objectStore('state').get('device')) ?? this.device);
+    const records = stale ? [] : copy ? [...copy.records.values()] : page.records;
+    const removed = stale || copy ? [] : page.removed.map(recordKey);
+    const store = tx.objectStore('records');
+    if (copy) void store.clear();
     let { clock } = state;
     for (const record of records) {
-      void tx.objectStore('records').put(record, recordKey(record));
+      void store.put(record, recordKey(record));
       clock = laterClock(clock, makeClock(changedAt(record), 0xffff, state.id));
     }
+    for (const key of removed) void store.delete(key);
     for (const { key } of arrived) void tx.objectStore('outbox').delete(key);
-    const next = { ...state, clock, through: Math.max(state.through, page.through) };
-    await tx.objectStore('state').put(next, 'device');
+    const outbox = this.outbox.filter((entry) => !arrived.includes(entry));
+    const kept = copy ? this.madeWhole(outbox, (key) => !copy.records.has(key) && !copy.elsewhere.has(key)) : outbox;
+    kept.forEach((entry, index) => {
+      const { key, ...value } = entry;
+      if (entry !== outbox[index]) void tx.objectStore('outbox').put(value, key);
+    });
+    const next: DeviceState = { ...state, clock, may: page.may, takes: page.takes, inStepAt: now, through: copy ? page.through : Math.max(state.through, page.through) };
+    void tx.objectStore('state').put(next, 'device');
     await tx.done;
     this.device = next;
-    this.outbox = this.outbox.filter((entry) => !arrived.includes(entry));
+    this.outbox = kept;
+    if (copy) {
+      this.copy = null;
+      this.records = copy.records;
+      this.shown = new Map(this.records);
+      this.show(this.outbox.map(({ change }) => recordKey(change.record)));
+      return 'taken';
+    }
     for (const record of records) this.records.set(recordKey(record), record);
-    this.show([
-      ...records.map(recordKey),
-      ...arrived.map(({ change }) => recordKey(change.record)),
-    ]);
+    for (const key of removed) this.records.delete(key);
+    this.show([...records.map(recordKey), ...removed, ...arrived.map(({ change }) => recordKey(change.record))]);
+    return 'taken';
+  }
+
+  /** Forgets a fresh copy that was begun: the line was lost, and the next one begins anew. */
+  dropCopy(): void {
+    this.copy = null;
+  }
+
+  /**
+   * Waiting changes of records that the server has forgotten, since they were deleted long ago. The first that brings
+   * one back or writes in it gives all fields, as they are here with what waited before: so what was written lives
+   * on. What came before that asks for nothing any more; it keeps its number.
+   */
+  private madeWhole(outbox: readonly Waiting[], isForgotten: (key: string) => boolean): Waiting[] {
+    const soFar = new Map<string, Record<string, unknown>>();
+    const isBack = new Set<string>();
+    return outbox.map((entry) => {
+      const { change, refused } = entry;
+      const { type } = change.record;
+      const key = recordKey(change.record);
+      const known = this.records.get(key);
+      if (!known || !isForgotten(key) || refused !== undefined || isBack.has(key) || onlyCounts({ type, fields: change.fields })) return entry;
+      const fields = { ...(soFar.get(key) ?? plainFields(known)), ...change.fields };
+      soFar.set(key, fields);
+      const isEdit = change.fields.deleted === false || RECORD_TYPES[type].guarded.some((field) => field in change.fields);
+      if (isEdit && change.fields.deleted !== true) isBack.add(key);
+      return { ...entry, change: { ...change, fields: isBack.has(key) ? fields : { deleted: true } } };
+    });
+  }
+
+  /**
+   * The server has forgotten the record that a waiting change writes to: the change is made whole. Resolves to whether
+   * it could be.
+   */
+  async makeWhole({ record }: Change): Promise<boolean> {
+    const forgotten = recordKey(record);
+    if (!this.records.has(forgotten)) return false;
+    const whole = this.madeWhole(this.outbox, (key) => key === forgotten);
+    const tx = this.db.transaction('outbox', 'readwrite', { durability: 'strict' });
+    whole.forEach((entry, index) => {
+      const { key, ...value } = entry;
+      if (entry !== this.outbox[index]) void tx.store.put(value, key);
+    });
+    await tx.done;
+    this.outbox = whole;
+    this.show([forgotten]);
+    return true;
   }
 
   /** Notes that the server would not take a change, and closes the gap it leaves in the numbers. */
@@ -202,12 +310,33 @@ export class Replica {
     await this.reload();
   }
 
-  async welcome(listId: string): Promise<void> {
+  /** Makes this device the first of a list that the server is still to hear of. */
+  async begin(list: { id: string; name: string }): Promise<void> {
+    this.device = { ...this.device, begins: list, listName: list.name };
+    await this.db.put('state', this.device, 'device');
+  }
+
+  async welcome({ id, name }: { id: string; name: string }): Promise<void> {
     const tx = this.db.transaction('state', 'readwrite');
-    const state = (await tx.store.get('device')) ?? this.device;
-    this.device = { ...state, listId };
+    const state = newDeviceState((await tx.store.get('device')) ?? this.device);
+    this.device = { ...state, listId: id, listName: name, begins: null };
     await tx.store.put(this.device, 'device');
     await tx.done;
+  }
+
+  /**
+   * The device is out of its list: the copy goes, since whoever holds the device may not be its owner any more. What
+   * was never sent is kept, to go along if it joins again; of a list that the server has forgotten, all of it.
+   */
+  async leave(why: 'signed-out' | 'forgotten'): Promise<void> {
+    const unsent: Unsent = { listId: this.device.listId ?? this.device.begins?.id ?? null, writes: this.wholeRecords(why === 'forgotten' ? 'all' : 'waiting') };
+    const tx = this.db.transaction(['records', 'outbox', 'state', 'kept'], 'readwrite', { durability: 'strict' });
+    void tx.objectStore('kept').put(unsent, UNSENT);
+    void tx.objectStore('records').clear();
+    void tx.objectStore('outbox').clear();
+    void tx.objectStore('state').put({ ...this.device, through: 0, out: why }, 'device');
+    await tx.done;
+    await this.reload();
   }
 
   /**
@@ -279,9 +408,16 @@ async function eraseWaiting(tx: WriteTransaction, recordToErase: string): Promis
   return erased;
 }
 
+/** Whether a write only counts uses, as a device may that may not edit. */
+export function onlyCounts({ type, fields }: Pick<Write, 'type' | 'fields'>): boolean {
+  return Object.keys(fields).every((field) => isCounter(type, field));
+}
+
+function isSame(a: Takes, b: Takes): boolean {
+  return JSON.stringify(a) === JSON.stringify(b);
+}
+
 function plainFields(record: StoredRecord): Partial<FieldsOf[RecordType]> {
-  const { deleted: _, ...fields } = record.fields;
-  return Object.fromEntries(
-    Object.entries(fields).map(([name, versions]) => [name, versions[0]?.value]),
-  );
+  const names = Object.keys(record.fields).filter((name) => name !== 'deleted' && !isCounter(record.type, name));
+  return Object.fromEntries(names.map((name) => [name, record.fields[name]![0]?.value]));
 }

@@ -1,13 +1,25 @@
 import {
+  DirectorySchema,
+  DoorSchema,
+  HistorySchema,
+  InvitationSchema,
   PageSchema,
   ProblemSchema,
+  SpareKeySchema,
   WelcomeSchema,
   type Change,
+  type DeviceSettings,
+  type Directory,
+  type Door,
+  type History,
+  type Invitation,
   type NewDevice,
+  type NewList,
   type Page,
   type Problem,
   type Welcome,
 } from '@yellow-latch/core/sync';
+import type { z } from 'zod';
 
 /** The server answered, and said no. */
 export class RefusedError extends Error {
@@ -15,6 +27,11 @@ export class RefusedError extends Error {
 
   constructor(readonly problem: Problem) {
     super(problem.detail ?? problem.title);
+  }
+
+  /** The last part of the problem's type. */
+  get slug(): string {
+    return this.problem.type.split('/').at(-1)!;
   }
 }
 
@@ -25,32 +42,50 @@ export function isRefusal(error: unknown): error is RefusedError {
 /** No answer in this time, in ms, is no answer. */
 const PATIENCE = 15_000;
 
-async function ask<T>(
-  path: string,
-  schema: { parse(value: unknown): unknown },
-  body?: unknown,
-): Promise<T> {
-  const response = await fetch(path, {
-    method: body === undefined ? 'GET' : 'POST',
+interface Asked {
+  method?: 'POST' | 'PATCH' | 'DELETE';
+  body?: unknown;
+}
+
+async function ask<T>(path: string, schema: z.ZodType<T> | null, { method, body }: Asked = {}): Promise<T> {
+  const response = await fetch(`/api${path}`, {
+    method,
     headers: body === undefined ? undefined : { 'Content-Type': 'application/json' },
     body: body === undefined ? undefined : JSON.stringify(body),
     credentials: 'same-origin',
     signal: AbortSignal.timeout(PATIENCE),
   });
-  const answer: unknown = await response.json();
-  if (!response.ok) throw new RefusedError(ProblemSchema.parse(answer));
-  return schema.parse(answer) as T;
+  if (!response.ok) throw new RefusedError(ProblemSchema.parse(await response.json()));
+  return schema ? schema.parse(await response.json()) : (undefined as T);
 }
+
+const post = <T>(path: string, schema: z.ZodType<T>, body: unknown = {}) => ask(path, schema, { method: 'POST', body });
 
 /** The server as one device sees it. A failed connection rejects with the browser's own error. */
 export const server = {
-  join: (device: NewDevice) => ask<Welcome>('/api/devices', WelcomeSchema, device),
-  push: (device: string, since: number, changes: Change[]) =>
-    ask<Page>(`/api/d/${device}/changes?since=${since}`, PageSchema, { changes }),
-  pull: (device: string, since: number) =>
-    ask<Page>(`/api/d/${device}/pages?since=${since}`, PageSchema),
-  follow: (device: string, since: number) =>
-    new EventSource(`/api/d/${device}/stream?since=${since}`),
+  door: (): Promise<Door> => ask('/door', DoorSchema),
+  enter: (device: NewDevice): Promise<Welcome> => post('/devices', WelcomeSchema, device),
+  begin: (list: NewList['list'], device: NewDevice): Promise<Welcome> => post('/lists', WelcomeSchema, { list, device }),
+  join: (code: string, device: NewDevice): Promise<Welcome> => post('/joins', WelcomeSchema, { code, device }),
+  recover: (spareKey: string, device: NewDevice): Promise<Welcome> => post('/recoveries', WelcomeSchema, { spareKey, device }),
+  succeed: (device: string, next: NewDevice): Promise<Welcome> => post(`/d/${device}/successor`, WelcomeSchema, next),
+
+  push: (device: string, since: number, changes: Change[]): Promise<Page> =>
+    post(`/d/${device}/changes?since=${since}`, PageSchema as z.ZodType<Page>, { changes }),
+  pull: (device: string, since: number): Promise<Page> => ask(`/d/${device}/pages?since=${since}`, PageSchema as z.ZodType<Page>),
+  follow: (device: string, since: number) => new EventSource(`/api/d/${device}/stream?since=${since}`),
+
+  history: (device: string, query: Record<string, string>): Promise<History> =>
+    ask(`/d/${device}/history?${String(new URLSearchParams(query))}`, HistorySchema as z.ZodType<History>),
+  directory: (device: string): Promise<Directory> => ask(`/d/${device}/devices`, DirectorySchema),
+  setDevice: (device: string, other: string, settings: DeviceSettings): Promise<Directory> =>
+    ask(`/d/${device}/devices/${other}`, DirectorySchema, { method: 'PATCH', body: settings }),
+  signOut: (device: string, other: string): Promise<Directory> => ask(`/d/${device}/devices/${other}`, DirectorySchema, { method: 'DELETE' }),
+  invite: (device: string): Promise<Invitation> => post(`/d/${device}/invitations`, InvitationSchema),
+  withdraw: (device: string, code: string): Promise<void> => ask<void>(`/d/${device}/invitations/${code}`, null, { method: 'DELETE' }),
+  makeSpareKey: async (device: string): Promise<string> => (await post(`/d/${device}/spare-key`, SpareKeySchema)).spareKey,
 };
 
 export type Server = typeof server;
+/** What of the server keeps a device in step. */
+export type SyncServer = Pick<Server, 'door' | 'enter' | 'begin' | 'succeed' | 'push' | 'pull' | 'follow'>;

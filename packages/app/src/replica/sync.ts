@@ -1,21 +1,33 @@
-import { LARGEST_PUSH, PageSchema, type Change, type Page } from '@yellow-latch/core/sync';
+import { LARGEST_PUSH, PageSchema, type Change, type NewDevice, type Page, type Welcome } from '@yellow-latch/core/sync';
 
-import { introduceDevice, makeCurrentDevice, newDeviceState } from './device';
-import { Replica } from './replica';
-import { isRefusal, type Server } from './server';
+import { v7 as uuid } from 'uuid';
+
+import { introduce, succeedDevice, welcomedState } from './device';
+import { onlyCounts, Replica } from './replica';
+import { isRefusal, type SyncServer } from './server';
+
+/** `out`: the device is not in its list any more. */
+type Phase = 'starting' | 'in-step' | 'away' | 'out';
 
 /** How this device stands to the server. `waiting` and `refusals` are of its outbox. */
 export interface SyncState {
-  phase: 'starting' | 'in-step' | 'away';
+  phase: Phase;
   waiting: number;
   refusals: readonly string[];
+  /** What the server said when it answered and yet did not do its work. */
+  trouble: string | null;
+  /** When it was in step last, as far as it is known; ms since 1970. */
+  inStepAt: number | null;
+  /** Whether what waits cannot be sent, since the device may only use the list. */
+  mayOnlyUse: boolean;
 }
 
 /** What the tabs of one browser tell each other. */
 type Message =
   | { type: 'hello' }
   | { type: 'changed' }
-  | { type: 'phase'; phase: SyncState['phase'] }
+  | { type: 'phase'; phase: Phase; trouble: string | null }
+  | { type: 'devices' }
   | { type: 'moved' };
 
 const FIRST_RETRY = 500;
@@ -29,8 +41,10 @@ const LARGEST_BODY = 500_000;
  * Web Lock); the others tell it when they have written and read again when it has received.
  */
 export class Sync {
-  private phase: SyncState['phase'] = 'starting';
+  private phase: Phase = 'starting';
+  private trouble: string | null = null;
   private readonly listeners = new Set<() => void>();
+  private readonly deviceListeners = new Set<() => void>();
   private readonly tabs: BroadcastChannel;
   private stream: EventSource | null = null;
   private retry = FIRST_RETRY;
@@ -42,15 +56,15 @@ export class Sync {
 
   constructor(
     private readonly replica: Replica,
-    private readonly server: Server,
+    private readonly server: SyncServer,
   ) {
     this.tabs = new BroadcastChannel(`yellow-latch-${replica.state.id}`);
     this.tabs.onmessage = ({ data }: MessageEvent<Message>) => void this.hear(data);
   }
 
   get state(): SyncState {
-    const { waiting, refusals } = this.replica;
-    return { phase: this.phase, waiting: waiting.length, refusals };
+    const { waiting, refusals, state } = this.replica;
+    return { phase: this.phase, waiting: waiting.length, refusals, trouble: this.trouble, inStepAt: state.inStepAt, mayOnlyUse: state.may === 'use' };
   }
 
   subscribe(listener: () => void): () => void {
@@ -58,8 +72,18 @@ export class Sync {
     return () => this.listeners.delete(listener);
   }
 
+  /** Calls when a device has joined or left the list, or was set. */
+  onDevices(listener: () => void): () => void {
+    this.deviceListeners.add(listener);
+    return () => this.deviceListeners.delete(listener);
+  }
+
   /** Begins; returns at once. */
   start(): void {
+    if (this.replica.state.out) {
+      this.phase = 'out';
+      return;
+    }
     this.tell({ type: 'hello' });
     const lead = () => {
       this.leads = true;
@@ -81,8 +105,9 @@ export class Sync {
 
   private async hear(message: Message): Promise<void> {
     if (message.type === 'moved') location.reload();
-    if (message.type === 'hello' && this.leads) this.tell({ type: 'phase', phase: this.phase });
-    if (message.type === 'phase' && !this.leads) this.turn(message.phase);
+    if (message.type === 'devices') this.devicesChanged();
+    if (message.type === 'hello' && this.leads) this.tell({ type: 'phase', phase: this.phase, trouble: this.trouble });
+    if (message.type === 'phase' && !this.leads) this.turn(message.phase, message.trouble);
     if (message.type === 'changed') {
       await this.replica.reload();
       this.changed();
@@ -98,9 +123,14 @@ export class Sync {
     for (const listener of this.listeners) listener();
   }
 
-  private turn(phase: SyncState['phase']): void {
+  private devicesChanged(): void {
+    for (const listener of this.deviceListeners) listener();
+  }
+
+  private turn(phase: Phase, trouble: string | null = null): void {
     this.phase = phase;
-    if (this.leads) this.tell({ type: 'phase', phase });
+    this.trouble = trouble;
+    if (this.leads) this.tell({ type: 'phase', phase, trouble });
     this.changed();
   }
 
@@ -114,15 +144,16 @@ export class Sync {
   };
 
   private async introduce(): Promise<void> {
-    const { id, listId } = this.replica.state;
-    if (listId !== null) return;
-    const welcome = await this.server.join(introduceDevice(id));
-    await this.replica.welcome(welcome.list.id);
+    const { state } = this.replica;
+    if (state.listId !== null) return;
+    const { list } = state.begins ? await this.server.begin(state.begins, introduce(state)) : await this.server.enter(introduce(state));
+    await this.replica.welcome(list);
   }
 
   private async catchUp(): Promise<void> {
+    this.replica.dropCopy();
     for (let more = true; more; ) {
-      const page = await this.server.pull(this.replica.state.id, this.replica.state.through);
+      const page = await this.server.pull(this.replica.state.id, this.replica.next);
       await this.receive(page);
       more = page.more;
     }
@@ -142,6 +173,10 @@ export class Sync {
       this.send();
     };
     stream.addEventListener('still-here', listen);
+    stream.addEventListener('devices', () => {
+      this.tell({ type: 'devices' });
+      this.devicesChanged();
+    });
     stream.addEventListener('page', (event: MessageEvent<string>) => {
       listen();
       const page = PageSchema.parse(JSON.parse(event.data));
@@ -153,7 +188,14 @@ export class Sync {
   /** Pages are taken in one after the other, in the order in which they came. */
   private receive(page: Page): Promise<void> {
     this.receiving = this.receiving.then(async () => {
-      await this.replica.receive(page);
+      let answer = await this.replica.receive(page);
+      // It takes other sets now: what it holds is not what it is to hold.
+      for (let since = 0, more = answer === 'copy-needed'; more; ) {
+        const copied = await this.server.pull(this.replica.state.id, since);
+        answer = await this.replica.receive(copied);
+        since = this.replica.next;
+        more = copied.more;
+      }
       this.tell({ type: 'changed' });
       this.changed();
     });
@@ -171,6 +213,8 @@ export class Sync {
 
   private async sendAll(): Promise<void> {
     for (let push = this.nextPush(); push.length > 0; push = this.nextPush()) {
+      // What waits stays, and is sent when the device may edit again.
+      if (this.replica.state.may === 'use' && !push.every(({ record: { type }, fields }) => onlyCounts({ type, fields }))) return;
       const { id, through } = this.replica.state;
       try {
         const page = await this.server.push(id, through, push);
@@ -179,6 +223,7 @@ export class Sync {
       } catch (error) {
         const at = isRefusal(error) ? error.problem.errors?.find(({ index }) => index !== undefined) : null;
         if (!at) throw error;
+        if (isRefusal(error) && error.slug === 'incomplete' && (await this.replica.makeWhole(push[at.index!]!))) continue;
         await this.replica.refuse(push[at.index!]!.id, at.detail);
         this.tell({ type: 'changed' });
         this.changed();
@@ -199,12 +244,57 @@ export class Sync {
 
   private fail(error: unknown): void {
     this.hangUp();
-    this.turn('away');
-    const isStranger = isRefusal(error) && (error.problem.status === 401 || error.problem.status === 409);
-    const next = isStranger ? () => void this.moveOn().catch(() => this.connect()) : this.connect;
+    // What is being taken in is waited for; what failed is not held against what comes.
+    this.receiving = this.receiving.catch(() => {});
+    // A refusal by the server itself, rather than a line that is lost, is worth a word.
+    this.turn('away', isRefusal(error) && error.problem.status >= 500 ? error.problem.title : null);
     clearTimeout(this.timer);
+    const next = () => void this.answer(error).catch(() => this.fail(new Error('no answer')));
     this.timer = setTimeout(next, this.retry * (0.75 + Math.random() / 2));
     this.retry = Math.min(this.retry * 2, LONGEST_RETRY);
+  }
+
+  /** What follows from the server's no; otherwise, another try. */
+  private async answer(error: unknown): Promise<void> {
+    const { replica, server } = this;
+    const slug = isRefusal(error) ? error.slug : null;
+    const me = { ...introduce(replica.state), id: uuid() };
+    switch (slug) {
+      case 'signed-out':
+        return this.goOut('signed-out');
+      case 'list-known':
+        return this.goOut('forgotten');
+      case 'device-known':
+      case 'device-unknown':
+        // A copy of another's store, a server that has lost its data, or a cookie that is gone.
+        return this.moveOn(me, 'waiting', () => this.enterAnew(me));
+      case 'closed':
+        // It takes in nobody by itself any more: what is here becomes a list of its own.
+        await replica.begin({ id: uuid(), name: replica.state.listName });
+        return this.connect();
+      case 'gap':
+      case 'number-reused':
+        return this.moveOn(me, 'waiting', () => server.succeed(replica.state.id, me));
+      case 'set-back':
+        return this.moveOn(me, 'all', () => server.succeed(replica.state.id, me));
+      default:
+        return this.connect();
+    }
+  }
+
+  /** In again as another device: by the open door, or by beginning the list anew where the server has lost it. */
+  private async enterAnew(me: ReturnType<typeof introduce>): Promise<Welcome> {
+    const { listId, listName, begins } = this.replica.state;
+    const { open } = await this.server.door();
+    if (open) return this.server.enter(me);
+    const list = begins ?? { id: listId!, name: listName };
+    return this.server.begin(list, me);
+  }
+
+  private async goOut(why: 'signed-out' | 'forgotten'): Promise<void> {
+    await this.replica.leave(why);
+    this.tell({ type: 'moved' });
+    location.reload();
   }
 
   private hangUp(): void {
@@ -218,21 +308,28 @@ export class Sync {
    * as a new device. What was never sent goes along; to a server that has nothing, for it has lost
    * its data, the whole list does. The old database stays as it is.
    */
-  private async moveOn(): Promise<void> {
-    const state = newDeviceState();
-    const welcome = await this.server.join(introduceDevice(state.id));
-    const { db } = await makeCurrentDevice({ ...state, listId: welcome.list.id });
-    const successor = await Replica.open(db, { ...state, listId: welcome.list.id });
-    const draft = await this.replica.db.get('drafts', 'write');
-    if (draft !== undefined) await db.put('drafts', draft, 'write');
+  private async moveOn(me: NewDevice, which: 'waiting' | 'all', enter: () => Promise<Welcome>): Promise<void> {
+    const { replica } = this;
+    let welcome: Welcome;
+    try {
+      welcome = await enter();
+    } catch (error) {
+      if (isRefusal(error) && error.slug === 'list-known') return this.goOut('forgotten');
+      throw error;
+    }
+    const { db, state } = await succeedDevice(replica.db, welcomedState(me, welcome));
+    const successor = await Replica.open(db, state);
     for (let more = true; more; ) {
-      const page = await this.server.pull(state.id, successor.state.through);
+      const page = await this.server.pull(state.id, successor.next);
       await successor.receive(page);
       more = page.more;
     }
     const isEmpty = successor.state.through === 0;
-    await successor.write(this.replica.wholeRecords(isEmpty ? 'all' : 'waiting'));
+    const writes = replica.wholeRecords(isEmpty ? 'all' : which);
+    if (writes.length > 0) await successor.write(writes);
     this.tell({ type: 'moved' });
     location.reload();
   }
 }
+
+

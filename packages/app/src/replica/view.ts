@@ -5,10 +5,11 @@ import type {
   LeftFinding,
   ListFields,
   OwnKeyboard,
+  RecordType,
   Shortcut,
   ShortcutSet,
 } from '@yellow-latch/core/model';
-import { asRead, asShortcut, isDeleted, type StoredRecord } from '@yellow-latch/core/sync';
+import { asRead, asShortcut, isDeleted, unsettledFields, type StoredRecord } from '@yellow-latch/core/sync';
 
 /** The list as screens read it: what is not deleted, sets in their order. */
 export interface ListView {
@@ -26,6 +27,8 @@ export interface ListView {
   ownKeyboards: OwnKeyboard[];
   /** Conventions that were chosen for the list or a part of it. */
   conventions: ChosenConvention[];
+  /** Records of which devices wrote different things without knowing of each other, and nobody has chosen yet. */
+  unsettled: { type: RecordType; id: string }[];
 }
 
 /** What holds for a list until its owner chooses. */
@@ -52,9 +55,11 @@ export function viewOf(records: Iterable<StoredRecord>, own: Iterable<Shortcut>)
   const left: LeftFinding[] = [];
   const ownKeyboards: OwnKeyboard[] = [];
   const conventions: ChosenConvention[] = [];
+  const unsettled: ListView['unsettled'] = [];
   let chosen = UNTIL_CHOSEN;
   for (const record of records) {
     if (isDeleted(record)) continue;
+    if (unsettledFields(record).length > 0) unsettled.push({ type: record.type, id: record.id });
     if (record.type === 'shortcut') shortcuts.push(asShortcut(record));
     else if (record.type === 'set') sets.push(asRead<'set'>(record));
     else if (record.type === 'leftFinding') left.push(asRead<'leftFinding'>(record));
@@ -71,7 +76,7 @@ export function viewOf(records: Iterable<StoredRecord>, own: Iterable<Shortcut>)
   }
   const { languages, devices } = chosen;
   const keyboards = chosen.keyboards.length > 0 ? chosen.keyboards : usualKeyboards(languages);
-  return { shortcuts, sets, left, languages, devices, keyboards, ownKeyboards, conventions };
+  return { shortcuts, sets, left, languages, devices, keyboards, ownKeyboards, conventions, unsettled };
 }
 
 const byCode = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });

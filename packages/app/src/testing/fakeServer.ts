@@ -1,7 +1,7 @@
 /** A server in memory, by the rules of docs/formats.md, whose line can be cut. */
-import { applyChange, recordKey, type Change, type Page, type StoredRecord } from '@yellow-latch/core/sync';
+import { applyChange, recordKey, type Change, type May, type Page, type StoredRecord, type Takes } from '@yellow-latch/core/sync';
 
-import { RefusedError, type Server } from '@/replica/server';
+import { RefusedError, type SyncServer } from '@/replica/server';
 
 type PageListener = (event: { data: string }) => void;
 
@@ -20,8 +20,10 @@ class FakeStream {
   }
 }
 
-export class FakeServer implements Server {
+export class FakeServer implements SyncServer {
   isThere = true;
+  may: May = 'edit';
+  takes: Takes = null;
   readonly log: Change[] = [];
   readonly pushes: number[] = [];
   /** Codes it will not take, as if the list were full. */
@@ -30,8 +32,13 @@ export class FakeServer implements Server {
   private readonly taken = new Map<string, number>();
   private readonly streams: FakeStream[] = [];
 
-  join = (device: { id: string }) =>
-    this.answer(() => ({ device: device.id, list: { id: 'list', name: 'List' } }));
+  door = () => this.answer(() => ({ open: true }));
+
+  enter = (device: { id: string }) => this.answer(() => ({ device: device.id, list: { id: 'list', name: 'List' } }));
+
+  begin = (list: { id: string; name: string }, device: { id: string }) => this.answer(() => ({ device: device.id, list }));
+
+  succeed = (_device: string, next: { id: string }) => this.enter(next);
 
   pull = (device: string, since: number) => this.answer(() => this.page(device, since));
 
@@ -93,6 +100,7 @@ export class FakeServer implements Server {
     const records = [...this.records.values()]
       .filter(({ number }) => number > since)
       .map(({ record }) => record);
-    return { records, through: this.log.length, taken: this.taken.get(device) ?? 0, more: false };
+    const { may, takes } = this;
+    return { records, removed: [], through: this.log.length, taken: this.taken.get(device) ?? 0, more: false, fresh: since === 0, may, takes };
   }
 }

@@ -47,6 +47,13 @@ export function isMade({ template, format }: Content): boolean {
   return template || format === 'markdown';
 }
 
+/**
+ * How often it was used on one device since a moment (ms since 1970). A counter: each device counts for itself, and
+ * what is shown is the sum.
+ */
+export const UsedSchema = z.strictObject({ count: z.int().nonnegative(), since: z.int().nonnegative() });
+export type Used = z.infer<typeof UsedSchema>;
+
 /** The fields of a set. */
 export const SetFieldsSchema = z.strictObject({
   name: lineOf(LIMITS.setNameClusters),
@@ -84,21 +91,39 @@ export const LIST_RECORD_ID = '00000000-0000-7000-8000-000000000001';
 /**
  * Every type of record that travels. A new type is a new line here: outbox, log, pages and
  * stream carry it without knowing it. `guarded` fields hold what a person wrote: an edit of one
- * of them outlives a delete made elsewhere without knowledge of it. `defaults`: what a field is
+ * of them outlives a delete made elsewhere without knowledge of it. `settled` fields are those of
+ * which a person is asked to choose where devices wrote without knowing of each other; of the others
+ * the later counts. `counters` are counted by each device for itself. `defaults`: what a field is
  * that a record was made without, since it came to the model later.
  */
 export const RECORD_TYPES = {
-  shortcut: { fields: ShortcutFieldsSchema, guarded: ['code', 'content'], defaults: { rules: {}, usesAWeek: null, former: null, pinned: null } },
-  set: { fields: SetFieldsSchema, guarded: ['name'], defaults: {} },
-  leftFinding: { fields: LeftFindingFieldsSchema, guarded: ['reason'], defaults: {} },
-  list: { fields: ListFieldsSchema, guarded: [], defaults: { keyboards: [] } },
-  convention: { fields: ConventionFieldsSchema, guarded: [], defaults: {} },
-  keyboard: { fields: KeyboardFieldsSchema, guarded: ['layout'], defaults: {} },
-} as const satisfies Record<
-  string,
-  { fields: z.ZodObject; guarded: readonly string[]; defaults: Readonly<Record<string, unknown>> }
->;
+  shortcut: {
+    fields: ShortcutFieldsSchema,
+    guarded: ['code', 'content'],
+    settled: ['content', 'code', 'kind', 'setId', 'rules'],
+    counters: { used: UsedSchema },
+    defaults: { rules: {}, usesAWeek: null, former: null, pinned: null },
+  },
+  set: { fields: SetFieldsSchema, guarded: ['name'], settled: ['name'], counters: {}, defaults: {} },
+  leftFinding: { fields: LeftFindingFieldsSchema, guarded: ['reason'], settled: [], counters: {}, defaults: {} },
+  list: { fields: ListFieldsSchema, guarded: [], settled: [], counters: {}, defaults: { keyboards: [] } },
+  convention: { fields: ConventionFieldsSchema, guarded: [], settled: ['mark', 'capitals'], counters: {}, defaults: {} },
+  keyboard: { fields: KeyboardFieldsSchema, guarded: ['layout'], settled: ['layout'], counters: {}, defaults: {} },
+} as const satisfies Record<string, RecordTypeOf>;
 export type RecordType = keyof typeof RECORD_TYPES;
+
+interface RecordTypeOf {
+  fields: z.ZodObject;
+  guarded: readonly string[];
+  settled: readonly string[];
+  counters: Readonly<Record<string, typeof UsedSchema>>;
+  defaults: Readonly<Record<string, unknown>>;
+}
+
+/** Whether a field is counted by each device for itself. */
+export function isCounter(type: RecordType, field: string): boolean {
+  return field in RECORD_TYPES[type].counters;
+}
 
 export interface FieldsOf {
   shortcut: ShortcutFields;
@@ -120,6 +145,8 @@ export interface Shortcut extends ShortcutFields, Read {
   private: boolean;
   /** Of a template: how it reads in a list. */
   sketch?: string;
+  /** How often it was used on all devices that counted, since the first of them began. */
+  used?: Used;
 }
 
 /** What a shortcut gives, for the eye. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { RECORD_TYPES, RecordIdSchema, type RecordType } from '../model';
+import { RECORD_TYPES, RecordIdSchema, UsedSchema, type RecordType } from '../model';
 import { ClockSchema } from './clock';
 
 /** One write to one record: the only thing a device ever sends about its list. */
@@ -16,12 +16,14 @@ export interface Change {
   device: string;
   /** The device's own number for it, from 1, without gaps. */
   n: number;
+  /** UUIDv7: changes that were made in one doing carry the same, and are taken back together. */
+  together?: string;
 }
 
 /** Whether a record is deleted: yes, no longer, or erased, so that what was written in it is gone too. */
 const deleted = z.union([z.boolean(), z.literal('erased')]).optional();
 const fieldSchemas: Record<RecordType, z.ZodType> = {
-  shortcut: RECORD_TYPES.shortcut.fields.partial().extend({ deleted }),
+  shortcut: RECORD_TYPES.shortcut.fields.partial().extend({ deleted, used: UsedSchema.optional() }),
   set: RECORD_TYPES.set.fields.partial().extend({ deleted }),
   leftFinding: RECORD_TYPES.leftFinding.fields.partial().extend({ deleted }),
   list: RECORD_TYPES.list.fields.partial().extend({ deleted }),
@@ -42,6 +44,7 @@ export const ChangeSchema = z
     clock: ClockSchema,
     device: z.uuid({ version: 'v7' }),
     n: z.int().positive(),
+    together: z.uuid({ version: 'v7' }).optional(),
   })
   .superRefine(({ record, fields }, context) => {
     if (Object.keys(fields).length === 0) {

@@ -1,4 +1,4 @@
-import { RECORD_TYPES, type FieldsOf, type RecordType } from '../model';
+import { isCounter, RECORD_TYPES, type FieldsOf, type RecordType, type Used } from '../model';
 import type { Change } from './change';
 import type { StoredRecord } from './record';
 
@@ -8,10 +8,12 @@ export interface Stamp {
   clock: string;
   device: string;
   n: number;
+  /** Of the doing it is part of, if that is more than one change. */
+  together?: string;
 }
 
-/** The fields a write may give: any of the type's own, and `deleted`. */
-export type FieldChanges<T extends RecordType> = Partial<FieldsOf[T]> & { deleted?: boolean | 'erased' };
+/** The fields a write may give: any of the type's own, its counters, and `deleted`. */
+export type FieldChanges<T extends RecordType> = Partial<FieldsOf[T]> & { deleted?: boolean | 'erased' } & (T extends 'shortcut' ? { used?: Used } : unknown);
 
 /** The change that writes `fields` to a record, of which `known` is what its device has seen. */
 export function draftChange<T extends RecordType>(
@@ -20,7 +22,9 @@ export function draftChange<T extends RecordType>(
   fields: FieldChanges<T>,
   stamp: Stamp,
 ): Change {
-  const concerned = new Set([...Object.keys(fields), 'deleted']);
+  const given = Object.keys(fields).filter((field) => !isCounter(record.type, field));
+  if (given.length === 0) return { ...stamp, record: { type: record.type, id: record.id }, fields: { ...fields }, base: {} };
+  const concerned = new Set([...given, 'deleted']);
   if (fields.deleted) for (const field of RECORD_TYPES[record.type].guarded) concerned.add(field);
   const base: Record<string, string[]> = {};
   for (const field of concerned) {

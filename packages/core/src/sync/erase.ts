@@ -17,11 +17,14 @@ function placeholder(type: RecordType, field: string, value: unknown): unknown {
   return field in placeholders ? placeholders[field] : value;
 }
 
-/** A change of an erased record as a log may keep it: without what a person wrote. */
+/** Values of an erased record's fields as they may be kept: without what a person wrote. */
+export function eraseFields(type: RecordType, fields: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  return Object.fromEntries(Object.entries(fields).map(([field, value]) => [field, placeholder(type, field, value)]));
+}
+
+/** A change of an erased record as a log may keep it. */
 export function eraseChange(change: Change): Change {
-  const { type } = change.record;
-  const fields = Object.entries(change.fields).map(([field, value]) => [field, placeholder(type, field, value)]);
-  return { ...change, fields: Object.fromEntries(fields) as Change['fields'] };
+  return { ...change, fields: eraseFields(change.record.type, change.fields) };
 }
 
 /** An erased record as it may be kept and sent: every version of what a person wrote is gone. */

@@ -1,5 +1,6 @@
-import { RECORD_TYPES } from '../model';
+import { isCounter, RECORD_TYPES, type Used } from '../model';
 import type { Change } from './change';
+import { readClock } from './clock';
 import type { StoredRecord, Version } from './record';
 
 /** What became of a change. `incomplete`: it would begin a record that lacks the fields named. */
@@ -22,12 +23,17 @@ export function applyChange(record: StoredRecord | undefined, change: Change): M
   if (!record) {
     const { fields, defaults } = RECORD_TYPES[type];
     const missing = Object.keys(fields.shape).filter((field) => !(field in change.fields) && !(field in defaults));
-    const onlyDeletes = Boolean(change.fields.deleted) && Object.keys(change.fields).length === 1;
-    if (onlyDeletes) return { type: 'nothing-to-do' };
+    // To delete, or to count the uses of, what is not there asks for nothing.
+    const begins = Object.keys(change.fields).some((field) => field !== 'deleted' && !isCounter(type, field));
+    if (!begins && change.fields.deleted !== false) return { type: 'nothing-to-do' };
     if (missing.length > 0) return { type: 'incomplete', missing };
   }
   const fields = { ...record?.fields };
   for (const [field, value] of Object.entries(change.fields)) {
+    if (isCounter(type, field)) {
+      fields[field] = counted(fields[field] ?? [], { id: change.id, clock: change.clock, value });
+      continue;
+    }
     const seen = new Set(change.base[field]);
     const unseen = (fields[field] ?? []).filter(({ id }) => !seen.has(id));
     const version: Version = { id: change.id, clock: change.clock, value };
@@ -37,6 +43,18 @@ export function applyChange(record: StoredRecord | undefined, change: Change): M
     fields[field] = [version, ...unseen].sort(latestFirst);
   }
   return { type: 'applied', record: { type, id: change.record.id, fields } };
+}
+
+/**
+ * A grow-only counter (Shapiro et al. 2011, spec. 6): one entry for each device, of which the greater count stands.
+ * Entries are in the order of their devices, so that equal counters are equal.
+ */
+function counted(entries: readonly Version[], entry: Version): Version[] {
+  const { device } = readClock(entry.clock);
+  const others = entries.filter(({ clock }) => readClock(clock).device !== device);
+  const own = entries.find(({ clock }) => readClock(clock).device === device);
+  const stands = own && (own.value as Used).count >= (entry.value as Used).count ? own : entry;
+  return [...others, stands].sort((a, b) => (readClock(a.clock).device < readClock(b.clock).device ? -1 : 1));
 }
 
 function latestFirst(a: Version, b: Version): number {

@@ -1,9 +1,4 @@
-import {
-  RECORD_TYPES,
-  type FieldsOf,
-  type RecordType,
-  type Shortcut,
-} from '../model';
+import { isCounter, RECORD_TYPES, type FieldsOf, type RecordType, type Shortcut, type Used } from '../model';
 import { readClock, type Clock } from './clock';
 
 /** One value that a field was given. */
@@ -53,10 +48,11 @@ export function isDeleted(record: StoredRecord): boolean {
   );
 }
 
-/** When the record last changed, by the clock of its latest version; ms since 1970. */
+/** When the record last changed, by the clock of its latest version; ms since 1970. Counting does not change it. */
 export function changedAt(record: StoredRecord): number {
   let latest: Clock | null = null;
-  for (const versions of Object.values(record.fields)) {
+  for (const [field, versions] of Object.entries(record.fields)) {
+    if (isCounter(record.type, field)) continue;
     for (const { clock } of versions) if (latest === null || clock > latest) latest = clock;
   }
   return latest === null ? 0 : readClock(latest).time;
@@ -85,8 +81,29 @@ export function otherVersions(record: StoredRecord, field: string): Version[] {
   });
 }
 
+/** The fields of which a person is asked to choose, since devices wrote without knowing of each other. */
+export function unsettledFields(record: StoredRecord): string[] {
+  if (isDeleted(record)) return [];
+  return RECORD_TYPES[record.type].settled.filter((field) => (record.fields[field]?.length ?? 0) > 1 && otherVersions(record, field).length > 0);
+}
+
 export function asShortcut(record: StoredRecord): Shortcut {
-  return { ...asRead<'shortcut'>(record), private: false };
+  const { used } = record.fields;
+  return { ...asRead<'shortcut'>(record), private: false, ...(used ? { used: sumOf(used.map(({ value }) => value as Used)) } : {}) };
+}
+
+/** What all devices counted, since the first of them began. */
+function sumOf(counted: readonly Used[]): Used {
+  return {
+    count: counted.reduce((sum, { count }) => sum + count, 0),
+    since: Math.min(...counted.map(({ since }) => since)),
+  };
+}
+
+/** What one device has counted of a record, as far as the record knows. */
+export function countOf(record: StoredRecord, field: string, device: string): number {
+  const own = record.fields[field]?.find(({ clock }) => readClock(clock).device === device);
+  return own ? (own.value as Used).count : 0;
 }
 
 /** A record as screens read it: the value each field shows, its id, and when it last changed. */

@@ -1,9 +1,10 @@
 /** What goes over the wire, parsed at both ends. Paths and meanings: docs/formats.md. */
 import { z } from 'zod';
 
-import { RECORD_TYPES, type RecordType } from '../model';
+import { RECORD_TYPES, RecordIdSchema, type RecordType } from '../model';
 import { ChangeSchema, type Change } from './change';
 import { ClockSchema } from './clock';
+import type { LoggedChange } from './history';
 import type { StoredRecord } from './record';
 
 /** At most this many changes in one push; the body stays under the server's limit. */
@@ -30,37 +31,140 @@ const StoredRecordSchema = z.object({
   ),
 });
 
+const RecordNameSchema = z.object({ type: z.enum(Object.keys(RECORD_TYPES) as [RecordType, ...RecordType[]]), id: z.string() });
+
+/** What a device may do: edit the list, or only use it. */
+export const MAY = ['edit', 'use'] as const;
+export type May = (typeof MAY)[number];
+
+/** Which sets a device takes, by id, null for what is in no set; null: all. */
+export const TakesSchema = z.array(RecordIdSchema.nullable()).max(500).nullable();
+export type Takes = z.infer<typeof TakesSchema>;
+
 /**
  * Records as they stand, in the order of their last change: a page, an event of the stream, or
  * the answer to a push. `through`: all changes up to this number of the log are in it, or in what
  * came before. `taken`: the last number of this device's own changes that the server has.
+ * `removed`: records that are not, or no longer, among what the device takes. `fresh`: what the
+ * device asked to go on from is forgotten, or was of other sets; these pages begin a new copy, and
+ * what is in none of them is gone.
  */
 export const PageSchema = z.object({
   records: z.array(StoredRecordSchema),
+  removed: z.array(RecordNameSchema),
   through: z.int().nonnegative(),
   taken: z.int().nonnegative(),
   more: z.boolean(),
+  fresh: z.boolean(),
+  may: z.enum(MAY),
+  takes: TakesSchema,
 });
 export interface Page {
   records: StoredRecord[];
+  removed: { type: RecordType; id: string }[];
   through: number;
   taken: number;
   more: boolean;
+  fresh: boolean;
+  may: May;
+  takes: Takes;
 }
+
+export const DEVICE_KINDS = ['phone', 'tablet', 'computer'] as const;
+export type DeviceKind = (typeof DEVICE_KINDS)[number];
+
+/** A name of a device or a list: one line. */
+const NameSchema = z.string().trim().min(1).max(60).regex(/^[^\p{Cc}\p{Cs}]*$/u, 'holds a control character');
 
 /** A device introduces itself. Its id is its own choice, so that it can work before it is known. */
 export const NewDeviceSchema = z.strictObject({
   id: z.uuid({ version: 'v7' }),
-  name: z.string().trim().min(1).max(60),
-  kind: z.enum(['phone', 'tablet', 'computer']),
+  name: NameSchema,
+  kind: z.enum(DEVICE_KINDS),
 });
 export type NewDevice = z.infer<typeof NewDeviceSchema>;
+
+/** A device begins a list, under an id of its own choice. */
+export const NewListSchema = z.strictObject({
+  list: z.strictObject({ id: z.uuid({ version: 'v7' }), name: NameSchema }),
+  device: NewDeviceSchema,
+});
+export type NewList = z.infer<typeof NewListSchema>;
+
+/** A device joins by a code from one that is in, or by the spare key; as core/join reads them. */
+export const JoinSchema = z.strictObject({ code: z.string().max(64), device: NewDeviceSchema });
+export const RecoverySchema = z.strictObject({ spareKey: z.string().max(128), device: NewDeviceSchema });
 
 export const WelcomeSchema = z.object({
   device: z.string(),
   list: z.object({ id: z.string(), name: z.string() }),
 });
 export type Welcome = z.infer<typeof WelcomeSchema>;
+
+/** What a server is to one who is not in: `open`, whoever reaches it is taken into its one list. */
+export const DoorSchema = z.object({ open: z.boolean() });
+export type Door = z.infer<typeof DoorSchema>;
+
+/** A device of the list as its others see it. Times in ms since 1970. */
+export const DeviceInfoSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  kind: z.enum(DEVICE_KINDS),
+  joined: z.int(),
+  /** Null: it was never heard of since it joined. */
+  seen: z.int().nullable(),
+  /** Whether its stream is open. */
+  isHere: z.boolean(),
+  /** How many changes of the list it does not have. */
+  behind: z.int().nonnegative(),
+  may: z.enum(MAY),
+  takes: TakesSchema,
+  signedOut: z.int().nullable(),
+});
+export type DeviceInfo = z.infer<typeof DeviceInfoSchema>;
+
+/** The devices of a list, those signed out among them, since history names them; and where others reach it. */
+export const DirectorySchema = z.object({
+  list: z.object({ id: z.string(), name: z.string() }),
+  devices: z.array(DeviceInfoSchema),
+  /** When the spare key in force was made; null: there is none. */
+  spareKey: z.int().nullable(),
+  /** The address at which other devices reach this server, if it was told. */
+  address: z.string().nullable(),
+});
+export type Directory = z.infer<typeof DirectorySchema>;
+
+/** What one device sets for another, or for itself. */
+export const DeviceSettingsSchema = z
+  .strictObject({ name: NameSchema, kind: z.enum(DEVICE_KINDS), may: z.enum(MAY), takes: TakesSchema })
+  .partial();
+export type DeviceSettings = z.infer<typeof DeviceSettingsSchema>;
+
+export const InvitationSchema = z.object({ code: z.string(), until: z.int() });
+export type Invitation = z.infer<typeof InvitationSchema>;
+
+export const SpareKeySchema = z.object({ spareKey: z.string() });
+
+/** A part of the log, latest first. `more`: there is an earlier part, before the number `next`. */
+export const HistorySchema = z.object({
+  changes: z.array(
+    z.object({
+      number: z.int(),
+      id: z.string(),
+      record: RecordNameSchema,
+      fields: z.record(z.string(), z.unknown()),
+      before: z.record(z.string(), z.unknown()).nullable(),
+      clock: ClockSchema,
+      device: z.string(),
+      together: z.object({ id: z.string(), size: z.int(), shortcuts: z.int() }).nullable(),
+    }),
+  ),
+  next: z.int().nullable(),
+});
+export interface History {
+  changes: LoggedChange[];
+  next: number | null;
+}
 
 /** Problem details for HTTP APIs (RFC 9457); `errors` points at what in the body is wrong. */
 export const ProblemSchema = z.object({

@@ -25,15 +25,18 @@ export function seedDemo(db: Database, listId: string, now: number): void {
   admitDevice(db, listId, { id, name: 'Workshop computer', kind: 'computer' }, now);
   const device = db.select().from(devices).where(eq(devices.id, id)).get()!;
   takeChanges(db, device, demoChanges(device, now), now);
+  const { lastNumber } = db.select().from(lists).where(eq(lists.id, listId)).get()!;
+  db.update(devices).set({ seenAt: now, through: lastNumber }).where(eq(devices.id, id)).run();
 }
 
 function demoChanges(device: Device, now: number): Change[] {
   const made: Change[] = [];
+  const together = uuid();
   let clock: string | null = null;
   const create = <T extends 'shortcut' | 'set' | 'list'>(type: T, fields: FieldChanges<T>, id: string = uuid()): string => {
     clock = nextClock(clock, now, device.id);
     const record = { type, id };
-    const stamp = { id: uuid(), clock, device: device.id, n: made.length + 1 };
+    const stamp = { id: uuid(), clock, device: device.id, n: made.length + 1, together };
     const change = draftChange(record, undefined as StoredRecord | undefined, fields, stamp);
     if (applyChange(undefined, change).type !== 'applied') throw new Error('incomplete demo data');
     made.push(change);

@@ -3,13 +3,14 @@ import { useRouter } from 'expo-router';
 import { Suspense, useState } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { Button, Text } from 'react-native-paper';
+import { Button, IconButton, Text } from 'react-native-paper';
 
 import { CopyButton } from '@/features/shortcuts/CopyButton';
 import { CodePlate } from '@/look/CodePlate';
 import { DetailHead } from '@/look/DetailHead';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
+import { useList, useMay } from '@/replica/ReplicaProvider';
 
 import { Choice } from './Choice';
 import { EffortBar } from './EffortBar';
@@ -18,7 +19,7 @@ import { Field, FieldNote } from '@/look/Field';
 import { NEW_SET, rulesOf } from './form';
 import { HiddenText } from './HiddenText';
 import { MoreFields } from './MoreFields';
-import { Preview, TryHere } from './parts';
+import { Preview, TryHere, Versions } from './parts';
 import { useEditor } from './useEditor';
 import { useVerdict } from './useVerdict';
 import { Verdict } from './Verdict';
@@ -46,6 +47,9 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
     edge,
     isPrivate,
   };
+  const isReadOnly = useMay() === 'use' && !saved?.private;
+  const { unsettled } = useList();
+  const isUnsettled = saved !== null && unsettled.some(({ id }) => id === saved.id);
   const verdict = useVerdict(draft);
   const [isShown, setShown] = useState(!saved?.private);
   const setChoices = [
@@ -59,10 +63,18 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
         <Text variant="headlineSmall" role="heading" aria-level={1} style={styles.title}>
           {saved ? 'Shortcut' : 'New shortcut'}
         </Text>
+        {saved && !saved.private && (
+          <IconButton icon="history" size={22} style={styles.history} accessibilityLabel="History of this shortcut" onPress={() => router.navigate({ pathname: '/history/[id]', params: { id: saved.id } })} />
+        )}
         {saved && <CopyButton shortcut={saved} />}
       </DetailHead>
 
       <ScrollView style={styles.scroll} contentContainerStyle={styles.fields}>
+        {isUnsettled && (
+          <Suspense fallback={null}>
+            <Versions type="shortcut" id={saved.id} />
+          </Suspense>
+        )}
         {!isShown && <HiddenText onShow={() => setShown(true)} />}
         {isShown && (
         <Controller
@@ -186,7 +198,8 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
       </ScrollView>
 
       <View style={[styles.foot, { borderColor: palette.line }]}>
-        {saved && (
+        {isReadOnly && <Text variant="bodyMedium">This device may use the list, not change it.</Text>}
+        {saved && !isReadOnly && (
           <Button
             icon="trash"
             mode="text"
@@ -198,7 +211,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
           </Button>
         )}
         <View style={styles.push} />
-        <LatchButton label="Save" icon="check" onPress={editor.save} />
+        {!isReadOnly && <LatchButton label="Save" icon="check" onPress={editor.save} />}
       </View>
     </View>
   );
@@ -211,6 +224,7 @@ function capitalise(text: string): string {
 const styles = StyleSheet.create({
   page: { flex: 1, minHeight: 0 },
   title: { flex: 1 },
+  history: { width: 48, height: 48, margin: 0 },
   scroll: { flex: 1, minHeight: 0 },
   fields: { paddingHorizontal: 16, paddingBottom: 24, gap: 8, maxWidth: 760 },
   plate: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingVertical: 6 },

@@ -16,6 +16,7 @@ import { useList } from '@/replica/ReplicaProvider';
 import { EmptyList, NothingFound } from './EmptyList';
 import { makeFinder } from './find';
 import { countShortcuts, groupBySet, type ListItem } from './groups';
+import { ListMenu } from './ListMenu';
 import { NewBar } from './NewBar';
 import { SearchField } from './SearchField';
 import { SetHeading } from './SetHeading';
@@ -37,6 +38,7 @@ export function ListPane() {
     return groupBySet(list, new Set(found ? ofVerdict.filter((id) => found.has(id)) : ofVerdict));
   }, [list, finder, settledQuery, severity, findings]);
   const isJudged = state.result !== null;
+  const unsettled = useMemo(() => new Set(list.unsettled.map(({ id }) => id)), [list]);
   const holdsMade = list.shortcuts.some(({ content }) => isMade(content));
   useEffect(() => {
     // Behind the proof: what it takes to open them is at hand when the server is not.
@@ -55,7 +57,10 @@ export function ListPane() {
           <Text variant="headlineSmall" role="heading" aria-level={1}>
             Shortcuts
           </Text>
-          <SyncLine />
+          <View style={styles.state}>
+            <SyncLine />
+            <ListMenu />
+          </View>
         </View>
         {!isEmpty && <SearchField value={query} onChange={setQuery} />}
         {!isEmpty && <SeverityFilter counts={isJudged ? counts : null} value={severity} onChange={setSeverity} />}
@@ -72,7 +77,7 @@ export function ListPane() {
             initialNumToRender={16}
             windowSize={9}
             keyboardShouldPersistTaps="handled"
-            extraData={[openId, findings]}
+            extraData={[openId, findings, unsettled]}
             renderItem={({ item }) =>
               item.type === 'set' ? (
                 <SetHeading set={item.set} count={item.count} />
@@ -80,6 +85,7 @@ export function ListPane() {
                 <ShortcutRow
                   shortcut={item.shortcut}
                   isOpen={item.shortcut.id === openId}
+                  isUnsettled={unsettled.has(item.shortcut.id)}
                   verdict={isJudged ? (findings.worst.get(item.shortcut.id) ?? 'safe') : null}
                 />
               )
@@ -97,5 +103,6 @@ const styles = StyleSheet.create({
   pane: { flex: 1, minHeight: 0 },
   head: { paddingHorizontal: 16, paddingTop: 12, gap: 4 },
   titleRow: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 16 },
+  state: { flexDirection: 'row', alignItems: 'center', flexShrink: 1, gap: 4 },
   list: { flex: 1, minHeight: 0 },
 });

@@ -5,6 +5,7 @@ import { Text } from 'react-native-paper';
 import { handOver } from '@/features/editor/incoming';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
+import { useMay } from '@/replica/ReplicaProvider';
 
 /**
  * The bar that starts a new shortcut: from what was just copied, or from nothing. Where the
@@ -15,6 +16,7 @@ export function NewBar() {
   const router = useRouter();
   // With an editor open beside it, saving is the primary action.
   const isBesideEditor = usePathname() !== '/';
+  const may = useMay();
   const paste = async () => {
     let text: string | null = null;
     try {
@@ -25,6 +27,7 @@ export function NewBar() {
     handOver(text === null ? { type: 'refused' } : { type: 'text', text });
     router.navigate('/new');
   };
+  if (may === 'use') return null;
   return (
     <View style={[styles.bar, { backgroundColor: palette.surface, borderColor: palette.ink }]}>
       <Pressable role="button" onPress={() => router.navigate('/new')} style={styles.write}>

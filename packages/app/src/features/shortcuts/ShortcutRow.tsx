@@ -7,6 +7,7 @@ import { Text } from 'react-native-paper';
 
 import { SEVERITY_WORDS } from '@/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
+import { Icon } from '@/look/icons';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { PressLink } from '@/look/PressLink';
 import { usePalette } from '@/look/useLook';
@@ -23,10 +24,12 @@ interface ShortcutRowProps {
   isOpen: boolean;
   /** Null: not judged yet. */
   verdict: Severity | 'safe' | null;
+  /** Whether two devices wrote different things of it and nobody has chosen yet. */
+  isUnsettled?: boolean;
 }
 
 /** A pair of the list: what you type, what you get; one tap opens it, one on the right copies it. */
-export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict }: ShortcutRowProps) {
+export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict, isUnsettled = false }: ShortcutRowProps) {
   const palette = usePalette();
   const router = useRouter();
   const { id, code, kind } = shortcut;
@@ -35,7 +38,7 @@ export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict
   return (
     <View style={[styles.row, isOpen && { backgroundColor: palette.surface }]}>
       <PressLink
-        aria-label={`${code}: ${shown.slice(0, 200)}${verdict ? `. ${SEVERITY_WORDS[verdict]}` : ''}`}
+        aria-label={`${code}: ${shown.slice(0, 200)}${verdict ? `. ${SEVERITY_WORDS[verdict]}` : ''}${isUnsettled ? '. Two versions' : ''}`}
         aria-current={isOpen ? 'true' : undefined}
         onPress={() => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
         style={styles.link}
@@ -53,6 +56,7 @@ export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict
           {shown.trim().replace(/\s*\n\s*/g, ' ↵ ')}
         </Text>
         </View>
+        {isUnsettled && <Icon name="split" size={18} color={palette.ink} />}
       </PressLink>
       <CopyButton shortcut={shortcut} />
     </View>

@@ -11,7 +11,7 @@ function shortcut(code: string, expansion: string, setId: string | null = null):
 const set = (id: string, name: string) => ({ id, name, icon: 'folder', order: id, changed: 0 });
 
 const view = {
-  left: [], keyboards: [], ownKeyboards: [], conventions: [],
+  left: [], keyboards: [], ownKeyboards: [], conventions: [], unsettled: [],
   languages: ['en'],
   devices: ['app'],
   sets: [set('a', 'Visits'), set('b', 'Signs')],

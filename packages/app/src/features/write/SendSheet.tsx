@@ -6,6 +6,7 @@ import { Text } from 'react-native-paper';
 
 import { copyFormatted, copyText, NOT_COPIED } from '@/frame/clipboard';
 import { useNotice } from '@/frame/Notices';
+import { saveFile } from '@/frame/saveFile';
 import { Field } from '@/look/Field';
 import type { IconName } from '@/look/icons';
 import { Sheet } from '@/look/Sheet';
@@ -76,14 +77,6 @@ export function SendSheet({ draft, onClose }: SendSheetProps) {
 function page(title: string, body: string): string {
   const name = title.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
   return `<!doctype html>\n<html><head><meta charset="utf-8"><title>${name}</title></head>\n<body>\n${body}\n</body></html>\n`;
-}
-
-function saveFile(name: string, text: string, type: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type: `${type};charset=utf-8` }));
-  const link = Object.assign(document.createElement('a'), { href: address, download: name });
-  link.click();
-  // The download has begun when the click is over; its address is given back a little later.
-  setTimeout(() => URL.revokeObjectURL(address), 60_000);
 }
 
 const styles = StyleSheet.create({

@@ -2,6 +2,7 @@ import type { Shortcut } from '@yellow-latch/core/model';
 import { generateKeyBetween } from 'fractional-indexing';
 
 import { editing, type Doing } from '@/replica/doing';
+import { keyAt } from '@/replica/order';
 
 /** The shortcuts on the tap board, in their order. */
 export function pinnedOf(shortcuts: readonly Shortcut[]): Shortcut[] {
@@ -26,8 +27,5 @@ export function movingTo(moved: Shortcut, target: Shortcut, all: readonly Shortc
   const to = all.findIndex(({ id }) => id === target.id);
   if (from < 0 || to < 0) return null;
   const rest = all.filter(({ id }) => id !== moved.id);
-  const at = rest.findIndex(({ id }) => id === target.id) + (from < to ? 1 : 0);
-  const before = rest[at - 1]?.pinned ?? null;
-  const after = rest.slice(at).find(({ pinned }) => before === null || pinned! > before)?.pinned ?? null;
-  return editing(moved, { pinned: generateKeyBetween(before, after) });
+  return editing(moved, { pinned: keyAt(rest.map(({ pinned }) => pinned!), to) });
 }

@@ -10,6 +10,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useAudit } from '@/audit/AuditProvider';
 import { MASK } from '@/audit/sentences/mask';
 import { countUse } from '@/effort/uses';
+import { useSendUses } from '@/effort/useSendUses';
 import { whenIdle } from '@/frame/fetched';
 import { Live } from '@/frame/live';
 import { usePalette } from '@/look/useLook';
@@ -63,6 +64,7 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
     /** Taps beside the stand-in keyboard that count as typing. */
     taps: new Live(0),
   }));
+  useSendUses();
   const chances = useChances(shortcuts, settings.missed);
   const byId = useMemo(() => new Map(shortcuts.map((shortcut) => [shortcut.id, shortcut])), [shortcuts]);
   const shortcutOf = (id: string) => byId.get(idOfFormer(id) ?? id);

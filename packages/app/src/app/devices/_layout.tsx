@@ -1,0 +1,14 @@
+import { Suspense } from 'react';
+
+import { fetched } from '@/frame/fetched';
+import { SideBySide } from '@/frame/SideBySide';
+
+const DevicesPane = fetched('Devices', async () => ({ default: (await import('@/features/devices')).DevicesPane }));
+
+export default function DevicesLayout() {
+  return (
+    <Suspense fallback={null}>
+      <SideBySide list={<DevicesPane />} home="/devices" />
+    </Suspense>
+  );
+}

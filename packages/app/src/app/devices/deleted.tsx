@@ -1,0 +1,7 @@
+import { lazy } from 'react';
+
+const HistoryPage = lazy(async () => ({ default: (await import('@/features/devices')).HistoryPage }));
+
+export default function Route() {
+  return <HistoryPage key="deleted" isDeletedOnly />;
+}

@@ -1,0 +1,24 @@
+import { useCallback, useEffect } from 'react';
+
+import { useOnLeaving } from '@/look/useLatest';
+import { useOpened, useWrite } from '@/replica/ReplicaProvider';
+
+import { usesToSend } from './uses';
+
+/** Tells the other devices what was counted here, when one leaves the page or the app: not while one types. */
+export function useSendUses(): void {
+  const { replica } = useOpened();
+  const write = useWrite();
+  const send = useCallback(async () => {
+    const writes = await usesToSend({ db: replica.db, state: replica.state, recordOf: (type, id) => replica.recordOf(type, id) });
+    if (writes.length > 0) await write(...writes);
+  }, [replica, write]);
+  useOnLeaving(() => void send());
+  useEffect(() => {
+    const onHidden = () => {
+      if (document.visibilityState === 'hidden') void send();
+    };
+    document.addEventListener('visibilitychange', onHidden);
+    return () => document.removeEventListener('visibilitychange', onHidden);
+  }, [send]);
+}

@@ -1,0 +1,180 @@
+import type { DeviceInfo, DeviceSettings, May, Takes } from '@yellow-latch/core/sync';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { KindChoice } from '@/features/start/KindChoice';
+import { useNotice } from '@/frame/Notices';
+import { Field } from '@/look/Field';
+import { STRONG } from '@/look/fonts';
+import { tellMoment } from '@/look/moment';
+import { Sheet } from '@/look/Sheet';
+import { Tick } from '@/look/Tick';
+import { usePalette } from '@/look/useLook';
+import { useList, useMay, useOpened, useSyncState } from '@/replica/ReplicaProvider';
+import { isRefusal, server } from '@/replica/server';
+
+import { Page } from './Page';
+import { devicesIn, useDirectory } from './useDirectory';
+import { tellStep } from './words';
+
+/** One device: its name and kind, what it may and takes, and the way out. */
+export function DevicePage({ id }: { id: string }) {
+  const { directory, isAway } = useDirectory();
+  const { replica } = useOpened();
+  const device = directory && devicesIn(directory, replica.state.id).find((one) => one.id === id);
+  if (!device) {
+    return (
+      <Page title={directory ? 'This device is not in the list' : 'A device'} about={id}>
+        <Text variant="bodyLarge">{directory ? 'It was signed out.' : isAway ? 'It is shown when the server is there.' : 'Asking the server…'}</Text>
+      </Page>
+    );
+  }
+  return <DeviceForm key={id} device={device} isAlone={devicesIn(directory, id).length === 1 && directory.spareKey === null} />;
+}
+
+const MAY_WORDS: Record<May, [label: string, meaning: string]> = {
+  edit: ['Edit', 'It changes the list as this device does.'],
+  use: ['Only use', 'Codes fire and texts are copied there; the list is changed elsewhere.'],
+};
+
+function DeviceForm({ device, isAlone }: { device: DeviceInfo; isAlone: boolean }) {
+  const palette = usePalette();
+  const router = useRouter();
+  const notify = useNotice();
+  const { replica } = useOpened();
+  const { sets } = useList();
+  const { take } = useDirectory();
+  const { waiting } = useSyncState();
+  const may = useMay();
+  const [name, setName] = useState(device.name);
+  const [isLeaving, setLeaving] = useState(false);
+  const self = replica.state.id;
+  const isSelf = device.id === self;
+  const canManage = may === 'edit';
+
+  const set = async (settings: DeviceSettings, done: string) => {
+    try {
+      take(await server.setDevice(self, device.id, settings));
+      notify({ text: done });
+    } catch (error) {
+      notify({ text: tellNotSet(error) });
+    }
+  };
+  const rename = () => {
+    const next = name.trim();
+    if (next === '' || next === device.name) setName(device.name);
+    else void set({ name: next }, `It is called ${next} now.`);
+  };
+  const toggle = (setId: string | null) => {
+    const all = [...sets.map(({ id }) => id), null];
+    const now = device.takes ?? all;
+    const next = now.includes(setId) ? now.filter((id) => id !== setId) : [...now, setId];
+    const takes: Takes = all.every((id) => next.includes(id)) ? null : next;
+    void set({ takes }, takes === null ? `${device.name} takes all sets.` : `${device.name} takes ${takes.length} of ${all.length}.`);
+  };
+  const signOut = async () => {
+    setLeaving(false);
+    try {
+      take(await server.signOut(self, device.id));
+      if (!isSelf) {
+        notify({ text: `${device.name} is signed out.` });
+        router.navigate('/devices');
+      }
+    } catch (error) {
+      notify({ text: tellNotSet(error) });
+    }
+  };
+
+  return (
+    <Page title={isSelf ? 'This device' : 'Device'} about={device.id}>
+      <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+        {`${tellStep(device)}. In the list since ${tellMoment(device.joined)}.`}
+      </Text>
+      <Field label="Name" value={name} onChangeText={setName} onBlur={rename} onSubmit={rename} />
+      <KindChoice value={device.kind} onChange={(kind) => void set({ kind }, `${device.name} is a ${kind} now.`)} />
+
+      {!isSelf && canManage && (
+        <View role="radiogroup" aria-label="What it may do">
+          <Text variant="titleMedium" role="heading" aria-level={2}>
+            What it may do
+          </Text>
+          {(Object.keys(MAY_WORDS) as May[]).map((value) => (
+            <Tick key={value} role="radio" isOn={device.may === value} onPress={() => void set({ may: value }, value === 'use' ? `${device.name} uses the list only.` : `${device.name} may edit the list.`)}>
+              <View style={styles.words}>
+                <Text variant="bodyLarge" style={device.may === value && STRONG}>
+                  {MAY_WORDS[value][0]}
+                </Text>
+                <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+                  {MAY_WORDS[value][1]}
+                </Text>
+              </View>
+            </Tick>
+          ))}
+        </View>
+      )}
+
+      {canManage && sets.length > 0 && (
+        <View role="group" aria-label="What it takes">
+          <Text variant="titleMedium" role="heading" aria-level={2}>
+            What it takes
+          </Text>
+          {[...sets.map(({ id, name: label }) => ({ id: id, label })), { id: null, label: 'What is in no set' }].map(({ id, label }) => (
+            <Tick key={id ?? 'none'} role="checkbox" isOn={device.takes === null || device.takes.includes(id)} onPress={() => toggle(id)}>
+              <Text variant="bodyLarge">{label}</Text>
+            </Tick>
+          ))}
+          <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+            What is ticked off leaves that device; it stays in the list.
+          </Text>
+        </View>
+      )}
+
+      {(isSelf || canManage) && (
+        <Button icon="sign-out" mode="outlined" textColor={palette.alarm} style={styles.out} contentStyle={styles.tall} onPress={() => setLeaving(true)}>
+          {isSelf ? 'Sign this device out' : 'Sign it out'}
+        </Button>
+      )}
+      <Sheet title={`Sign ${isSelf ? 'this device' : device.name} out?`} isOpen={isLeaving} onClose={() => setLeaving(false)}>
+        <View style={styles.sheet}>
+          <Text variant="bodyLarge">
+            {isSelf
+              ? 'The list leaves this device. To come back it needs a code from another device, or the spare key.'
+              : 'It is out at once, and the list leaves it when it hears of that. To come back it needs a code.'}
+          </Text>
+          {isSelf && waiting > 0 && (
+            <Text variant="bodyLarge" style={STRONG}>
+              {waiting === 1 ? '1 change has' : `${waiting} changes have`} not been sent yet. Wait until it is in step.
+            </Text>
+          )}
+          {isSelf && isAlone && (
+            <Text variant="bodyLarge" style={STRONG}>
+              It is the only device, and there is no spare key: nobody could get at the list any more. Make a spare key first.
+            </Text>
+          )}
+          <View style={styles.row}>
+            <Button mode="text" onPress={() => setLeaving(false)} contentStyle={styles.tall}>
+              Stay
+            </Button>
+            <Button mode="outlined" textColor={palette.alarm} onPress={() => void signOut()} contentStyle={styles.tall}>
+              Sign out
+            </Button>
+          </View>
+        </View>
+      </Sheet>
+    </Page>
+  );
+}
+
+function tellNotSet(error: unknown): string {
+  return isRefusal(error) ? error.message : 'The server is away: devices are looked after when it is there.';
+}
+
+const styles = StyleSheet.create({
+  words: { flex: 1, paddingVertical: 6 },
+  out: { alignSelf: 'flex-start', marginTop: 8 },
+  sheet: { paddingHorizontal: 20, paddingBottom: 8, gap: 12 },
+  row: { flexDirection: 'row', justifyContent: 'flex-end', gap: 12 },
+  tall: { minHeight: 48 },
+});

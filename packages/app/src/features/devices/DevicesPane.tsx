@@ -1,0 +1,177 @@
+import type { DeviceInfo } from '@yellow-latch/core/sync';
+import { useGlobalSearchParams, usePathname, useRouter, type Href } from 'expo-router';
+import { useEffect, useState, type ReactNode } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { Insecure } from '@/features/start/Insecure';
+import { SyncLine } from '@/frame/SyncLine';
+import { STRONG } from '@/look/fonts';
+import { Icon, type IconName } from '@/look/icons';
+import { LatchButton } from '@/look/LatchButton';
+import { tellMoment } from '@/look/moment';
+import { PressLink } from '@/look/PressLink';
+import { usePalette } from '@/look/useLook';
+import { keepForGood } from '@/replica/keeping';
+import { useList, useMay, useOpened } from '@/replica/ReplicaProvider';
+
+import { devicesIn, useDirectory } from './useDirectory';
+import { tellBounds, tellStep } from './words';
+
+/** The place Devices: who is in, how far each has come, and what is to be looked after. */
+export function DevicesPane() {
+  const palette = usePalette();
+  const router = useRouter();
+  const { replica } = useOpened();
+  const { unsettled } = useList();
+  const { directory, isAway } = useDirectory();
+  const { id: openId } = useGlobalSearchParams<{ id?: string }>();
+  const pathname = usePathname();
+  const may = useMay();
+  const self = replica.state.id;
+  const spareKey = directory?.spareKey ?? null;
+  return (
+    <View style={styles.pane}>
+      <ScrollView contentContainerStyle={styles.content}>
+        <View style={styles.titleRow}>
+          <Text variant="headlineSmall" role="heading" aria-level={1}>
+            Devices
+          </Text>
+          <SyncLine />
+        </View>
+        <Insecure />
+        {unsettled.length > 0 && (
+          <Line icon="split" path="/devices/versions" isHere={pathname === '/devices/versions'} isLoud label={`To settle: ${unsettled.length === 1 ? '1 entry has' : `${unsettled.length} entries have`} two versions`}>
+            Written on two devices that did not know of each other. Nothing is lost: choose.
+          </Line>
+        )}
+        <View role="list" aria-label="Devices of the list">
+          {directory ? (
+            devicesIn(directory, self).map((device) => <DeviceRow key={device.id} device={device} isSelf={device.id === self} isOpen={device.id === openId} />)
+          ) : (
+            <Text variant="bodyLarge" style={styles.empty}>
+              {isAway ? 'The other devices are shown when the server is there.' : 'Asking the server…'}
+            </Text>
+          )}
+        </View>
+        {may === 'edit' && (
+          <View style={styles.primary}>
+            <LatchButton icon="plus" label="Let a device in" isQuiet={pathname === '/devices/invite'} onPress={() => router.navigate('/devices/invite')} />
+          </View>
+        )}
+        <View style={styles.lines}>
+          <Line icon="key" path="/devices/spare-key" isHere={pathname === '/devices/spare-key'} label="Spare key" isLoud={directory !== null && spareKey === null}>
+            {spareKey === null ? 'None yet. It gets the list back when no device is left.' : `Made on ${tellMoment(spareKey)}. It gets the list back when no device is left.`}
+          </Line>
+          <Line icon="history" path="/devices/history" isHere={pathname === '/devices/history'} label="History">
+            Every change of the last ninety days, with who and when. Take back any of them.
+          </Line>
+          <Line icon="trash" path="/devices/deleted" isHere={pathname === '/devices/deleted'} label="Deleted">
+            What was deleted in the last ninety days, to be brought back.
+          </Line>
+        </View>
+        <Keeping />
+        <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+          Private shortcuts and drafts stay on the device they were written on.
+        </Text>
+      </ScrollView>
+    </View>
+  );
+}
+
+function DeviceRow({ device, isSelf, isOpen }: { device: DeviceInfo; isSelf: boolean; isOpen: boolean }) {
+  const palette = usePalette();
+  const router = useRouter();
+  const bounds = tellBounds(device);
+  const step = tellStep(device);
+  return (
+    <View role="listitem">
+      <PressLink
+        aria-label={`${device.name}${isSelf ? ', this device' : ''}: ${step}${bounds ? `, ${bounds}` : ''}`}
+        aria-current={isOpen ? 'true' : undefined}
+        onPress={() => router.navigate({ pathname: '/devices/[id]', params: { id: device.id } })}
+        style={[styles.device, { borderColor: palette.line }, isOpen && { backgroundColor: palette.surface }]}
+      >
+        <Icon name={device.kind} size={26} color={palette.ink} />
+        <View style={styles.words}>
+          <View style={styles.names}>
+            <Text variant="bodyLarge" numberOfLines={1} style={[STRONG, styles.name]}>
+              {device.name}
+            </Text>
+            {isSelf && <Text variant="bodySmall">this device</Text>}
+          </View>
+          <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+            {step}
+            {bounds && `; ${bounds}`}
+          </Text>
+        </View>
+        <Icon name={device.behind === 0 ? 'check' : 'refresh'} size={18} color={palette.inkSoft} />
+      </PressLink>
+    </View>
+  );
+}
+
+interface LineProps {
+  icon: IconName;
+  path: Href & string;
+  label: string;
+  isHere: boolean;
+  isLoud?: boolean;
+  children: ReactNode;
+}
+
+function Line({ icon, path, label, isHere, isLoud = false, children }: LineProps) {
+  const palette = usePalette();
+  const router = useRouter();
+  return (
+    <PressLink
+      aria-label={label}
+      aria-current={isHere ? 'page' : undefined}
+      onPress={() => router.navigate(path)}
+      style={[styles.line, isLoud ? [styles.loud, { borderColor: palette.ink }] : { borderColor: palette.line }, isHere && { backgroundColor: palette.surface }]}
+    >
+      <Icon name={icon} size={22} color={palette.ink} />
+      <View style={styles.words}>
+        <Text variant="bodyLarge" style={STRONG}>
+          {label}
+        </Text>
+        <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+          {children}
+        </Text>
+      </View>
+      <Icon name="chevron-right" size={18} color={palette.inkSoft} />
+    </PressLink>
+  );
+}
+
+/** Whether the browser has promised to keep what is here. */
+function Keeping() {
+  const palette = usePalette();
+  const [isPromised, setPromised] = useState<boolean | null>(null);
+  useEffect(() => {
+    void keepForGood().then(setPromised);
+  }, []);
+  if (isPromised === null) return null;
+  return (
+    <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+      {isPromised
+        ? 'This browser has promised not to clear the list away.'
+        : 'This browser may clear the list away when it runs out of room; what was sent is on the server. Installing the app, or visiting often, makes it keep its data.'}
+    </Text>
+  );
+}
+
+const styles = StyleSheet.create({
+  pane: { flex: 1, minHeight: 0 },
+  content: { paddingHorizontal: 16, paddingTop: 12, paddingBottom: 24, gap: 12 },
+  titleRow: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 16 },
+  device: { flexDirection: 'row', alignItems: 'center', gap: 14, minHeight: 64, paddingVertical: 8, paddingHorizontal: 4, borderBottomWidth: 1 },
+  words: { flex: 1, minWidth: 0 },
+  names: { flexDirection: 'row', alignItems: 'baseline', gap: 8 },
+  name: { flexShrink: 1 },
+  empty: { paddingVertical: 16 },
+  primary: { flexDirection: 'row' },
+  lines: { gap: 10 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 14, minHeight: 64, paddingVertical: 8, paddingHorizontal: 12, borderWidth: 1.5, borderRadius: 8 },
+  loud: { borderLeftWidth: 6, paddingLeft: 7.5 },
+});

@@ -1,0 +1,204 @@
+import { canTakeBack, doingsOf, isErased, readClock, takingBack, type LoggedChange, type LoggedDoing } from '@yellow-latch/core/sync';
+import { useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
+import type { Href } from 'expo-router';
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { counted } from '@/audit/sentences/words';
+import { useNotice } from '@/frame/Notices';
+import { CodePlate } from '@/look/CodePlate';
+import { STRONG } from '@/look/fonts';
+import { tellMoment } from '@/look/moment';
+import { usePalette } from '@/look/useLook';
+import { useList, useMay, useOpened, useSyncState, useWrite } from '@/replica/ReplicaProvider';
+import type { Write } from '@/replica/replica';
+import { server } from '@/replica/server';
+
+import { nameOfField } from './fieldWords';
+import { Page } from './Page';
+import { tellChange, tellSeveral, type NameOf } from './tellDoing';
+import { useDeviceName } from './useDirectory';
+
+/** So many records of a doing are named before the rest is counted. */
+const MOST_NAMED = 6;
+
+interface HistoryPageProps {
+  /** Of one shortcut alone. */
+  shortcutId?: string;
+  /** Only what was deleted and is not back. */
+  isDeletedOnly?: boolean;
+}
+
+/** The log of the list or of one shortcut, told; anything of it can be taken back. */
+export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPageProps) {
+  const palette = usePalette();
+  const { replica } = useOpened();
+  const list = useList();
+  const { waiting } = useSyncState();
+  const self = replica.state.id;
+  const { data, isError, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } = useInfiniteQuery({
+    queryKey: ['history', shortcutId ?? null, isDeletedOnly],
+    queryFn: ({ pageParam }) =>
+      server.history(self, {
+        ...(shortcutId ? { type: 'shortcut', id: shortcutId } : {}),
+        ...(isDeletedOnly ? { deleted: '1' } : {}),
+        ...(pageParam === null ? {} : { before: String(pageParam) }),
+      }),
+    initialPageParam: null as number | null,
+    getNextPageParam: ({ next }) => next,
+    staleTime: 0,
+  });
+  const doings = useMemo(() => {
+    const all = doingsOf(data?.pages.flatMap(({ changes }) => changes) ?? []);
+    // What is back by now, or was deleted again later, stands once or not at all.
+    if (!isDeletedOnly) return all;
+    const gone = new Set<string>();
+    return all.filter(({ changes }) => {
+      const news = changes.filter(({ record }) => !gone.has(record.id) && isGone(list, record));
+      for (const { record } of news) gone.add(record.id);
+      return news.length > 0;
+    });
+  }, [data, isDeletedOnly, list]);
+  const title = isDeletedOnly ? 'Deleted' : shortcutId ? 'History of this shortcut' : 'History';
+  const back = shortcutId ? { label: 'Back to the shortcut', href: `/shortcut/${shortcutId}` as Href } : undefined;
+  return (
+    <Page title={title} about={`${title} ${shortcutId ?? ''}`} back={back}>
+      <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+        {isDeletedOnly
+          ? 'What was deleted comes back for ninety days, as it was.'
+          : 'The last ninety days, latest first. Taking something back is a change as well, and can be taken back in turn.'}
+      </Text>
+      {waiting > 0 && <Text variant="bodyMedium">{`${counted(waiting, 'change')} of this device ${waiting === 1 ? 'is' : 'are'} still to be sent and not told here yet.`}</Text>}
+      {isError && (
+        <Text role="status" variant="bodyLarge">
+          History is kept by the server, which is away.
+        </Text>
+      )}
+      {isPending && !isError && <Text variant="bodyLarge">Asking the server…</Text>}
+      {data && doings.length === 0 && <Text variant="bodyLarge">{isDeletedOnly ? 'Nothing deleted.' : 'Nothing yet.'}</Text>}
+      <View role="list">
+        {doings.map((doing) => (
+          <DoingRow key={`${doing.id} ${doing.changes[0]!.number}`} doing={doing} isDeletedOnly={isDeletedOnly} />
+        ))}
+      </View>
+      {hasNextPage && (
+        <Button mode="outlined" contentStyle={styles.tall} disabled={isFetchingNextPage} onPress={() => void fetchNextPage()}>
+          Earlier
+        </Button>
+      )}
+    </Page>
+  );
+}
+
+function isGone({ shortcuts, sets, ownKeyboards, conventions, left }: ReturnType<typeof useList>, { id }: LoggedChange['record']): boolean {
+  return ![shortcuts, sets, ownKeyboards, conventions, left].some((records) => records.some((record) => record.id === id));
+}
+
+function DoingRow({ doing, isDeletedOnly }: { doing: LoggedDoing; isDeletedOnly: boolean }) {
+  const palette = usePalette();
+  const list = useList();
+  const { replica } = useOpened();
+  const write = useWrite();
+  const notify = useNotice();
+  const queries = useQueryClient();
+  const deviceName = useDeviceName();
+  const may = useMay();
+  const latest = doing.changes[0]!;
+  const when = tellMoment(readClock(latest.clock).time);
+  const nameOf: NameOf = ({ type, id }) => {
+    const record = replica.recordOf(type, id);
+    const shown = record?.fields.code?.[0]?.value ?? record?.fields.name?.[0]?.value;
+    return typeof shown === 'string' ? shown : null;
+  };
+  const isErasedNow = doing.changes.some(({ record: { type, id } }) => {
+    const record = replica.recordOf(type, id);
+    return record !== undefined && isErased(record);
+  });
+  const isOpen = may === 'edit' && canTakeBack(doing) && !isErasedNow;
+  const told = doing.changes.slice(0, MOST_NAMED).map((change) => tellChange(change, nameOf, list));
+  const heading = doing.size > 1 ? tellSeveral(doing) : told[0]!.what;
+  const name = doing.size > 1 ? heading : `${heading} ${told[0]!.name ?? ''}`.trim();
+
+  const takeBack = async () => {
+    const whole = await wholeDoing(replica.state.id, doing, isDeletedOnly);
+    if (!whole) {
+      notify({ text: 'The server is away, and it keeps the history.' });
+      return;
+    }
+    await write(...(takingBack(whole) as Write[]));
+    notify({ text: isDeletedOnly ? `${told[0]!.name ?? 'It'} is back.` : 'Taken back.' });
+    void queries.invalidateQueries({ queryKey: ['history'] });
+  };
+  return (
+    <View role="listitem" style={[styles.doing, { borderColor: palette.line }]}>
+      <View style={styles.head}>
+        <View style={styles.words}>
+          <View style={styles.title}>
+            <Text variant="bodyLarge" style={STRONG}>
+              {heading}
+            </Text>
+            {doing.size === 1 && told[0]!.name && (told[0]!.type === 'shortcut' ? <CodePlate code={told[0]!.name} /> : <Text variant="bodyLarge">{`“${told[0]!.name}”`}</Text>)}
+          </View>
+          <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+            {`${when}, ${deviceName(latest.device)}`}
+          </Text>
+        </View>
+        {isOpen && (
+          <Button mode="text" icon="undo" compact contentStyle={styles.tall} accessibilityLabel={`${isDeletedOnly ? 'Bring back' : 'Take back'}: ${name}, ${when}`} onPress={() => void takeBack()}>
+            {isDeletedOnly ? 'Bring back' : 'Take back'}
+          </Button>
+        )}
+      </View>
+      {doing.size === 1
+        ? told[0]!.values.map(({ field, before, after }, _index, values) => (
+            <View key={field} style={styles.values}>
+              {values.length > 1 && (
+                <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+                  {nameOfField(field)}
+                </Text>
+              )}
+              {before !== null && before !== '' && (
+                <Text variant="bodyMedium" style={styles.was}>
+                  {before}
+                </Text>
+              )}
+              <Text variant="bodyMedium">{after}</Text>
+            </View>
+          ))
+        : (
+          <View style={styles.names}>
+            {told.map(({ name: code, type, what }, index) => (type === 'shortcut' && code ? <CodePlate key={index} code={code} /> : <Text key={index} variant="bodyMedium">{code ? `“${code}”` : what}</Text>))}
+            {doing.size > told.length && <Text variant="bodyMedium">{`and ${doing.size - told.length} more`}</Text>}
+          </View>
+        )}
+    </View>
+  );
+}
+
+/** All changes of a doing, of which a page of history may show a part; null: they could not be had. */
+async function wholeDoing(device: string, doing: LoggedDoing, isDeletedOnly: boolean): Promise<Pick<LoggedDoing, 'changes'> | null> {
+  if (doing.size === doing.changes.length) return doing;
+  const changes: LoggedChange[] = [];
+  try {
+    for (let before: number | null = null; ; ) {
+      const page = await server.history(device, { together: doing.id, limit: '500', ...(isDeletedOnly ? { deleted: '1' } : {}), ...(before === null ? {} : { before: String(before) }) });
+      changes.push(...page.changes);
+      if (page.next === null) return { changes };
+      before = page.next;
+    }
+  } catch {
+    return null;
+  }
+}
+
+const styles = StyleSheet.create({
+  doing: { borderBottomWidth: 1, paddingVertical: 10, gap: 6 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  words: { flex: 1, minWidth: 0 },
+  title: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },
+  values: { gap: 2, paddingLeft: 12 },
+  was: { textDecorationLine: 'line-through' },
+  names: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },
+  tall: { minHeight: 48 },
+});

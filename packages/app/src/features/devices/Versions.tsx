@@ -1,0 +1,159 @@
+import { otherVersions, readClock, unsettledFields, type StoredRecord, type Version } from '@yellow-latch/core/sync';
+import type { Content, RecordType, ShortcutFields } from '@yellow-latch/core/model';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { CodePlate } from '@/look/CodePlate';
+import { Field } from '@/look/Field';
+import { STRONG } from '@/look/fonts';
+import { tellMoment } from '@/look/moment';
+import { usePalette } from '@/look/useLook';
+import { useList, useMay, useOpened } from '@/replica/ReplicaProvider';
+import { useDo } from '@/replica/useDo';
+
+import { nameOfField, nameOfThing, tellValue } from './fieldWords';
+import { Page } from './Page';
+import { useDeviceName } from './useDirectory';
+
+/** Everything of which devices wrote different things without knowing of each other. */
+export function VersionsPage() {
+  const { unsettled } = useList();
+  return (
+    <Page title="Two versions" about="versions">
+      <Text variant="bodyLarge">
+        {unsettled.length === 0
+          ? 'Nothing to settle: every entry has one version.'
+          : 'Two devices wrote these without knowing of each other. The later one is in use, the other is kept until you choose.'}
+      </Text>
+      {unsettled.map(({ type, id }) => (
+        <Versions key={id} type={type} id={id} isNamed />
+      ))}
+    </Page>
+  );
+}
+
+interface VersionsProps {
+  type: RecordType;
+  id: string;
+  /** With the name of what it is, where that is not said around it. */
+  isNamed?: boolean;
+}
+
+/** The versions of a record that nobody has chosen between yet, field by field; nothing where there are none. */
+export function Versions({ type, id, isNamed = false }: VersionsProps) {
+  const palette = usePalette();
+  const { replica } = useOpened();
+  // Drawn anew with the list, since the record is not a value of its own.
+  useList();
+  const record = replica.recordOf(type, id);
+  if (!record) return null;
+  const fields = unsettledFields(record);
+  if (fields.length === 0) return null;
+  const name = (record.fields.code?.[0]?.value ?? record.fields.name?.[0]?.value) as string | undefined;
+  return (
+    <View style={[styles.card, { borderColor: palette.ink, backgroundColor: palette.surface }]} role="group" aria-label={`Two versions of ${name ?? nameOfThing(type)}`}>
+      {isNamed && (
+        <View style={styles.name}>
+          {type === 'shortcut' ? <CodePlate code={name ?? ''} /> : <Text variant="titleMedium">{name ?? nameOfThing(type)}</Text>}
+        </View>
+      )}
+      {fields.map((field) => (
+        <FieldVersions key={field} record={record} field={field} />
+      ))}
+    </View>
+  );
+}
+
+function FieldVersions({ record, field }: { record: StoredRecord; field: string }) {
+  const palette = usePalette();
+  const list = useList();
+  const doIt = useDo();
+  const may = useMay();
+  const deviceName = useDeviceName();
+  const versions = [record.fields[field]![0]!, ...otherVersions(record, field)];
+  const [joined, setJoined] = useState<string | null>(null);
+  const { type, id } = record;
+
+  const settle = (value: unknown, done: string) => {
+    const fields = { [field]: value };
+    const was = { [field]: versions[0]!.value };
+    void doIt({ writes: [{ type, id, fields }], undo: () => [{ type, id, fields: was }] }, done);
+  };
+  /** The code that is not shown becomes a shortcut of its own, with the same text. */
+  const keepBoth = (other: Version) => {
+    const shown = list.shortcuts.find((shortcut) => shortcut.id === id)!;
+    const { content, kind, setId, rules, usesAWeek } = shown;
+    const second: ShortcutFields = { code: other.value as string, content, kind, setId, rules, usesAWeek, former: null, pinned: null };
+    void doIt(
+      {
+        writes: [
+          { type: 'shortcut', id, fields: { code: shown.code } },
+          { type: 'shortcut', fields: second },
+        ],
+        undo: ([, made]) => [{ type: 'shortcut', id: made, fields: { deleted: true } }],
+      },
+      `${shown.code} and ${second.code} both stand.`,
+    );
+  };
+  const join = () => {
+    const content = versions[0]!.value as Content;
+    settle({ ...content, expansion: joined! }, 'Joined into one.');
+    setJoined(null);
+  };
+  const joinable = field === 'content' && versions.every(({ value }) => !(value as Content).template);
+
+  return (
+    <View style={styles.field}>
+      <Text variant="labelLarge" style={STRONG}>{`Two versions of ${nameOfField(field)}`}</Text>
+      {versions.map((version, index) => {
+        const told = field === 'content' ? (version.value as Content).expansion : tellValue(field, version.value, list);
+        const who = deviceName(readClock(version.clock).device);
+        return (
+          <View key={version.id} style={[styles.version, { borderColor: palette.line }]}>
+            {field === 'code' ? <CodePlate code={version.value as string} /> : <Text variant="bodyLarge">{told}</Text>}
+            <View style={styles.foot}>
+              <Text variant="bodySmall" style={[styles.who, { color: palette.inkSoft }]}>
+                {`${index === 0 ? 'In use. ' : ''}Written on ${who}, ${tellMoment(readClock(version.clock).time)}`}
+              </Text>
+              {may === 'edit' && (
+                <Button mode="outlined" contentStyle={styles.tall} accessibilityLabel={`Keep ${told} of ${who}`} onPress={() => settle(version.value, 'Settled: one version stands.')}>
+                  Keep this
+                </Button>
+              )}
+            </View>
+          </View>
+        );
+      })}
+      {may === 'edit' && field === 'code' && (
+        <Button mode="text" style={styles.start} contentStyle={styles.tall} onPress={() => keepBoth(versions[1]!)}>
+          Keep both, as two shortcuts
+        </Button>
+      )}
+      {may === 'edit' && joinable && joined === null && (
+        <Button mode="text" style={styles.start} contentStyle={styles.tall} onPress={() => setJoined(versions.map(({ value }) => (value as Content).expansion).join('\n'))}>
+          Join them
+        </Button>
+      )}
+      {joined !== null && (
+        <View>
+          <Field label="Joined" multiline value={joined} onChangeText={setJoined} onBlur={() => {}} onSubmit={join} startsHere />
+          <Button mode="outlined" style={styles.start} contentStyle={styles.tall} onPress={join}>
+            Keep the joined text
+          </Button>
+        </View>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  card: { borderWidth: 1.5, borderLeftWidth: 6, borderRadius: 8, padding: 12, gap: 12 },
+  name: { flexDirection: 'row' },
+  field: { gap: 8 },
+  version: { borderTopWidth: 1, paddingTop: 8, gap: 4 },
+  foot: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  who: { flex: 1 },
+  start: { alignSelf: 'flex-start' },
+  tall: { minHeight: 48 },
+});

@@ -1,0 +1,24 @@
+import type { DeviceInfo } from '@yellow-latch/core/sync';
+
+import { tellAgo } from '@/look/moment';
+
+/** How far a device has come, and when it was last heard of. */
+export function tellStep({ isHere, behind, seen }: DeviceInfo, now = Date.now()): string {
+  const step = behind === 0 ? 'in step' : behind === 1 ? '1 change behind' : `${behind} changes behind`;
+  if (isHere) return `Here now, ${step}`;
+  return seen === null ? `Not heard of yet, ${step}` : `Seen ${tellAgo(seen, now)}, ${step}`;
+}
+
+/** What a device may and takes, where that is less than everything; null: it is everything. */
+export function tellBounds({ may, takes }: Pick<DeviceInfo, 'may' | 'takes'>): string | null {
+  const sets = takes === null ? null : takes.length === 1 ? 'takes 1 set' : `takes ${takes.length} sets`;
+  const parts = [may === 'use' ? 'uses only' : null, sets].filter((part) => part !== null);
+  return parts.length === 0 ? null : parts.join(', ');
+}
+
+/** How long a code still holds, in whole minutes and seconds; null: it has lapsed. `left` in ms. */
+export function tellLeft(left: number): string | null {
+  if (left <= 0) return null;
+  const seconds = Math.ceil(left / 1_000);
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}

@@ -1,0 +1,27 @@
+import { DEVICE_KINDS, type DeviceKind } from '@yellow-latch/core/sync';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { STRONG } from '@/look/fonts';
+import { Tick } from '@/look/Tick';
+import { KIND_NAMES } from '@/replica/device';
+
+/** What kind of device this is, of three. */
+export function KindChoice({ value, onChange }: { value: DeviceKind; onChange: (kind: DeviceKind) => void }) {
+  return (
+    <View role="radiogroup" aria-label="Kind of device" style={styles.row}>
+      {DEVICE_KINDS.map((kind) => (
+        <Tick key={kind} role="radio" isOn={kind === value} onPress={() => onChange(kind)} style={styles.choice}>
+          <Text variant="bodyLarge" style={kind === value && STRONG}>
+            {KIND_NAMES[kind]}
+          </Text>
+        </Tick>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 24 },
+  choice: { gap: 8 },
+});

@@ -1,0 +1,69 @@
+import { DeviceSettingsSchema, NewDeviceSchema, type Directory } from '@yellow-latch/core/sync';
+import { Router } from 'express';
+
+import { deviceNow, listDevices, setDevice, signOut } from '../devices';
+import { invite, listOf, makeSpareKey, succeed, withdraw } from '../lists';
+import type { ApiOptions } from '.';
+import { bodyOf, deviceOf, parse, tokenCookie } from './request';
+
+/** The devices of a list: seen, named, let in and signed out. */
+export function directoryRoutes({ db, streams, presence, now, publicUrl }: ApiOptions): Router {
+  const routes = Router({ mergeParams: true });
+
+  const directory = (listId: string): Directory => {
+    const { id, name, spareKeyMadeAt } = listOf(db, listId);
+    const devices = listDevices(db, listId, presence, (device) => streams.isOpen(device));
+    return { list: { id, name }, devices, spareKey: spareKeyMadeAt, address: publicUrl ?? null };
+  };
+
+  routes.get('/devices', (request, response) => {
+    const { listId } = deviceOf(db, request, now());
+    response.set('Cache-Control', 'no-store').json(directory(listId));
+  });
+
+  routes.patch('/devices/:other', (request, response) => {
+    const device = deviceOf(db, request, now());
+    const settings = parse(DeviceSettingsSchema, bodyOf(request));
+    const { other } = request.params;
+    setDevice(db, device, other, settings);
+    streams.tell(other);
+    streams.announceDevices(device.listId);
+    response.json(directory(device.listId));
+  });
+
+  routes.delete('/devices/:other', (request, response) => {
+    const device = deviceOf(db, request, now());
+    const { other } = request.params;
+    signOut(db, device, other, now());
+    streams.end(other);
+    streams.announceDevices(device.listId);
+    response.json(directory(device.listId));
+  });
+
+  routes.post('/invitations', (request, response) => {
+    response.status(201).set('Cache-Control', 'no-store').json(invite(db, deviceOf(db, request, now()), now()));
+  });
+
+  routes.delete('/invitations/:code', (request, response) => {
+    withdraw(db, deviceOf(db, request, now()), (request.params).code);
+    response.status(204).end();
+  });
+
+  routes.post('/spare-key', (request, response) => {
+    const spareKey = makeSpareKey(db, deviceOf(db, request, now()), now());
+    response.status(201).set('Cache-Control', 'no-store').json({ spareKey });
+  });
+
+  routes.post('/successor', (request, response) => {
+    const device = deviceOf(db, request, now());
+    const next = parse(NewDeviceSchema, bodyOf(request));
+    const { list, token } = succeed(db, device, next, now());
+    streams.end(device.id);
+    streams.announceDevices(device.listId);
+    const welcome = { device: deviceNow(db, next.id).id, list: { id: list.id, name: list.name } };
+    response.status(201).setHeader('Set-Cookie', tokenCookie(request, next.id, token)).json(welcome);
+  });
+
+  return routes;
+}
+

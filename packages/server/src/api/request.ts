@@ -1,0 +1,61 @@
+/** What is read of a request, before anything is done for it. */
+import { parseCookie, stringifySetCookie } from 'cookie';
+import type { Request } from 'express';
+import type { z } from 'zod';
+
+import type { Database } from '../database';
+import { recogniseDevice, type Device } from '../devices';
+import { invalidBody, ProblemError } from '../problem';
+
+const COOKIE = 'yellow-latch-token';
+const YEAR = 365 * 24 * 3_600;
+
+/** The cookie that a device shows from now on, on its own path and nowhere else. */
+export function tokenCookie(request: Request, device: string, token: string): string {
+  return stringifySetCookie({
+    name: COOKIE,
+    value: token,
+    path: `/api/d/${device}`,
+    httpOnly: true,
+    sameSite: 'strict',
+    secure: request.secure,
+    maxAge: YEAR,
+  });
+}
+
+export type DeviceRequest = Request<{ device: string }>;
+
+/** The device that asks, by its token. One that shows two tokens is none: it would not be clear who asks. */
+export function deviceOf(db: Database, request: Request, now: number): Device {
+  const { cookie = '' } = request.headers;
+  const shown = cookie.split(';').filter((pair) => pair.trim().startsWith(`${COOKIE}=`));
+  if (shown.length > 1) throw new ProblemError(400, 'two-identities', 'This request shows two tokens');
+  return recogniseDevice(db, (request.params as { device: string }).device, parseCookie(cookie)[COOKIE], now);
+}
+
+export function parse<T>(schema: z.ZodType<T>, value: unknown): T {
+  const result = schema.safeParse(value);
+  if (!result.success) throw invalidBody(result.error);
+  return result.data;
+}
+
+export function bodyOf(request: Request): unknown {
+  if (!request.is('application/json')) {
+    throw new ProblemError(415, 'not-json', 'Send the request body as application/json');
+  }
+  return request.body as unknown;
+}
+
+/** A page of another site may not write here, even where its browser sends the cookie along. */
+export function refuseForeignPages(request: Request, _response: unknown, next: () => void): void {
+  const { origin, host } = request.headers;
+  const site = request.headers['sec-fetch-site'];
+  if ((origin !== undefined && hostOf(origin) !== host) || site === 'cross-site' || site === 'same-site') {
+    throw new ProblemError(403, 'foreign-origin', 'This page belongs to another address');
+  }
+  next();
+}
+
+function hostOf(origin: string): string | null {
+  return URL.canParse(origin) ? new URL(origin).host : null;
+}

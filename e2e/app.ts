@@ -10,7 +10,7 @@ const axeSource = readFileSync(createRequire(__filename).resolve('axe-core/axe.m
 const PATIENCE = 15_000;
 /** What a browser logs when the server is gone, or does not know the device any more. */
 const EXPECTED_ERRORS =
-  /ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_INCOMPLETE_CHUNKED|ERR_CONNECTION_RESET|status of 401|error occurred when fetching the script/;
+  /ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_INCOMPLETE_CHUNKED|ERR_CONNECTION_RESET|ERR_SOCKET_NOT_CONNECTED|ERR_CONTENT_LENGTH_MISMATCH|status of 401|api\/joins - Failed to load resource|error occurred when fetching the script/;
 
 export class App {
   /** Taps and key presses so far, as a person would count them. */

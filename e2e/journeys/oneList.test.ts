@@ -54,8 +54,7 @@ journey('three browsers, one cut off, edit, delete and reorder; together again a
     await inStep([cut, computer, third]);
     await computer.tap('More about the list');
     await computer.tap('Sets, and their order');
-    const together = await setsOf(computer);
-    expect(together.indexOf('Us')).toBeGreaterThan(0);
+    await computer.until(async () => (await setsOf(computer)).indexOf('Us') > 0, 'the set to be moved there too');
     for (const app of [cut, third]) expect(await app.codes()).not.toContain(';cv');
 
     // Both texts are there: one in use, the other beside it, counted under Devices.

@@ -17,7 +17,11 @@ class EventReader {
   private readonly events: { id?: string; event?: string; data: string }[] = [];
   private wake: () => void = () => {};
 
+  /** Resolves when the server has ended the stream. */
+  readonly ended: Promise<void>;
+
   constructor(private readonly response: IncomingMessage) {
+    this.ended = new Promise((resolve) => response.on('end', resolve));
     response.setEncoding('utf8');
     response.on('data', (chunk: string) => {
       this.buffer += chunk;
@@ -34,6 +38,10 @@ class EventReader {
     while (this.events.length === 0) await new Promise<void>((resolve) => (this.wake = resolve));
     const { data, ...rest } = this.events.shift()!;
     return { ...rest, page: JSON.parse(data) as Page };
+  }
+
+  get status(): number {
+    return this.response.statusCode!;
   }
 
   close(): void {
@@ -97,6 +105,37 @@ test('the stream sends what is there, then what comes, and resumes at Last-Event
   const missed = await resumed.next();
   expect(missed.page.records.map((record) => asShortcut(record).code)).toEqual([';b']);
   resumed.close();
+});
+
+test('a device signed out while its stream is open: the stream ends, the others and the server go on', async () => {
+  const [one, two] = [await joinServer(), await joinServer()];
+  const [first, second] = [await follow(one.id, { Cookie: one.Cookie }), await follow(two.id, { Cookie: two.Cookie })];
+  await first.next();
+  await second.next();
+  const answer = await fetch(`${server.address}/api/d/${one.id}/devices/${two.id}`, { method: 'DELETE', headers: { Cookie: one.Cookie } });
+  expect(answer.status).toBe(200);
+  await second.ended;
+  expect((await follow(two.id, { Cookie: two.Cookie })).status).toBe(401);
+  // The other one is told, and its stream still brings what comes.
+  expect((await first.next()).event).toBe('devices');
+  await fetch(`${server.address}/api/d/${one.id}/changes`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', Cookie: one.Cookie },
+    body: JSON.stringify({ changes: [testChange(one.id, 1, ';a')] }),
+  });
+  expect((await first.next()).page.through).toBe(1);
+  first.close();
+});
+
+test('of one device three streams stay open: the oldest are lines that were lost', async () => {
+  const { id, Cookie } = await joinServer();
+  const streams: EventReader[] = [];
+  for (let line = 0; line < 4; line += 1) {
+    streams.push(await follow(id, { Cookie }));
+    await streams.at(-1)!.next();
+  }
+  await streams[0]!.ended;
+  for (const stream of streams) stream.close();
 });
 
 test('the stream wants a token as everything does', async () => {

@@ -14,6 +14,7 @@ interface Stream {
   response: Response;
   /** Sends what the device lacks; `evenIfNone`, a page also when that is nothing. */
   send(evenIfNone?: boolean): void;
+  end(): void;
 }
 
 /** The open event streams: told when a list has changed, each sends what its device lacks. */
@@ -46,7 +47,7 @@ export class Streams {
 
   /** Closes the streams of a device that may not have them any more. */
   end(deviceId: string): void {
-    for (const { response } of this.of(deviceId)) response.end();
+    for (const stream of this.of(deviceId)) this.hangUp(stream);
   }
 
   /**
@@ -55,7 +56,7 @@ export class Streams {
    */
   start(request: Request, response: Response, device: Device, since: number): void {
     const lines = this.of(device.id);
-    for (const { response: lost } of lines.slice(0, lines.length + 1 - MOST_OF_ONE_DEVICE)) lost.end();
+    for (const lost of lines.slice(0, lines.length + 1 - MOST_OF_ONE_DEVICE)) this.hangUp(lost);
     response.writeHead(200, {
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store',
@@ -64,7 +65,7 @@ export class Streams {
     let sent = since;
     let blocked = false;
     const send = (evenIfNone = false) => {
-      for (let more = true; more && !blocked && !response.writableEnded; ) {
+      for (let more = true; more && !blocked; ) {
         const read = this.read(device.id, sent);
         if (!evenIfNone && read.through === sent) return;
         more = read.more;
@@ -72,26 +73,38 @@ export class Streams {
         blocked = !response.write(`event: page\nid: ${read.through}\ndata: ${pageFor(this.db, device.id, read)}\n\n`);
       }
     };
-    const stream: Stream = { device, response, send };
+    const stream: Stream = {
+      device,
+      response,
+      send,
+      end: () => {
+        clearInterval(heartbeat);
+        response.end();
+      },
+    };
     // A device that reads slowly gets the rest when it has read what was sent.
     const resume = () => {
       blocked = false;
-      send();
+      if (this.open.has(stream)) send();
     };
     const heartbeat = setInterval(() => response.write('event: still-here\ndata: 1\n\n'), HEARTBEAT);
+    response.on('error', () => this.hangUp(stream));
     this.open.add(stream);
     response.on('drain', resume);
-    request.on('close', () => {
-      clearInterval(heartbeat);
-      this.open.delete(stream);
-    });
+    request.on('close', () => this.hangUp(stream));
     send(true);
     this.lastRead = null;
   }
 
   /** Ends all streams, so that the server can close. */
   close(): void {
-    for (const { response } of this.open) response.end();
+    for (const stream of this.open) this.hangUp(stream);
+  }
+
+  /** Nothing is written to it from now on. */
+  private hangUp(stream: Stream): void {
+    this.open.delete(stream);
+    stream.end();
   }
 
   private of(deviceId: string): Stream[] {

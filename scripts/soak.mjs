@@ -1,6 +1,6 @@
 // `npm run soak`: the long runs of which the tests take a seeded tenth.
 import { Tally } from './checks.mjs';
-import { fail, installPackages } from './steps.mjs';
+import { buildServer, fail, installPackages } from './steps.mjs';
 
 try {
   await installPackages();
@@ -14,6 +14,9 @@ try {
     'clash/(planted|follow)',
   ]);
   await tally.jest('The quickest way to type, against trying everything', ['--selectProjects', 'core', '--testPathPattern', 'effort']);
+  await tally.jest('Devices and server with a bad line between them', ['--selectProjects', 'whole']);
+  await buildServer();
+  await tally.jest('The server killed while devices write', ['--config', 'e2e/jest.config.cjs', 'journeys/killed']);
   tally.end();
 } catch (error) {
   fail(error);

@@ -108,6 +108,27 @@ journey('a server that has lost its data takes the device in again, and what wai
   await app.seeText('Waiting when the server lost its data.');
 });
 
+journey('a device without room says so, keeps what is typed, and saves it when there is room', 'demo', async ({ open }) => {
+  const app = await open('phone');
+  await app.seeText('In step');
+  await app.driverScript(`
+    const { add } = IDBObjectStore.prototype;
+    globalThis.makeRoom = () => { IDBObjectStore.prototype.add = add; };
+    IDBObjectStore.prototype.add = function (...given) {
+      if (this.name === 'outbox') throw new DOMException('no room', 'QuotaExceededError');
+      return add.apply(this, given);
+    };`);
+  await app.tap('Paste or write…');
+  await app.insert(await app.field('You get'), 'There is no room for this yet.');
+  await app.insert(await app.field('You type'), ';room');
+  await app.tap('Save');
+  await app.seeText('This device has no room left: nothing was changed.');
+  await app.driverScript('makeRoom()');
+  await app.tap('Save');
+  await app.seeText(';room is saved');
+  await app.seeText('In step');
+});
+
 journey('two tabs of one browser are one device', 'demo', async ({ open }) => {
   const app = await open('phone');
   const { driver } = app.browser;

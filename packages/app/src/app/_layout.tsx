@@ -18,7 +18,7 @@ import { ReplicaProvider, type Outside } from '@/replica/ReplicaProvider';
 /** What is shown where a screen has failed; the list itself is safe on this device. */
 export { Trouble as ErrorBoundary } from '@/frame/Trouble';
 
-const StartPage = fetched('The start', () => import('@/features/start/StartPage'));
+const StartPage = fetched('The start', async () => ({ default: (await import('@/features/devices')).StartPage }));
 
 function renderStart(outside: Outside) {
   return (

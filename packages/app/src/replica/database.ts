@@ -27,8 +27,8 @@ export interface DeviceState {
   takes: Takes;
   /** When it was in step last, as far as it was noted; ms since 1970. */
   inStepAt: number | null;
-  /** Why it is out of its list, if it is: signed out by another device, or forgotten by the server. */
-  out: 'signed-out' | 'forgotten' | null;
+  /** Why it is out of its list, if it is: signed out here or by another device, or forgotten by the server. */
+  out: 'left' | 'signed-out' | 'forgotten' | null;
   /** The number of its newest own change. */
   lastN: number;
   /** The clock of its newest own change, or a later one it has seen. */

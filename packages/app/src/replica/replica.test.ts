@@ -3,11 +3,12 @@ import { waitFor } from '@testing-library/react';
 import { FakeServer } from '@/testing/fakeServer';
 
 import { LIST_RECORD_ID } from '@yellow-latch/core/model';
+import type { Page, StoredRecord } from '@yellow-latch/core/sync';
 
 import { openDatabase } from './database';
-import { newDeviceState } from './device';
+import { newDeviceState, succeedDevice } from './device';
 import { makingPrivate } from './doing';
-import { Replica, type Write } from './replica';
+import { Replica, UNSENT, type Unsent, type Write } from './replica';
 import { Sync } from './sync';
 
 async function newReplica(): Promise<Replica> {
@@ -226,4 +227,144 @@ test('the languages, the devices and what was left are read from their records',
     { type: 'leftFinding', fields: left },
   ]);
   expect(replica.read()).toMatchObject({ ...chosen, left: [left] });
+});
+
+describe('a page', () => {
+  const page = (more: Partial<Page>): Page => ({ records: [], removed: [], through: 0, taken: 0, more: false, fresh: false, may: 'edit', takes: null, ...more });
+  /** What a server holds of a shortcut that some device wrote. */
+  async function held(code: string, number = 1): Promise<StoredRecord> {
+    const other = await newReplica();
+    const [id] = await other.write([shortcut(code)], number);
+    return other.recordOf('shortcut', id!)!;
+  }
+
+  test('of a fresh copy takes the place of what was there when it is whole, and not before', async () => {
+    const replica = await newReplica();
+    const [old, one, two] = [await held(';old'), await held(';one'), await held(';two')];
+    await replica.receive(page({ records: [old], through: 3 }));
+    await replica.receive(page({ records: [one], through: 5, fresh: true, more: true }));
+    expect([codes(replica), replica.next, replica.state.through]).toEqual([[';old'], 5, 3]);
+    await replica.receive(page({ records: [two], through: 7 }));
+    expect([codes(replica), replica.next]).toEqual([[';one', ';two'], 7]);
+    expect(codes(await Replica.open(replica.db, replica.state))).toEqual([';one', ';two']);
+  });
+
+  test('of a copy whose line was lost is forgotten', async () => {
+    const replica = await newReplica();
+    await replica.receive(page({ records: [await held(';one')], through: 5, fresh: true, more: true }));
+    replica.dropCopy();
+    expect([replica.next, codes(replica)]).toEqual([0, []]);
+  });
+
+  test('keeps the outbox through a fresh copy, and makes whole what the server has forgotten', async () => {
+    const replica = await newReplica();
+    const gone = await held(';gone');
+    await replica.receive(page({ records: [gone], through: 3 }));
+    await replica.write([{ type: 'shortcut', id: gone.id, fields: { kind: 'link' } }]);
+    await replica.write([{ type: 'shortcut', id: gone.id, fields: { code: ';lives' } }]);
+    await replica.receive(page({ records: [await held(';new')], through: 9, fresh: true }));
+    expect(codes(replica)).toEqual([';lives', ';new']);
+    const [, edit] = replica.waiting;
+    expect(edit!.fields).toMatchObject({ code: ';lives', kind: 'link', content: { expansion: 'what ;gone gives' } });
+    expect(replica.waiting.map(({ n }) => n)).toEqual([1, 2]);
+  });
+
+  test('lets go of what has left the sets that the device takes', async () => {
+    const replica = await newReplica();
+    const [stays, leaves] = [await held(';stays'), await held(';leaves')];
+    await replica.receive(page({ records: [stays, leaves], through: 2 }));
+    await replica.receive(page({ removed: [{ type: 'shortcut', id: leaves.id }], through: 3 }));
+    expect(codes(replica)).toEqual([';stays']);
+    expect(codes(await Replica.open(replica.db, replica.state))).toEqual([';stays']);
+  });
+
+  test('of other sets than the device holds asks for a fresh copy', async () => {
+    const replica = await newReplica();
+    expect(await replica.receive(page({ takes: [null], through: 1 }))).toBe('copy-needed');
+    expect(await replica.receive(page({ takes: [null], through: 1, fresh: true, records: [await held(';a')] }))).toBe('taken');
+    expect([replica.state.takes, codes(replica)]).toEqual([[null], [';a']]);
+  });
+
+  test('that is older than what is held changes nothing', async () => {
+    const replica = await newReplica();
+    const record = await held(';a');
+    await replica.receive(page({ records: [record], through: 5 }));
+    await replica.receive(page({ removed: [{ type: 'shortcut', id: record.id }], through: 4 }));
+    expect([codes(replica), replica.state.through]).toEqual([[';a'], 5]);
+  });
+});
+
+test('out of its list a device lets go of it and keeps what was never sent', async () => {
+  const server = new FakeServer();
+  const { replica, sync } = await device(server);
+  await replica.write([shortcut(';sent')]);
+  sync.wrote();
+  await waitFor(() => expect(sync.state.waiting).toBe(0));
+  server.be(false);
+  await replica.write([shortcut(';late')]);
+  await replica.leave('signed-out');
+  expect([codes(replica), replica.waiting]).toEqual([[], []]);
+  const unsent = (await replica.db.get('kept', UNSENT)) as Unsent;
+  expect(unsent.writes.map(({ fields }) => (fields as { code: string }).code)).toEqual([';late']);
+  expect((await replica.db.get('state', 'device'))!.out).toBe('signed-out');
+});
+
+test('a device that may only use the list keeps its edits waiting, and sends what it has counted', async () => {
+  const server = new FakeServer();
+  const { replica, sync } = await device(server);
+  const [id] = await replica.write([shortcut(';a')]);
+  sync.wrote();
+  await waitFor(() => expect(sync.state.waiting).toBe(0));
+  server.may = 'use';
+  await replica.write([{ type: 'shortcut', id, fields: { used: { count: 2, since: 1 } } }]);
+  sync.wrote();
+  await waitFor(() => expect(sync.state).toMatchObject({ waiting: 0, mayOnlyUse: true }));
+  await replica.write([{ type: 'shortcut', id, fields: { code: ';b' } }]);
+  sync.wrote();
+  expect(sync.state.waiting).toBe(1);
+  server.may = 'edit';
+  server.be(false);
+  server.be(true);
+  await waitFor(() => expect(sync.state).toMatchObject({ waiting: 0, mayOnlyUse: false }), { timeout: 5_000 });
+  expect(server.log.at(-1)!.fields).toEqual({ code: ';b' });
+});
+
+test('what this browser alone holds goes along when it becomes another device', async () => {
+  const replica = await newReplica();
+  await replica.write([{ type: 'shortcut', isPrivate: true, fields: { ...shortcut(';mine').fields, rules: {}, usesAWeek: null, former: null, pinned: null } }]);
+  await replica.db.put('kept', { since: 1, counts: { a: 2 } }, 'uses');
+  await replica.db.put('kept', 'quiet', 'sound');
+  const next = await succeedDevice(replica.db, newDeviceState({ listId: 'list' }));
+  const successor = await Replica.open(next.db, next.state);
+  expect(successor.read().shortcuts).toMatchObject([{ code: ';mine', private: true }]);
+  expect(await next.db.get('kept', 'sound')).toBe('quiet');
+  // It counts from nothing under its new name: what it had counted stands under the old one.
+  expect(await next.db.get('kept', 'uses')).toBeUndefined();
+});
+
+test('where the device has no room for all of a write, none of it stands', async () => {
+  const replica = await newReplica();
+  await replica.write([shortcut(';a')]);
+  const { add } = IDBObjectStore.prototype;
+  let room = 1;
+  IDBObjectStore.prototype.add = function (...given) {
+    room -= 1;
+    if (room < 0) throw new DOMException('no room', 'QuotaExceededError');
+    return add.apply(this, given);
+  };
+  await expect(replica.write([shortcut(';b'), shortcut(';c')])).rejects.toMatchObject({ name: 'QuotaExceededError' });
+  IDBObjectStore.prototype.add = add;
+  expect([codes(replica), replica.waiting.length]).toEqual([[';a'], 1]);
+  expect(codes(await Replica.open(replica.db, replica.state))).toEqual([';a']);
+  await replica.write([shortcut(';d')]);
+  expect(replica.waiting.map(({ n }) => n)).toEqual([1, 2]);
+});
+
+test('several writes are one doing, a single one is none', async () => {
+  const replica = await newReplica();
+  await replica.write([shortcut(';a'), shortcut(';b')]);
+  await replica.write([shortcut(';c')]);
+  const [a, b, c] = replica.waiting.map(({ together }) => together);
+  expect(a).toBeDefined();
+  expect([b, c]).toEqual([a, undefined]);
 });

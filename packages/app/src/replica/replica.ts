@@ -157,26 +157,26 @@ export class Replica {
     const erased: Waiting[] = [];
     const own = new Map<string, Shortcut | null>();
     const together = writes.length > 1 ? { together: uuid() } : {};
-    for (const write of writes) {
-      const id = write.id ?? uuid();
-      ids.push(id);
-      if (write.type === 'shortcut' && this.staysHere({ ...write, id })) {
-        own.set(id, await writePrivate(tx, id, write.fields, now));
-        continue;
+    await allOrNone(tx, async () => {
+      for (const write of writes) {
+        const id = write.id ?? uuid();
+        ids.push(id);
+        if (write.type === 'shortcut' && this.staysHere({ ...write, id })) {
+          own.set(id, await writePrivate(tx, id, write.fields, now));
+          continue;
+        }
+        lastN += 1;
+        clock = nextClock(clock, now, state.id);
+        const record = { type: write.type, id };
+        const stamp = { id: uuid(), clock, device: state.id, n: lastN, ...together };
+        const known = write.seen ?? this.shown.get(recordKey(record));
+        const change = draftChange(record, known, write.fields as FieldChanges<RecordType>, stamp);
+        if (change.fields.deleted === 'erased') erased.push(...(await eraseWaiting(tx, recordKey(record))));
+        added.push({ change, key: await tx.objectStore('outbox').add({ change }) });
       }
-      lastN += 1;
-      clock = nextClock(clock, now, state.id);
-      const record = { type: write.type, id };
-      const stamp = { id: uuid(), clock, device: state.id, n: lastN, ...together };
-      const known = write.seen ?? this.shown.get(recordKey(record));
-      const change = draftChange(record, known, write.fields as FieldChanges<RecordType>, stamp);
-      if (change.fields.deleted === 'erased') erased.push(...(await eraseWaiting(tx, recordKey(record))));
-      added.push({ change, key: await tx.objectStore('outbox').add({ change }) });
-    }
-    const next = { ...state, clock, lastN };
-    await tx.objectStore('state').put(next, 'device');
-    await tx.done;
-    this.device = next;
+      await tx.objectStore('state').put({ ...state, clock, lastN }, 'device');
+    });
+    this.device = { ...state, clock, lastN };
     this.outbox = [...this.outbox.map((entry) => erased.find(({ key }) => key === entry.key) ?? entry), ...added];
     for (const [id, shortcut] of own) {
       if (shortcut) this.own.set(id, shortcut);
@@ -328,7 +328,7 @@ export class Replica {
    * The device is out of its list: the copy goes, since whoever holds the device may not be its owner any more. What
    * was never sent is kept, to go along if it joins again; of a list that the server has forgotten, all of it.
    */
-  async leave(why: 'signed-out' | 'forgotten'): Promise<void> {
+  async leave(why: NonNullable<DeviceState['out']>): Promise<void> {
     const unsent: Unsent = { listId: this.device.listId ?? this.device.begins?.id ?? null, writes: this.wholeRecords(why === 'forgotten' ? 'all' : 'waiting') };
     const tx = this.db.transaction(['records', 'outbox', 'state', 'kept'], 'readwrite', { durability: 'strict' });
     void tx.objectStore('kept').put(unsent, UNSENT);
@@ -375,6 +375,22 @@ export class Replica {
 }
 
 type WriteTransaction = IDBPTransaction<ReplicaSchema, ('outbox' | 'state' | 'private')[], 'readwrite'>;
+
+/** Does the work of a transaction; where some of it fails, as on a full device, none of it stands. */
+async function allOrNone(tx: WriteTransaction, work: () => Promise<void>): Promise<void> {
+  try {
+    await work();
+  } catch (error) {
+    tx.done.catch(() => {});
+    try {
+      tx.abort();
+    } catch {
+      // It has ended by itself.
+    }
+    throw error;
+  }
+  await tx.done;
+}
 
 /** Keeps, changes or lets go of a private shortcut; a new one comes with all its fields. */
 async function writePrivate(

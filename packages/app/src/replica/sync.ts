@@ -64,7 +64,9 @@ export class Sync {
 
   get state(): SyncState {
     const { waiting, refusals, state } = this.replica;
-    return { phase: this.phase, waiting: waiting.length, refusals, trouble: this.trouble, inStepAt: state.inStepAt, mayOnlyUse: state.may === 'use' };
+    // What was counted is sent as well, and nothing a person waits for.
+    const written = waiting.filter(({ record: { type }, fields }) => !onlyCounts({ type, fields }));
+    return { phase: this.phase, waiting: written.length, refusals, trouble: this.trouble, inStepAt: state.inStepAt, mayOnlyUse: state.may === 'use' };
   }
 
   subscribe(listener: () => void): () => void {

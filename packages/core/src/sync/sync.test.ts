@@ -5,7 +5,10 @@ import {
   applyChange,
   asShortcut,
   ChangeSchema,
+  canTakeBack,
   changedAt,
+  countOf,
+  doingsOf,
   ClockSchema,
   draftChange,
   eraseChange,
@@ -17,8 +20,11 @@ import {
   nextClock,
   otherVersions,
   readClock,
+  takingBack,
+  unsettledFields,
   type Change,
   type FieldChanges,
+  type LoggedChange,
   type StoredRecord,
 } from '.';
 
@@ -288,5 +294,115 @@ describe('what is erased', () => {
     expect(isDeleted(back)).toBe(false);
     expect(asShortcut(back)).toMatchObject(whole);
     expect(otherVersions(back, 'content')).toEqual([]);
+  });
+});
+
+describe('the logical clock, as Kulkarni et al. 2014 ask of it', () => {
+  // Two devices whose wall clocks are wrong by up to a day, and events of which some tell the other device.
+  const event = fc.record({ on: fc.nat(1), passes: fc.nat(60_000), tells: fc.boolean() });
+  const skew = fc.integer({ min: -86_400_000, max: 86_400_000 });
+
+  test('what happened after something that a device had seen has a later clock, and it stays near the fastest wall clock', () => {
+    fc.assert(
+      fc.property(fc.array(event, { minLength: 2, maxLength: 40 }), skew, skew, (events, a, b) => {
+        const devices = [PHONE, COMPUTER];
+        const last: (string | null)[] = [null, null];
+        let now = 1_800_000_000_000;
+        for (const { on, passes, tells } of events) {
+          now += passes;
+          const wall = now + [a, b][on]!;
+          const clock = nextClock(last[on]!, wall, devices[on]!);
+          if (last[on] !== null) expect(clock > last[on]!).toBe(true);
+          last[on] = clock;
+          // Theorem 2: it is never behind its own wall clock; 3: never ahead of the fastest one by more than the counter's overflow.
+          expect(readClock(clock).time).toBeGreaterThanOrEqual(wall);
+          expect(readClock(clock).time).toBeLessThanOrEqual(now + Math.max(a, b));
+          if (tells) last[1 - on] = laterClock(last[1 - on]!, makeClock(readClock(clock).time, 0xffff, devices[1 - on]!));
+        }
+      }),
+    );
+  });
+});
+
+describe('a counter', () => {
+  const used = (count: number, since = 1_000) => ({ used: { count, since } });
+
+  test('sums what each device counted for itself, whatever comes twice or late', () => {
+    const changes = [write(made, used(3), 2_000, PHONE), write(made, used(5, 500), 2_100, COMPUTER), write(made, used(7), 3_000, PHONE)];
+    fc.assert(
+      fc.property(fc.shuffledSubarray([...changes, ...changes], { minLength: 6, maxLength: 6 }), (order) => {
+        const record = apply(made, ...order);
+        expect(asShortcut(record).used).toEqual({ count: 12, since: 500 });
+        expect([countOf(record, 'used', PHONE), countOf(record, 'used', COMPUTER), countOf(record, 'used', uuid())]).toEqual([7, 5, 0]);
+        expect(record).toEqual(apply(made, ...changes));
+      }),
+    );
+  });
+
+  test('is no change to what a person sees, keeps no delete from standing, and makes no version', () => {
+    const counted = apply(made, write(made, used(3), 9_000));
+    expect(changedAt(counted)).toBe(changedAt(made));
+    const gone = apply(made, write(made, { deleted: true }, 2_000, COMPUTER));
+    expect(isDeleted(apply(gone, write(made, used(4), 3_000)))).toBe(true);
+    expect(unsettledFields(apply(made, write(made, used(4), 3_000), write(made, used(9), 3_000, COMPUTER)))).toEqual([]);
+    expect(applyChange(undefined, write(undefined, used(1), 1)).type).toBe('nothing-to-do');
+  });
+});
+
+describe('what is to be settled', () => {
+  const both = apply(made, write(made, { code: ';p', pinned: 'a0', kind: 'link' }, 2_000), write(made, { code: ';c', pinned: 'a1', kind: 'link' }, 3_000, COMPUTER));
+
+  test('are fields that a person wrote in two ways; not order, nor what is equal', () => {
+    expect(unsettledFields(both)).toEqual(['code']);
+    expect(unsettledFields(made)).toEqual([]);
+    expect(unsettledFields(apply(both, write(both, { deleted: true }, 4_000)))).toEqual([]);
+  });
+
+  test('is settled by choosing, on whichever device', () => {
+    expect(unsettledFields(apply(both, write(both, { code: ';p' }, 4_000)))).toEqual([]);
+  });
+
+  test('two who choose differently without knowing of each other leave two versions again', () => {
+    const chosen = apply(both, write(both, { code: ';p' }, 4_000), write(both, { code: ';other' }, 5_000, COMPUTER));
+    expect(chosen.fields.code!.map(({ value }) => value)).toEqual([';other', ';p']);
+  });
+});
+
+describe('a log told', () => {
+  const logged = (number: number, id: string, fields: Record<string, unknown>, before: LoggedChange['before'], together?: string): LoggedChange => ({
+    number,
+    id: `change ${number}`,
+    record: { type: 'shortcut', id },
+    fields,
+    before,
+    clock: makeClock(number, 0, PHONE),
+    device: PHONE,
+    together: together === undefined ? null : { id: together, size: 2, shortcuts: 2 },
+  });
+
+  test('puts together what was done in one', () => {
+    const doings = doingsOf([logged(4, 'a', { code: 'x' }, { code: 'y' }, 't'), logged(3, 'b', { code: 'x' }, { code: 'y' }, 't'), logged(2, 'b', {}, {}), logged(1, 'a', {}, {})]);
+    expect(doings.map(({ id, changes, size }) => [id, changes.length, size])).toEqual([['t', 2, 2], ['change 2', 1, 1], ['change 1', 1, 1]]);
+  });
+
+  test('is taken back to what was there before the first of several changes of one record', () => {
+    const doing = { changes: [logged(3, 'a', { code: 'z', kind: 'link' }, { code: 'y', kind: 'message' }), logged(2, 'a', { code: 'y' }, { code: 'x' })] };
+    expect(takingBack(doing)).toEqual([{ type: 'shortcut', id: 'a', fields: { code: 'x', kind: 'message' } }]);
+  });
+
+  test('what was made is deleted, also if it was edited in the same doing', () => {
+    expect(takingBack({ changes: [logged(3, 'a', { code: 'z' }, { code: 'y' }), logged(2, 'a', { code: 'y' }, null)] })).toEqual([
+      { type: 'shortcut', id: 'a', fields: { deleted: true } },
+    ]);
+  });
+
+  test.each([
+    ['it erased', { deleted: 'erased' }, { deleted: false }, false],
+    ['it brought back what was erased', { deleted: false }, { deleted: 'erased' }, false],
+    ['what was there before is not known', { code: 'x' }, {}, false],
+    ['it deleted', { deleted: true }, { deleted: false }, true],
+    ['it made something', { code: 'x' }, null, true],
+  ])('whether it can be: %s', (_name, fields, before, can) => {
+    expect(canTakeBack({ changes: [logged(1, 'a', fields, before)] })).toBe(can);
   });
 });

@@ -78,7 +78,10 @@ function DeviceForm({ device, isAlone }: { device: DeviceInfo; isAlone: boolean 
     setLeaving(false);
     try {
       take(await server.signOut(self, device.id));
-      if (!isSelf) {
+      if (isSelf) {
+        await replica.leave('left');
+        location.replace('/');
+      } else {
         notify({ text: `${device.name} is signed out.` });
         router.navigate('/devices');
       }

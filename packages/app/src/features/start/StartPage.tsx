@@ -11,7 +11,7 @@ import { Icon, type IconName } from '@/look/icons';
 import { LatchButton } from '@/look/LatchButton';
 import { LatchMark } from '@/look/LatchMark';
 import { usePalette } from '@/look/useLook';
-import { guessDevice } from '@/replica/device';
+import { guessDevice, type OpenedDevice } from '@/replica/device';
 import { countUnsent, enter, type Entrance } from '@/replica/entering';
 import type { Outside } from '@/replica/ReplicaProvider';
 
@@ -155,6 +155,12 @@ function Row({ icon, title, action, onPress, isPrimary = false, isOpen = false, 
   );
 }
 
+const WHY_OUT: Record<NonNullable<OpenedDevice['state']['out']>, string> = {
+  left: 'You signed this device out. The list is not on it any more; private shortcuts and drafts are.',
+  'signed-out': 'Another device signed this one out. The list is not on it any more; private shortcuts and drafts are.',
+  forgotten: 'The server had lost its data, and another device has begun the list anew. Join it there.',
+};
+
 function WhyOut({ device }: { device: NonNullable<Outside['device']> }) {
   const [unsent, setUnsent] = useState(0);
   useEffect(() => {
@@ -164,9 +170,7 @@ function WhyOut({ device }: { device: NonNullable<Outside['device']> }) {
   return (
     <View role="status" style={styles.words}>
       <Text variant="bodyLarge">
-        {device.state.out === 'signed-out'
-          ? 'Another device signed this one out. The list is not on it any more; private shortcuts and drafts are.'
-          : 'The server had lost its data, and another device has begun the list anew. Join it there.'}
+        {WHY_OUT[device.state.out ?? 'left']}
       </Text>
       {unsent > 0 && (
         <Text variant="bodyLarge">{what} written here had not been sent. They are kept, and go along when this device joins the list again.</Text>

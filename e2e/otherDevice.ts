@@ -8,6 +8,7 @@ import {
   LARGEST_PUSH,
   makeClock,
   PageSchema,
+  TakenSchema,
   type Change,
   type FieldChanges,
   type StoredRecord,
@@ -100,7 +101,7 @@ export class OtherDevice {
         headers: { 'content-type': 'application/json', cookie: this.cookie },
         body: JSON.stringify({ changes: changes.slice(at, at + LARGEST_PUSH) }),
       });
-      PageSchema.parse(await answer.json());
+      TakenSchema.parse(await answer.json());
     }
   }
 

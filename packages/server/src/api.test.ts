@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { asShortcut, isDeleted, PageSchema, ProblemSchema, readClock } from '@yellow-latch/core/sync';
+import { asShortcut, isDeleted, ProblemSchema, readClock } from '@yellow-latch/core/sync';
 import request from 'supertest';
 import { v4, v7 as uuid } from 'uuid';
 
@@ -23,7 +23,7 @@ describe('a change', () => {
     const change = phone.change();
     const answer = await phone.push([change]);
     expect(answer.status).toBe(200);
-    expect(PageSchema.parse(answer.body)).toMatchObject({ through: 1, taken: 1, more: false });
+    expect(answer.body).toEqual({ taken: 1, through: 1 });
     const page = await computer.pages();
     expect(page.taken).toBe(0);
     expect(asShortcut(page.records[0]!)).toMatchObject({ id: change.record.id, ...WHOLE });
@@ -80,7 +80,7 @@ describe('a change', () => {
   test('that deletes what was never there is a quiet success', async () => {
     const answer = await phone.push([phone.change({ deleted: true })]);
     expect(answer.status).toBe(200);
-    expect(answer.body).toMatchObject({ taken: 1, through: 0, records: [] });
+    expect(answer.body).toEqual({ taken: 1, through: 0 });
   });
 
   test('deletes, and another brings it back', async () => {

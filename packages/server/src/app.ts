@@ -1,8 +1,12 @@
+import type { IncomingMessage, ServerResponse } from 'node:http';
+
 import compression from 'compression';
-import express, { type Express, type NextFunction, type Request, type Response } from 'express';
+import express, { type Express } from 'express';
 import helmet from 'helmet';
 
 import { createApi, type ApiOptions } from './api';
+import { pushLane } from './api/push';
+import { refuseForeignPages, type Asking } from './api/request';
 import { answerUnknownPath, answerWithProblem, ProblemError } from './problem';
 
 export interface AppOptions extends ApiOptions {
@@ -14,19 +18,35 @@ export interface AppOptions extends ApiOptions {
   isBehindProxy?: boolean;
 }
 
-/** The whole server as one Express application, without a port. */
-export function createApp({ site, hosts, isBehindProxy, ...api }: AppOptions): Express {
+/** The whole server as one listener, without a port; `express` is the application that answers all but pushes. */
+export interface App {
+  (request: IncomingMessage, response: ServerResponse): void;
+  express: Express;
+}
+
+export function createApp({ site, hosts, isBehindProxy, ...api }: AppOptions): App {
   const app = express();
+  const refuseForeignHosts = hostGuard(hosts);
+  const headers = securityHeaders();
   app.disable('x-powered-by');
   app.set('trust proxy', isBehindProxy ? 'loopback' : false);
-  app.use(refuseForeignHosts(hosts));
-  app.use(securityHeaders());
-  app.use(compression({ filter: isCompressible }));
+  app.use((request, response, next) => {
+    refuseForeignHosts(request);
+    for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
+    next();
+  });
   app.use('/api', createApi(api), answerUnknownPath);
-  if (site) serveSite(app, site);
+  if (site) {
+    app.use(compression());
+    serveSite(app, site);
+  }
   app.use(answerUnknownPath);
   app.use(answerWithProblem);
-  return app;
+  const push = pushLane(api, [refuseForeignHosts, refuseForeignPages], headers);
+  const listener = (request: IncomingMessage, response: ServerResponse) => {
+    if (!push(request, response)) app(request, response);
+  };
+  return Object.assign(listener, { express: app });
 }
 
 function serveSite(app: Express, site: string): void {
@@ -47,8 +67,11 @@ function serveSite(app: Express, site: string): void {
   });
 }
 
-function securityHeaders() {
-  return helmet({
+/** What every answer carries. The same for all, so Helmet is asked once. */
+function securityHeaders(): Record<string, string> {
+  const headers: Record<string, string> = {};
+  const collect = { setHeader: (name: string, value: string) => (headers[name] = value), removeHeader: () => {} };
+  helmet({
     contentSecurityPolicy: {
       useDefaults: false,
       directives: {
@@ -65,20 +88,19 @@ function securityHeaders() {
       },
     },
     strictTransportSecurity: false,
-  });
+  })({} as IncomingMessage, collect as unknown as ServerResponse, () => {});
+  return headers;
 }
 
-function isCompressible(request: Request, response: Response): boolean {
-  const isStream = String(response.getHeader('Content-Type')).startsWith('text/event-stream');
-  return !isStream && compression.filter(request, response);
-}
-
-function refuseForeignHosts(hosts: readonly string[]) {
-  return (request: Request, _response: Response, next: NextFunction) => {
-    const address = `http://${request.headers.host}`;
+/** Refuses a request for a name that is not ours. A browser says one name again and again: the last right one need not be read anew. */
+function hostGuard(hosts: readonly string[]): (request: Asking) => void {
+  let lastRight: string | undefined;
+  return ({ headers: { host } }) => {
+    if (host !== undefined && host === lastRight) return;
+    const address = `http://${host}`;
     if (!URL.canParse(address) || !hosts.includes(new URL(address).hostname)) {
       throw new ProblemError(421, 'foreign-host', 'This server does not answer to that name');
     }
-    next();
+    lastRight = host;
   };
 }

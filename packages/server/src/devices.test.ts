@@ -1,4 +1,4 @@
-import { DirectorySchema, PageSchema, ProblemSchema, type DeviceInfo, type DeviceSettings, type Page } from '@yellow-latch/core/sync';
+import { DirectorySchema, ProblemSchema, type DeviceInfo, type DeviceSettings, type Page } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
 import { NOW, TestDevice, testServer, WHOLE, type TestServer } from './testing';
@@ -65,7 +65,7 @@ describe('a device that may only use the list', () => {
     second.n = 0;
     const counted = await second.push([second.change({ used: { count: 3, since: NOW } }, made.record.id, known)]);
     expect(counted.status).toBe(200);
-    expect(PageSchema.parse(counted.body).taken).toBe(1);
+    expect(counted.body).toMatchObject({ taken: 1 });
   });
 
   test('sends what waited when it may edit again', async () => {

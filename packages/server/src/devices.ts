@@ -4,14 +4,15 @@ import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 import type { DeviceInfo, DeviceSettings, NewDevice, Takes } from '@yellow-latch/core/sync';
 import { and, asc, count, eq, isNull } from 'drizzle-orm';
 
-import type { Queries } from './database';
+import type { Database, Queries } from './database';
 import { ProblemError } from './problem';
 import { devices, invitations, lists } from './schema';
+import { statementsOf } from './statements';
 
 export type Device = typeof devices.$inferSelect;
 
 /** More devices than this in one list are a mistake or an attack. */
-const MOST_DEVICES = 100;
+const MOST_DEVICES = 1_000;
 /** What is noted of a device is written this often at most, in ms. */
 const NOTED_EVERY = 60_000;
 
@@ -44,8 +45,8 @@ export function admitDevice(db: Queries, listId: string, device: NewDevice, now:
 }
 
 /** The device with this id, if `token` is its token and it was not signed out. */
-export function recogniseDevice(db: Queries, id: string, token: string | undefined, now: number): Device {
-  const device = token && db.select().from(devices).where(eq(devices.id, id)).get();
+export function recogniseDevice(db: Database, id: string, token: string | undefined, now: number): Device {
+  const device = token && statementsOf(db).device.get({ id });
   if (!device || !timingSafeEqual(Buffer.from(device.tokenHash), Buffer.from(hashSecret(token)))) {
     throw new ProblemError(401, 'device-unknown', 'This device is not known here');
   }
@@ -62,8 +63,8 @@ export function recogniseDevice(db: Queries, id: string, token: string | undefin
 }
 
 /** What a device is now, which may be more than when its request began. */
-export function deviceNow(db: Queries, id: string): Device {
-  return db.select().from(devices).where(eq(devices.id, id)).get()!;
+export function deviceNow(db: Database, id: string): Device {
+  return statementsOf(db).device.get({ id })!;
 }
 
 export function takesOf({ takes }: Pick<Device, 'takes'>): Takes {

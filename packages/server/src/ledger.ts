@@ -14,12 +14,13 @@ import {
   type StoredRecord,
   type Takes,
 } from '@yellow-latch/core/sync';
-import { and, asc, count, eq, gt } from 'drizzle-orm';
+import { and, count, eq } from 'drizzle-orm';
 
-import type { Database, Queries } from './database';
+import type { Database } from './database';
 import { deviceNow, onlyUse, takesOf, type Device } from './devices';
 import { ProblemError } from './problem';
-import { changes, devices, lists, records } from './schema';
+import { changes, records } from './schema';
+import { statementsOf } from './statements';
 
 export interface Taken {
   /** The last of the device's own numbers that is in the log. */
@@ -29,8 +30,6 @@ export interface Taken {
   /** Whether anything was new. */
   changed: boolean;
 }
-
-type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 interface Push {
   device: Device;
@@ -84,53 +83,46 @@ export function takeChanges(db: Database, device: Device, changes: readonly Chan
   return answer!;
 }
 
-/** Every push in a savepoint of its own: one that is refused leaves nothing, and the others stand. */
+/** In one transaction; if one of the pushes is refused, each in its own, so that the others stand. */
 function takePushes(db: Database, pushes: readonly Push[]): (Taken | ProblemError)[] {
-  let erases = false;
-  // What went wrong first: a full disk ends the transaction, and what is undone after that fails too.
-  let cause: unknown;
-  const takeWhole = (tx: Transaction, push: Push): Taken | ProblemError => {
-    try {
-      return tx.transaction((savepoint) => {
-        try {
-          const taken = takePush(savepoint, push);
-          erases ||= taken.erases;
-          return taken;
-        } catch (error) {
-          cause = error;
-          throw error;
-        }
-      });
-    } catch (error) {
-      if (error instanceof ProblemError) return error;
-      throw cause;
-    }
-  };
-  let answers: (Taken | ProblemError)[];
+  let taken: (Taken & { erases: boolean })[];
   try {
-    answers = db.transaction((tx) => pushes.map((push) => takeWhole(tx, push)), { behavior: 'immediate' });
+    taken = db.$client.transaction(() => takeAll(db, pushes)).immediate();
   } catch (error) {
-    throw cause instanceof ProblemError ? error : (cause ?? error);
+    if (!(error instanceof ProblemError)) throw error;
+    return pushes.length === 1 ? [error] : pushes.flatMap((push) => takePushes(db, [push]));
   }
   // The write-ahead log still holds the pages as they were.
-  if (erases) db.$client.pragma('wal_checkpoint(TRUNCATE)');
-  return answers;
+  if (taken.some(({ erases }) => erases)) db.$client.pragma('wal_checkpoint(TRUNCATE)');
+  return taken;
 }
 
-function takePush(tx: Queries, { device: { id }, changes: pushed, now }: Push): Taken & { erases: boolean } {
-  const device = deviceNow(tx, id);
-  const list = tx.select().from(lists).where(eq(lists.id, device.listId)).get()!;
-  const entry: Entry = { tx, device, now, number: list.lastNumber, taken: device.lastN, restamped: null, erases: false };
+function takeAll(db: Database, pushes: readonly Push[]): (Taken & { erases: boolean })[] {
+  const { list, advanceList } = statementsOf(db);
+  /** The newest number of each list, as it grows. */
+  const numbers = new Map<string, number>();
+  const taken = pushes.map((push) => {
+    const device = deviceNow(db, push.device.id);
+    const { listId } = device;
+    const before = numbers.get(listId) ?? list.get({ id: listId })!.lastNumber;
+    const answer = takePush(db, device, push, before);
+    numbers.set(listId, answer.through);
+    return answer;
+  });
+  for (const [id, number] of numbers) advanceList.run({ id, number });
+  return taken;
+}
+
+function takePush(db: Database, device: Device, { changes: pushed, now }: Push, before: number): Taken & { erases: boolean } {
+  const entry: Entry = { db, device, now, number: before, taken: device.lastN, restamped: null, erases: false };
   for (const [index, change] of pushed.entries()) takeChange(entry, change, index);
-  const changed = entry.number > list.lastNumber;
-  if (changed) tx.update(lists).set({ lastNumber: entry.number }).where(eq(lists.id, list.id)).run();
-  if (entry.taken > device.lastN) tx.update(devices).set({ lastN: entry.taken }).where(eq(devices.id, id)).run();
-  return { taken: entry.taken, through: entry.number, changed, erases: entry.erases };
+  if (entry.taken > device.lastN) statementsOf(db).advanceDevice.run({ id: device.id, n: entry.taken });
+  return { taken: entry.taken, through: entry.number, changed: entry.number > before, erases: entry.erases };
 }
 
 /** A push in progress. */
 interface Entry {
-  tx: Queries;
+  db: Database;
   device: Device;
   now: number;
   number: number;
@@ -141,7 +133,9 @@ interface Entry {
 }
 
 function takeChange(entry: Entry, sent: Change, index: number): void {
-  const { tx, device } = entry;
+  const { db, device } = entry;
+  const { listId } = device;
+  const statements = statementsOf(db);
   if (sent.device !== device.id) {
     throw refused(index, '/device', 'is not the device that sends it');
   }
@@ -158,54 +152,37 @@ function takeChange(entry: Entry, sent: Change, index: number): void {
     });
   }
   entry.taken = sent.n;
-  const isLogged = tx
-    .select({ number: changes.number })
-    .from(changes)
-    .where(and(eq(changes.listId, device.listId), eq(changes.id, sent.id)))
-    .get();
-  if (isLogged) return;
+  if (statements.logged.get({ listId, id: sent.id })) return;
 
   const change = { ...sent, clock: stampedInTime(entry, sent.clock) };
-  const place = and(
-    eq(records.listId, device.listId),
-    eq(records.type, change.record.type),
-    eq(records.id, change.record.id),
-  );
-  const stored = tx.select({ body: records.body }).from(records).where(place).get();
+  const { type, id } = change.record;
+  const stored = statements.body.get({ listId, type, id });
   const known = stored && (JSON.parse(stored.body) as StoredRecord);
   const result = applyChange(known, change);
   if (result.type === 'nothing-to-do') return;
   if (result.type === 'incomplete') {
     throw refused(index, '/fields', `begins a record but lacks ${result.missing.join(', ')}`, 'incomplete');
   }
-  if (!stored && change.record.type === 'shortcut') refuseFullList(tx, device.listId, index);
+  if (!stored && type === 'shortcut') refuseFullList(entry, index);
 
   entry.number += 1;
-  const { listId } = device;
-  const { type, id } = change.record;
-  tx.insert(changes)
-    .values({
-      listId,
-      number: entry.number,
-      id: change.id,
-      deviceId: device.id,
-      n: change.n,
-      recordType: type,
-      recordId: id,
-      body: JSON.stringify(change),
-      before: shownBefore(known, change),
-      together: change.together ?? null,
-      counts,
-      takenAt: entry.now,
-    })
-    .run();
+  statements.log.run({
+    listId,
+    number: entry.number,
+    id: change.id,
+    deviceId: device.id,
+    n: change.n,
+    recordType: type,
+    recordId: id,
+    body: JSON.stringify(change),
+    before: shownBefore(known, change),
+    together: change.together ?? null,
+    counts,
+    takenAt: entry.now,
+  });
   const record = isErased(result.record) ? eraseRecord(result.record) : result.record;
   if (isErased(result.record)) eraseFromLog(entry, change.record);
-  const row = { number: entry.number, body: JSON.stringify(record), setId: setOf(record), isDeleted: isDeleted(record) };
-  tx.insert(records)
-    .values({ listId, type, id, ...row })
-    .onConflictDoUpdate({ target: [records.listId, records.type, records.id], set: row })
-    .run();
+  statements.keep.run({ listId, type, id, number: entry.number, body: JSON.stringify(record), setId: setOf(record), isDeleted: isDeleted(record) });
 }
 
 /** What the fields of a change showed before it, as JSON; null: it makes the record. */
@@ -223,15 +200,15 @@ function setOf(record: StoredRecord): string | null {
 
 /** Overwrites what the log holds of a record: also of an edit that came when it was erased already. */
 function eraseFromLog(entry: Entry, { type, id }: Change['record']): void {
-  const { tx, device } = entry;
+  const { db, device } = entry;
   const ofRecord = and(eq(changes.listId, device.listId), eq(changes.recordType, type), eq(changes.recordId, id));
-  for (const { number, body, before } of tx.select().from(changes).where(ofRecord).all()) {
+  for (const { number, body, before } of db.select().from(changes).where(ofRecord).all()) {
     const erased = {
       body: JSON.stringify(eraseChange(JSON.parse(body) as Change)),
       before: before && JSON.stringify(eraseFields(type, JSON.parse(before) as Record<string, unknown>)),
     };
     if (erased.body === body && erased.before === before) continue;
-    tx.update(changes).set(erased).where(and(ofRecord, eq(changes.number, number))).run();
+    db.update(changes).set(erased).where(and(ofRecord, eq(changes.number, number))).run();
   }
   entry.erases = true;
 }
@@ -243,12 +220,8 @@ function refused(index: number, pointer: string, detail: string, slug = 'invalid
 }
 
 /** A number that stands for another change already: the device's store was copied or set back. */
-function refuseReusedNumber({ tx, device }: Entry, sent: Change): void {
-  const logged = tx
-    .select({ id: changes.id })
-    .from(changes)
-    .where(and(eq(changes.deviceId, device.id), eq(changes.n, sent.n)))
-    .get();
+function refuseReusedNumber({ db, device }: Entry, sent: Change): void {
+  const logged = statementsOf(db).numbered.get({ deviceId: device.id, n: sent.n });
   if (logged && logged.id !== sent.id) {
     throw new ProblemError(409, 'number-reused', 'This number stands for another change already', {
       detail: `Change ${sent.n} of this device is known under another id.`,
@@ -256,9 +229,11 @@ function refuseReusedNumber({ tx, device }: Entry, sent: Change): void {
   }
 }
 
-function refuseFullList(tx: Queries, listId: string, index: number): void {
+function refuseFullList({ db, device: { listId }, number }: Entry, index: number): void {
+  // With fewer changes than that it cannot be full, and to count costs more the more there are.
+  if (number < LIMITS.shortcutsPerList) return;
   const of = and(eq(records.listId, listId), eq(records.type, 'shortcut'));
-  const held = tx.select({ held: count() }).from(records).where(of).get()!.held;
+  const held = db.select({ held: count() }).from(records).where(of).get()!.held;
   if (held >= LIMITS.shortcutsPerList) {
     throw refused(index, '', `the list is full: it holds ${LIMITS.shortcutsPerList} shortcuts`);
   }
@@ -290,21 +265,16 @@ interface Read {
  * The records changed after a number, oldest change first, at most `limit`. Bodies are passed on as they are stored,
  * without parsing them. From a number that was forgotten, or from 0, a fresh copy begins.
  */
-export function readRecords(db: Queries, { listId, takes, since: asked, limit }: Reading): Read {
-  const list = db.select().from(lists).where(eq(lists.id, listId)).get()!;
+export function readRecords(db: Database, { listId, takes, since: asked, limit }: Reading): Read {
+  const statements = statementsOf(db);
+  const list = statements.list.get({ id: listId })!;
   if (asked > list.lastNumber) {
     throw new ProblemError(409, 'set-back', 'The server has less of the list than this device', {
       detail: `It has ${list.lastNumber} changes, not ${asked}: its data was set back. What the device has is to be sent anew.`,
     });
   }
   const since = asked < list.forgotten ? 0 : asked;
-  const rows = db
-    .select({ number: records.number, body: records.body, type: records.type, id: records.id, setId: records.setId })
-    .from(records)
-    .where(and(eq(records.listId, listId), gt(records.number, since)))
-    .orderBy(asc(records.number))
-    .limit(limit + 1)
-    .all();
+  const rows = statements.since.all({ listId, since, limit: limit + 1 });
   const more = rows.length > limit;
   const page = rows.slice(0, limit);
   const isTaken = (row: (typeof rows)[number]) => takes === null || row.type !== 'shortcut' || takes.includes(row.setId);
@@ -316,12 +286,12 @@ export function readRecords(db: Queries, { listId, takes, since: asked, limit }:
 }
 
 /** What was read, as the JSON of a `Page` for one device. */
-export function pageFor(db: Queries, deviceId: string, { head }: Read): string {
+export function pageFor(db: Database, deviceId: string, { head }: Read): string {
   const { lastN, may, takes } = deviceNow(db, deviceId);
   return `${head},"taken":${lastN},"may":"${may}","takes":${takes ?? 'null'}}`;
 }
 
-export function readPage(db: Queries, device: Device, since: number, limit: number): Read & { json: string } {
+export function readPage(db: Database, device: Device, since: number, limit: number): Read & { json: string } {
   const read = readRecords(db, { listId: device.listId, takes: takesOf(device), since, limit });
   return { ...read, json: pageFor(db, device.id, read) };
 }

@@ -71,7 +71,7 @@ const DATABASE_PROBLEMS: Record<string, [status: number, slug: string, title: st
   SQLITE_IOERR: [503, 'disk-fails', 'The server’s disk does not answer'],
 };
 
-function asProblem(error: unknown): ProblemError {
+export function asProblem(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error;
   // Errors of the body parser carry a type: https://github.com/expressjs/body-parser#errors
   const type = (error as { type?: string }).type;

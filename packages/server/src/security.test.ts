@@ -38,7 +38,7 @@ function routesOf(router: { stack?: Layer[] }): { method: 'get' | 'post' | 'patc
 const DOORS = ['/door', '/devices', '/lists', '/joins', '/recoveries'];
 
 describe('every route', () => {
-  const all = () => routesOf(server.app.router as unknown as Router as never).filter(({ path }) => path !== '/{*path}');
+  const all = () => routesOf(server.app.express.router as unknown as Router as never).filter(({ path }) => path !== '/{*path}');
   const inner = () => all().filter(({ method, path }) => !DOORS.includes(path) || (method === 'get' && path === '/devices'));
 
   test('is one of those that are known', () => {

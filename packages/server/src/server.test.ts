@@ -3,7 +3,7 @@ import { get, type IncomingMessage } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { asShortcut, type Page } from '@yellow-latch/core/sync';
+import { asShortcut, type Directory, type Page } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
 import { seedDemo } from './demo/seed';
@@ -125,6 +125,31 @@ test('a device signed out while its stream is open: the stream ends, the others 
   });
   expect((await first.next()).page.through).toBe(1);
   first.close();
+});
+
+test('a device that was here and went is told as in step with what it had been sent', async () => {
+  const [one, two] = [await joinServer(), await joinServer()];
+  const stream = await follow(two.id, { Cookie: two.Cookie });
+  await stream.next();
+  const push = (n: number) =>
+    fetch(`${server.address}/api/d/${one.id}/changes`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', Cookie: one.Cookie },
+      body: JSON.stringify({ changes: [testChange(one.id, n, `;${n}`)] }),
+    });
+  const told = async () => {
+    const { devices } = (await (await fetch(`${server.address}/api/d/${one.id}/devices`, { headers: { Cookie: one.Cookie } })).json()) as Directory;
+    const { isHere, behind } = devices.find(({ id }) => id === two.id)!;
+    return { isHere, behind };
+  };
+  await push(1);
+  for (let page = await stream.next(); page.event !== 'page' || page.page.through < 1; ) page = await stream.next();
+  expect(await told()).toEqual({ isHere: true, behind: 0 });
+  stream.close();
+  while ((await told()).isHere);
+  expect(await told()).toEqual({ isHere: false, behind: 0 });
+  await push(2);
+  expect(await told()).toEqual({ isHere: false, behind: 1 });
 });
 
 test('of one device three streams stay open: the oldest are lines that were lost', async () => {

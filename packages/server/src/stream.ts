@@ -52,9 +52,10 @@ export class Streams {
 
   /**
    * Keeps `response` open as server-sent events (WHATWG HTML, section 9.2). Every event is a
-   * page; its id is the page's `through`, so a stream resumes where `Last-Event-ID` says.
+   * page; its id is the page's `through`, so a stream resumes where `Last-Event-ID` says. `onOver`: called
+   * when it has ended, with the number up to which the device has the list.
    */
-  start(request: Request, response: Response, device: Device, since: number): void {
+  start(request: Request, response: Response, device: Device, since: number, onOver: (reached: number) => void): void {
     const lines = this.of(device.id);
     for (const lost of lines.slice(0, lines.length + 1 - MOST_OF_ONE_DEVICE)) this.hangUp(lost);
     response.writeHead(200, {
@@ -91,7 +92,11 @@ export class Streams {
     response.on('error', () => this.hangUp(stream));
     this.open.add(stream);
     response.on('drain', resume);
-    request.on('close', () => this.hangUp(stream));
+    request.on('close', () => {
+      this.hangUp(stream);
+      // What is still in the buffer has not arrived; if more was lost on the way, the device says so when it comes back.
+      onOver(response.writableLength === 0 ? sent : since);
+    });
     send(true);
     this.lastRead = null;
   }

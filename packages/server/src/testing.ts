@@ -11,11 +11,10 @@ import {
   type Page,
   type StoredRecord,
 } from '@yellow-latch/core/sync';
-import type { Express } from 'express';
 import request, { type Response } from 'supertest';
 import { v7 as uuid } from 'uuid';
 
-import { createApp, type AppOptions } from './app';
+import { createApp, type App, type AppOptions } from './app';
 import { openDatabase, type Database } from './database';
 import { Presence } from './devices';
 import { Intake } from './ledger';
@@ -25,7 +24,7 @@ import { Streams } from './stream';
 export const NOW = Date.UTC(2026, 10, 24, 9);
 
 export interface TestServer {
-  app: Express;
+  app: App;
   db: Database;
   data: string;
   listId: string;
@@ -81,18 +80,18 @@ export class TestDevice {
   n = 0;
 
   private constructor(
-    private readonly app: Express,
+    private readonly app: App,
     readonly id: string,
     readonly cookie: string,
   ) {}
 
   /** Through the open door. */
-  static async join(app: Express, id = uuid()): Promise<TestDevice> {
+  static async join(app: App, id = uuid()): Promise<TestDevice> {
     return TestDevice.welcomed(app, id, await request(app).post('/api/devices').send({ id, name: 'Phone', kind: 'phone' }).expect(201));
   }
 
   /** As the first device of a list of its own. */
-  static async begin(app: Express, listId = uuid(), id = uuid()): Promise<TestDevice> {
+  static async begin(app: App, listId = uuid(), id = uuid()): Promise<TestDevice> {
     const body = { list: { id: listId, name: 'A list' }, device: { id, name: 'First', kind: 'computer' } };
     return TestDevice.welcomed(app, id, await request(app).post('/api/lists').send(body).expect(201));
   }
@@ -104,7 +103,7 @@ export class TestDevice {
     return TestDevice.welcomed(this.app, id, answer);
   }
 
-  static welcomed(app: Express, id: string, answer: Response): TestDevice {
+  static welcomed(app: App, id: string, answer: Response): TestDevice {
     return new TestDevice(app, id, answer.headers['set-cookie']![0]!.split(';')[0]!);
   }
 
@@ -130,8 +129,8 @@ export class TestDevice {
     return draftChange({ type: 'shortcut', id: recordId }, known, fields, stamp);
   }
 
-  push(changes: unknown[], since = 0): Promise<Response> {
-    return this.post(`/api/d/${this.id}/changes?since=${since}`, { changes });
+  push(changes: unknown[]): Promise<Response> {
+    return this.post(this.at('/changes'), { changes });
   }
 
   async post(path: string, body: object): Promise<Response> {

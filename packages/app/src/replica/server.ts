@@ -6,6 +6,7 @@ import {
   PageSchema,
   ProblemSchema,
   SpareKeySchema,
+  TakenSchema,
   WelcomeSchema,
   type Change,
   type DeviceSettings,
@@ -17,6 +18,7 @@ import {
   type NewList,
   type Page,
   type Problem,
+  type Taken,
   type Welcome,
 } from '@yellow-latch/core/sync';
 import type { z } from 'zod';
@@ -70,8 +72,7 @@ export const server = {
   recover: (spareKey: string, device: NewDevice): Promise<Welcome> => post('/recoveries', WelcomeSchema, { spareKey, device }),
   succeed: (device: string, next: NewDevice): Promise<Welcome> => post(`/d/${device}/successor`, WelcomeSchema, next),
 
-  push: (device: string, since: number, changes: Change[]): Promise<Page> =>
-    post(`/d/${device}/changes?since=${since}`, PageSchema as z.ZodType<Page>, { changes }),
+  push: (device: string, changes: Change[]): Promise<Taken> => post(`/d/${device}/changes`, TakenSchema, { changes }),
   pull: (device: string, since: number): Promise<Page> => ask(`/d/${device}/pages?since=${since}`, PageSchema as z.ZodType<Page>),
   follow: (device: string, since: number) => new EventSource(`/api/d/${device}/stream?since=${since}`),
 

@@ -52,6 +52,8 @@ export class Sync {
   private silence: ReturnType<typeof setTimeout> | undefined;
   private leads = false;
   private sending: Promise<void> | null = null;
+  /** The last own number that the server is known to have. */
+  private acknowledged = 0;
   private receiving: Promise<void> = Promise.resolve();
 
   constructor(
@@ -63,10 +65,15 @@ export class Sync {
   }
 
   get state(): SyncState {
-    const { waiting, refusals, state } = this.replica;
+    const { refusals, state } = this.replica;
     // What was counted is sent as well, and nothing a person waits for.
-    const written = waiting.filter(({ record: { type }, fields }) => !onlyCounts({ type, fields }));
+    const written = this.unsent.filter(({ record: { type }, fields }) => !onlyCounts({ type, fields }));
     return { phase: this.phase, waiting: written.length, refusals, trouble: this.trouble, inStepAt: state.inStepAt, mayOnlyUse: state.may === 'use' };
+  }
+
+  /** What waits and is not known to have arrived. */
+  private get unsent(): readonly Change[] {
+    return this.replica.waiting.filter(({ n }) => n > this.acknowledged);
   }
 
   subscribe(listener: () => void): () => void {
@@ -139,6 +146,8 @@ export class Sync {
   private readonly connect = (): void => {
     clearTimeout(this.timer);
     this.hangUp();
+    // What is not in a page after this was not taken by the server that answers now.
+    this.acknowledged = 0;
     void this.introduce()
       .then(() => this.catchUp())
       .then(() => this.follow())
@@ -217,11 +226,11 @@ export class Sync {
     for (let push = this.nextPush(); push.length > 0; push = this.nextPush()) {
       // What waits stays, and is sent when the device may edit again.
       if (this.replica.state.may === 'use' && !push.every(({ record: { type }, fields }) => onlyCounts({ type, fields }))) return;
-      const { id, through } = this.replica.state;
       try {
-        const page = await this.server.push(id, through, push);
-        await this.receive(page);
-        if (page.more) await this.catchUp();
+        // What it has taken comes back with the stream, and leaves the outbox then.
+        const { taken } = await this.server.push(this.replica.state.id, push);
+        this.acknowledged = taken;
+        this.changed();
       } catch (error) {
         const at = isRefusal(error) ? error.problem.errors?.find(({ index }) => index !== undefined) : null;
         if (!at) throw error;
@@ -236,7 +245,7 @@ export class Sync {
   private nextPush(): Change[] {
     const push: Change[] = [];
     let size = 0;
-    for (const change of this.replica.waiting.slice(0, LARGEST_PUSH)) {
+    for (const change of this.unsent.slice(0, LARGEST_PUSH)) {
       size += JSON.stringify(change).length;
       if (push.length > 0 && size > LARGEST_BODY) break;
       push.push(change);

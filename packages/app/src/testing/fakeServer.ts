@@ -1,11 +1,13 @@
 /** A server in memory, by the rules of docs/formats.md, whose line can be cut. */
-import { applyChange, recordKey, type Change, type May, type Page, type StoredRecord, type Takes } from '@yellow-latch/core/sync';
+import { applyChange, recordKey, type Change, type May, type Page, type StoredRecord, type Taken, type Takes } from '@yellow-latch/core/sync';
 
 import { RefusedError, type SyncServer } from '@/replica/server';
 
 type PageListener = (event: { data: string }) => void;
 
 class FakeStream {
+  constructor(readonly device: string) {}
+
   onopen: (() => void) | null = null;
   onerror: (() => void) | null = null;
   readonly listeners: PageListener[] = [];
@@ -42,10 +44,9 @@ export class FakeServer implements SyncServer {
 
   pull = (device: string, since: number) => this.answer(() => this.page(device, since));
 
-  push = (device: string, since: number, changes: Change[]) =>
-    this.answer(() => this.takeAll(device, since, changes));
+  push = (device: string, changes: Change[]) => this.answer(() => this.takeAll(device, changes));
 
-  private takeAll(device: string, since: number, changes: Change[]): Page {
+  private takeAll(device: string, changes: Change[]): Taken {
     this.pushes.push(changes.length);
     changes.forEach((change, index) => {
       if (this.refusedCodes.has(change.fields.code as string)) {
@@ -59,14 +60,14 @@ export class FakeServer implements SyncServer {
     });
     for (const change of changes) this.take(device, change);
     for (const stream of this.streams) {
-      const data = JSON.stringify(this.page(device, 0));
+      const data = JSON.stringify({ ...this.page(stream.device, 0), fresh: false });
       stream.listeners.forEach((listener) => listener({ data }));
     }
-    return this.page(device, since);
+    return { taken: this.taken.get(device)!, through: this.log.length };
   }
 
-  follow = (): EventSource => {
-    const stream = new FakeStream();
+  follow = (device: string): EventSource => {
+    const stream = new FakeStream(device);
     this.streams.push(stream);
     queueMicrotask(() => (this.isThere ? stream.onopen?.() : stream.onerror?.()));
     return stream as unknown as EventSource;

@@ -70,6 +70,10 @@ export interface Page {
   takes: Takes;
 }
 
+/** The answer to a push: the last of the device's own numbers that the server has, and the newest number of the list. */
+export const TakenSchema = z.object({ taken: z.int().nonnegative(), through: z.int().nonnegative() });
+export type Taken = z.infer<typeof TakenSchema>;
+
 export const DEVICE_KINDS = ['phone', 'tablet', 'computer'] as const;
 export type DeviceKind = (typeof DEVICE_KINDS)[number];
 

@@ -4,7 +4,7 @@ import { Router } from 'express';
 import { deviceNow, listDevices, setDevice, signOut } from '../devices';
 import { invite, listOf, makeSpareKey, succeed, withdraw } from '../lists';
 import type { ApiOptions } from '.';
-import { bodyOf, deviceOf, parse, tokenCookie } from './request';
+import { bodyOf, deviceOf, idOf, parse, tokenCookie } from './request';
 
 /** The devices of a list: seen, named, let in and signed out. */
 export function directoryRoutes({ db, streams, presence, now, publicUrl }: ApiOptions): Router {
@@ -17,12 +17,12 @@ export function directoryRoutes({ db, streams, presence, now, publicUrl }: ApiOp
   };
 
   routes.get('/devices', (request, response) => {
-    const { listId } = deviceOf(db, request, now());
+    const { listId } = deviceOf(db, request, idOf(request), now());
     response.set('Cache-Control', 'no-store').json(directory(listId));
   });
 
   routes.patch('/devices/:other', (request, response) => {
-    const device = deviceOf(db, request, now());
+    const device = deviceOf(db, request, idOf(request), now());
     const settings = parse(DeviceSettingsSchema, bodyOf(request));
     const { other } = request.params;
     setDevice(db, device, other, settings);
@@ -32,7 +32,7 @@ export function directoryRoutes({ db, streams, presence, now, publicUrl }: ApiOp
   });
 
   routes.delete('/devices/:other', (request, response) => {
-    const device = deviceOf(db, request, now());
+    const device = deviceOf(db, request, idOf(request), now());
     const { other } = request.params;
     signOut(db, device, other, now());
     streams.end(other);
@@ -41,21 +41,21 @@ export function directoryRoutes({ db, streams, presence, now, publicUrl }: ApiOp
   });
 
   routes.post('/invitations', (request, response) => {
-    response.status(201).set('Cache-Control', 'no-store').json(invite(db, deviceOf(db, request, now()), now()));
+    response.status(201).set('Cache-Control', 'no-store').json(invite(db, deviceOf(db, request, idOf(request), now()), now()));
   });
 
   routes.delete('/invitations/:code', (request, response) => {
-    withdraw(db, deviceOf(db, request, now()), (request.params).code);
+    withdraw(db, deviceOf(db, request, idOf(request), now()), (request.params).code);
     response.status(204).end();
   });
 
   routes.post('/spare-key', (request, response) => {
-    const spareKey = makeSpareKey(db, deviceOf(db, request, now()), now());
+    const spareKey = makeSpareKey(db, deviceOf(db, request, idOf(request), now()), now());
     response.status(201).set('Cache-Control', 'no-store').json({ spareKey });
   });
 
   routes.post('/successor', (request, response) => {
-    const device = deviceOf(db, request, now());
+    const device = deviceOf(db, request, idOf(request), now());
     const next = parse(NewDeviceSchema, bodyOf(request));
     const { list, token } = succeed(db, device, next, now());
     streams.end(device.id);

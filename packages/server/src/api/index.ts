@@ -8,7 +8,7 @@ import type { Streams } from '../stream';
 import { directoryRoutes } from './directory';
 import { joiningRoutes, type Tries } from './joining';
 import { listRoutes } from './list';
-import { refuseForeignPages } from './request';
+import { LARGEST_BODY, refuseForeignPages } from './request';
 
 export interface ApiOptions {
   db: Database;
@@ -27,8 +27,11 @@ export interface ApiOptions {
 
 export function createApi(options: ApiOptions): Router {
   const api = Router();
-  api.use(refuseForeignPages);
-  api.use(express.json({ limit: '1mb' }));
+  api.use((request, _response, next) => {
+    refuseForeignPages(request);
+    next();
+  });
+  api.use(express.json({ limit: LARGEST_BODY }));
   api.use(joiningRoutes(options));
   // All that is below a device's own path shows its token first.
   api.use('/d/:device', listRoutes(options), directoryRoutes(options));

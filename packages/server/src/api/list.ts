@@ -1,12 +1,13 @@
-import { PushSchema } from '@yellow-latch/core/sync';
 import { RECORD_TYPES, RecordIdSchema, type RecordType } from '@yellow-latch/core/model';
+import compression from 'compression';
 import { Router } from 'express';
 import { z } from 'zod';
 
 import { readHistory } from '../history';
 import { readPage } from '../ledger';
 import type { ApiOptions } from '.';
-import { bodyOf, deviceOf, parse } from './request';
+import { takePush } from './push';
+import { bodyOf, deviceOf, idOf, parse } from './request';
 
 const LARGEST_PAGE = 1_000;
 
@@ -25,40 +26,35 @@ const HistoryQuerySchema = z.object({
 });
 
 /** What a device does with its list: send changes, read pages, follow the stream, look back. */
-export function listRoutes({ db, streams, intake, presence, now }: ApiOptions): Router {
+export function listRoutes(api: ApiOptions): Router {
+  const { db, streams, presence, now } = api;
   const routes = Router({ mergeParams: true });
 
   routes.post('/changes', async (request, response) => {
-    const device = deviceOf(db, request, now());
-    const { changes } = parse(PushSchema, bodyOf(request));
-    const { since } = parse(SinceSchema, request.query);
-    const { changed } = await intake.take({ device, changes, now: now() });
-    if (changed) streams.announce(device.listId);
-    presence.note(device.id, since, now());
-    response.type('json').send(readPage(db, device, since, LARGEST_PAGE).json);
+    response.json(await takePush(api, request, idOf(request), () => bodyOf(request)));
   });
 
-  routes.get('/pages', (request, response) => {
-    const device = deviceOf(db, request, now());
+  routes.get('/pages', compression(), (request, response) => {
+    const asking = deviceOf(db, request, idOf(request), now());
     const { since, limit } = parse(SinceSchema, request.query);
-    presence.note(device.id, since, now());
-    response.set('Cache-Control', 'no-store').type('json').send(readPage(db, device, since, limit).json);
+    presence.note(asking.id, since, now());
+    response.set('Cache-Control', 'no-store').type('json').send(readPage(db, asking, since, limit).json);
   });
 
   routes.get('/stream', (request, response) => {
-    const device = deviceOf(db, request, now());
+    const asking = deviceOf(db, request, idOf(request), now());
     const query = parse(SinceSchema, request.query);
     const last = request.headers['last-event-id'];
     const { since } = last === undefined ? query : parse(SinceSchema, { since: last });
-    presence.note(device.id, since, now());
-    streams.start(request, response, device, since);
+    presence.note(asking.id, since, now());
+    streams.start(request, response, asking, since, (reached) => presence.note(asking.id, reached, now()));
   });
 
-  routes.get('/history', (request, response) => {
-    const device = deviceOf(db, request, now());
+  routes.get('/history', compression(), (request, response) => {
+    const asking = deviceOf(db, request, idOf(request), now());
     const { type, id, deleted, ...query } = parse(HistoryQuerySchema, request.query);
     const record = type && id ? { type, id } : undefined;
-    response.set('Cache-Control', 'no-store').json(readHistory(db, device, { ...query, record, isDeletedOnly: deleted !== undefined }));
+    response.set('Cache-Control', 'no-store').json(readHistory(db, asking, { ...query, record, isDeletedOnly: deleted !== undefined }));
   });
 
   return routes;

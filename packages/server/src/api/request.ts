@@ -1,4 +1,6 @@
 /** What is read of a request, before anything is done for it. */
+import type { IncomingMessage } from 'node:http';
+
 import { parseCookie, stringifySetCookie } from 'cookie';
 import type { Request } from 'express';
 import type { z } from 'zod';
@@ -23,14 +25,23 @@ export function tokenCookie(request: Request, device: string, token: string): st
   });
 }
 
-export type DeviceRequest = Request<{ device: string }>;
+/** What of a request the checks look at, whoever reads the rest of it. */
+export type Asking = Pick<IncomingMessage, 'headers'>;
+
+/** The largest body that is read, in bytes. */
+export const LARGEST_BODY = 1_048_576;
+
+/** The device whose path it is; whether it is that device that asks, its token tells. */
+export function idOf(request: Request): string {
+  return (request.params as { device: string }).device;
+}
 
 /** The device that asks, by its token. One that shows two tokens is none: it would not be clear who asks. */
-export function deviceOf(db: Database, request: Request, now: number): Device {
-  const { cookie = '' } = request.headers;
+export function deviceOf(db: Database, { headers }: Asking, id: string, now: number): Device {
+  const { cookie = '' } = headers;
   const shown = cookie.split(';').filter((pair) => pair.trim().startsWith(`${COOKIE}=`));
   if (shown.length > 1) throw new ProblemError(400, 'two-identities', 'This request shows two tokens');
-  return recogniseDevice(db, (request.params as { device: string }).device, parseCookie(cookie)[COOKIE], now);
+  return recogniseDevice(db, id, parseCookie(cookie)[COOKIE], now);
 }
 
 export function parse<T>(schema: z.ZodType<T>, value: unknown): T {
@@ -40,20 +51,24 @@ export function parse<T>(schema: z.ZodType<T>, value: unknown): T {
 }
 
 export function bodyOf(request: Request): unknown {
-  if (!request.is('application/json')) {
+  if (!isJson(request.headers['content-type'])) {
     throw new ProblemError(415, 'not-json', 'Send the request body as application/json');
   }
   return request.body as unknown;
 }
 
+/** Whether a body says that it is JSON. A page of another site can send other types without asking first. */
+export function isJson(contentType: string | undefined): boolean {
+  return contentType !== undefined && /^application\/json\s*(;|$)/iu.test(contentType);
+}
+
 /** A page of another site may not write here, even where its browser sends the cookie along. */
-export function refuseForeignPages(request: Request, _response: unknown, next: () => void): void {
-  const { origin, host } = request.headers;
-  const site = request.headers['sec-fetch-site'];
+export function refuseForeignPages({ headers }: Asking): void {
+  const { origin, host } = headers;
+  const site = headers['sec-fetch-site'];
   if ((origin !== undefined && hostOf(origin) !== host) || site === 'cross-site' || site === 'same-site') {
     throw new ProblemError(403, 'foreign-origin', 'This page belongs to another address');
   }
-  next();
 }
 
 function hostOf(origin: string): string | null {

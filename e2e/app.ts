@@ -219,10 +219,16 @@ export class App {
       `const done = arguments[0];
        const request = indexedDB.open('yellow-latch-' + localStorage.getItem('yellow-latch.device'));
        request.onsuccess = () => {
-         const all = request.result.transaction('records').objectStore('records').getAll();
-         all.onsuccess = () => {
+         const tx = request.result.transaction(['blocks', 'records']);
+         const [blocks, keys, single] = [tx.objectStore('blocks').getAll(), tx.objectStore('records').getAllKeys(), tx.objectStore('records').getAll()];
+         tx.oncomplete = () => {
            request.result.close();
-           done(JSON.stringify(all.result.sort((a, b) => (a.type + a.id < b.type + b.id ? -1 : 1))));
+           // Unpacked as core/sync/packed.ts does.
+           const unpack = ({ type, id, by, values, fields }) => ({ type, id, fields: by ? { ...fields, ...Object.fromEntries(Object.entries(values).map(([name, value]) => [name, [{ id: by[0], clock: by[1], value }]])) } : fields });
+           const all = new Map(blocks.result.flatMap((block) => JSON.parse(block)).map(unpack).map((record) => [record.type + ':' + record.id, record]));
+           keys.result.forEach((key, index) => (single.result[index] ? all.set(key, single.result[index]) : all.delete(key)));
+           const ordered = (record) => ({ ...record, fields: Object.fromEntries(Object.entries(record.fields).sort(([a], [b]) => (a < b ? -1 : 1))) });
+           done(JSON.stringify([...all.values()].map(ordered).sort((a, b) => (a.type + a.id < b.type + b.id ? -1 : 1))));
          };
        }`,
     );

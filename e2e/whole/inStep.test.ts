@@ -8,7 +8,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { currentFields, isErased, type Page, type StoredRecord } from '@yellow-latch/core/sync';
+import { currentFields, isErased, PageSchema, type Page, type StoredRecord } from '@yellow-latch/core/sync';
 import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
 
@@ -207,7 +207,7 @@ class World {
 
   private page(at: number, since: number, limit: number): Page {
     const { json } = readPage(this.db, deviceNow(this.db, this.replicas[at]!.state.id), since, limit);
-    return JSON.parse(json) as Page;
+    return PageSchema.parse(JSON.parse(json));
   }
 
   private async take(at: number, page: Page): Promise<void> {

@@ -1,6 +1,5 @@
 /** What the log forgets. Records stay for as long as their list; what was done to them, for ninety days. */
-import type { StoredRecord } from '@yellow-latch/core/sync';
-import { isDeleted } from '@yellow-latch/core/sync';
+import { isDeleted, unpackRecord, type PackedRecord } from '@yellow-latch/core/sync';
 import { and, eq, lt, lte, max } from 'drizzle-orm';
 
 import type { Database } from './database';
@@ -22,7 +21,7 @@ export function compact(db: Database, now: number): void {
         const untouched = and(eq(records.listId, listId), lte(records.number, number!), eq(records.isDeleted, true));
         let forgotten = 0;
         for (const { type, id, body, number: last } of tx.select().from(records).where(untouched).all()) {
-          if (!isDeleted(JSON.parse(body) as StoredRecord)) continue;
+          if (!isDeleted(unpackRecord(JSON.parse(body) as PackedRecord))) continue;
           tx.delete(records).where(and(eq(records.listId, listId), eq(records.type, type), eq(records.id, id))).run();
           forgotten = Math.max(forgotten, last);
         }

@@ -9,8 +9,11 @@ import {
   isErased,
   LARGEST_CLOCK_LEAD,
   nextClock,
+  packRecord,
   readClock,
+  unpackRecord,
   type Change,
+  type PackedRecord,
   type StoredRecord,
   type Takes,
 } from '@yellow-latch/core/sync';
@@ -157,7 +160,7 @@ function takeChange(entry: Entry, sent: Change, index: number): void {
   const change = { ...sent, clock: stampedInTime(entry, sent.clock) };
   const { type, id } = change.record;
   const stored = statements.body.get({ listId, type, id });
-  const known = stored && (JSON.parse(stored.body) as StoredRecord);
+  const known = stored && unpackRecord(JSON.parse(stored.body) as PackedRecord);
   const result = applyChange(known, change);
   if (result.type === 'nothing-to-do') return;
   if (result.type === 'incomplete') {
@@ -182,7 +185,7 @@ function takeChange(entry: Entry, sent: Change, index: number): void {
   });
   const record = isErased(result.record) ? eraseRecord(result.record) : result.record;
   if (isErased(result.record)) eraseFromLog(entry, change.record);
-  statements.keep.run({ listId, type, id, number: entry.number, body: JSON.stringify(record), setId: setOf(record), isDeleted: isDeleted(record) });
+  statements.keep.run({ listId, type, id, number: entry.number, body: JSON.stringify(packRecord(record)), setId: setOf(record), isDeleted: isDeleted(record) });
 }
 
 /** What the fields of a change showed before it, as JSON; null: it makes the record. */

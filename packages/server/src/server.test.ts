@@ -3,7 +3,7 @@ import { get, type IncomingMessage } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { asShortcut, type Directory, type Page } from '@yellow-latch/core/sync';
+import { asShortcut, PageSchema, type Directory, type Page } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
 import { seedDemo } from './demo/seed';
@@ -37,7 +37,8 @@ class EventReader {
   async next(): Promise<{ id?: string; event?: string; page: Page }> {
     while (this.events.length === 0) await new Promise<void>((resolve) => (this.wake = resolve));
     const { data, ...rest } = this.events.shift()!;
-    return { ...rest, page: JSON.parse(data) as Page };
+    const told: unknown = JSON.parse(data);
+    return { ...rest, page: rest.event === 'page' ? PageSchema.parse(told) : (told as Page) };
   }
 
   get status(): number {

@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import {
   draftChange,
   makeClock,
+  PageSchema,
   type Change,
   type FieldChanges,
   type Page,
@@ -143,6 +144,6 @@ export class TestDevice {
 
   async pages(since = 0, limit = 1_000): Promise<Page> {
     const answer = await this.get(`/api/d/${this.id}/pages?since=${since}&limit=${limit}`);
-    return answer.body as Page;
+    return PageSchema.parse(answer.body);
   }
 }

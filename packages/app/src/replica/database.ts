@@ -38,8 +38,10 @@ export interface DeviceState {
 }
 
 export interface ReplicaSchema extends DBSchema {
-  /** Records as the server has them, by `type:id`. */
-  records: { key: string; value: StoredRecord };
+  /** Records as the server has them, by `type:id`, over those in `blocks`; null: gone. See `KeptRecords`. */
+  records: { key: string; value: StoredRecord | null };
+  /** Many records at once, as JSON, in the order in which they came. */
+  blocks: { key: number; value: string };
   /** Own changes on their way, by their place in the queue. */
   outbox: { key: number; value: OutboxEntry };
   state: { key: 'device'; value: DeviceState };
@@ -55,7 +57,7 @@ export type ReplicaDatabase = IDBPDatabase<ReplicaSchema>;
 
 /** Every device of a browser has a database of its own, so that several never mix. */
 export function openDatabase(deviceId: string): Promise<ReplicaDatabase> {
-  return openDB<ReplicaSchema>(`yellow-latch-${deviceId}`, 3, {
+  return openDB<ReplicaSchema>(`yellow-latch-${deviceId}`, 4, {
     upgrade(db, from, _to, tx) {
       if (from < 1) {
         db.createObjectStore('records');
@@ -69,13 +71,14 @@ export function openDatabase(deviceId: string): Promise<ReplicaDatabase> {
       } else if (from === 2) {
         void keepOldText(tx.objectStore('drafts'), tx.objectStore('kept'));
       }
+      if (from < 4) db.createObjectStore('blocks', { autoIncrement: true });
     },
     // Another tab runs a later version of the app: let it go on.
     blocking: (_from, _to, event) => (event.target as IDBDatabase).close(),
   });
 }
 
-type Store<Name extends 'drafts' | 'kept'> = IDBPObjectStore<ReplicaSchema, ('records' | 'outbox' | 'state' | 'drafts' | 'private' | 'kept')[], Name, 'versionchange'>;
+type Store<Name extends 'drafts' | 'kept'> = IDBPObjectStore<ReplicaSchema, ('records' | 'blocks' | 'outbox' | 'state' | 'drafts' | 'private' | 'kept')[], Name, 'versionchange'>;
 
 /** Before there were drafts, Write had one text, kept as it is. */
 async function keepOldText(drafts: Store<'drafts'>, kept: Store<'kept'>): Promise<void> {

@@ -20,6 +20,7 @@ import { v7 as uuid } from 'uuid';
 
 import { newDeviceState } from './device';
 import type { DeviceState, OutboxEntry, ReplicaDatabase, ReplicaSchema } from './database';
+import { KeptRecords } from './keptRecords';
 import { viewOf, type ListView } from './view';
 
 /**
@@ -70,6 +71,7 @@ export class Replica {
   private own = new Map<string, Shortcut>();
   private view: ListView | null = null;
   private copy: Copy | null = null;
+  private readonly kept = new KeptRecords();
   private readonly listeners = new Set<() => void>();
 
   private constructor(
@@ -124,17 +126,16 @@ export class Replica {
 
   /** Reads everything again from the database: at the start, and after another tab has written. */
   async reload(): Promise<void> {
-    const tx = this.db.transaction(['records', 'outbox', 'state', 'private']);
-    const [state, keys, values, outboxKeys, entries, own] = await Promise.all([
+    const tx = this.db.transaction(['records', 'blocks', 'outbox', 'state', 'private']);
+    const [state, records, outboxKeys, entries, own] = await Promise.all([
       tx.objectStore('state').get('device'),
-      tx.objectStore('records').getAllKeys(),
-      tx.objectStore('records').getAll(),
+      this.kept.read(tx),
       tx.objectStore('outbox').getAllKeys(),
       tx.objectStore('outbox').getAll(),
       tx.objectStore('private').getAll(),
     ]);
     if (state) this.device = newDeviceState(state);
-    this.records = new Map(keys.map((key, index) => [key, values[index]!]));
+    this.records = records;
     this.outbox = entries.map((entry, index) => ({ ...entry, key: outboxKeys[index]! }));
     // What the model got since a private one was kept is as it is for any other.
     this.own = new Map(own.map((shortcut) => [shortcut.id, { ...RECORD_TYPES.shortcut.defaults, ...shortcut }]));
@@ -207,18 +208,19 @@ export class Replica {
     const isNews = copy !== null || arrived.length + page.records.length + page.removed.length > 0;
     if (!isNews && page.through === this.device.through && page.may === this.device.may) return 'taken';
 
-    const tx = this.db.transaction(['records', 'outbox', 'state'], 'readwrite');
+    const tx = this.db.transaction(['records', 'blocks', 'outbox', 'state'], 'readwrite');
     const state = newDeviceState((await tx.objectStore('state').get('device')) ?? this.device);
     const records = stale ? [] : copy ? [...copy.records.values()] : page.records;
     const removed = stale || copy ? [] : page.removed.map(recordKey);
-    const store = tx.objectStore('records');
-    if (copy) void store.clear();
     let { clock } = state;
-    for (const record of records) {
-      void store.put(record, recordKey(record));
-      clock = laterClock(clock, makeClock(changedAt(record), 0xffff, state.id));
+    for (const record of records) clock = laterClock(clock, makeClock(changedAt(record), 0xffff, state.id));
+    const all = copy ? copy.records : new Map(this.records);
+    if (!copy) {
+      for (const record of records) all.set(recordKey(record), record);
+      for (const key of removed) all.delete(key);
     }
-    for (const key of removed) void store.delete(key);
+    if (copy) this.kept.replace(tx, records);
+    else this.kept.write(tx, records, removed, all);
     for (const { key } of arrived) void tx.objectStore('outbox').delete(key);
     const outbox = this.outbox.filter((entry) => !arrived.includes(entry));
     const kept = copy ? this.madeWhole(outbox, (key) => !copy.records.has(key) && !copy.elsewhere.has(key)) : outbox;
@@ -231,15 +233,13 @@ export class Replica {
     await tx.done;
     this.device = next;
     this.outbox = kept;
+    this.records = all;
     if (copy) {
       this.copy = null;
-      this.records = copy.records;
       this.shown = new Map(this.records);
       this.show(this.outbox.map(({ change }) => recordKey(change.record)));
       return 'taken';
     }
-    for (const record of records) this.records.set(recordKey(record), record);
-    for (const key of removed) this.records.delete(key);
     this.show([...records.map(recordKey), ...removed, ...arrived.map(({ change }) => recordKey(change.record))]);
     return 'taken';
   }
@@ -330,9 +330,9 @@ export class Replica {
    */
   async leave(why: NonNullable<DeviceState['out']>): Promise<void> {
     const unsent: Unsent = { listId: this.device.listId ?? this.device.begins?.id ?? null, writes: this.wholeRecords(why === 'forgotten' ? 'all' : 'waiting') };
-    const tx = this.db.transaction(['records', 'outbox', 'state', 'kept'], 'readwrite', { durability: 'strict' });
+    const tx = this.db.transaction(['records', 'blocks', 'outbox', 'state', 'kept'], 'readwrite', { durability: 'strict' });
     void tx.objectStore('kept').put(unsent, UNSENT);
-    void tx.objectStore('records').clear();
+    this.kept.replace(tx, []);
     void tx.objectStore('outbox').clear();
     void tx.objectStore('state').put({ ...this.device, through: 0, out: why }, 'device');
     await tx.done;

@@ -10,5 +10,6 @@ export * from './draft';
 export * from './erase';
 export * from './history';
 export * from './merge';
+export * from './packed';
 export * from './record';
 export * from './wire';

@@ -5,6 +5,7 @@ import { RECORD_TYPES, RecordIdSchema, type RecordType } from '../model';
 import { ChangeSchema, type Change } from './change';
 import { ClockSchema } from './clock';
 import type { LoggedChange } from './history';
+import { unpackRecord, type PackedRecord } from './packed';
 import type { StoredRecord } from './record';
 
 /** At most this many changes in one push; the body stays under the server's limit. */
@@ -15,21 +16,16 @@ export interface Push {
   changes: Change[];
 }
 
-const StoredRecordSchema = z.object({
-  type: z.enum(Object.keys(RECORD_TYPES) as [RecordType, ...RecordType[]]),
-  id: z.string(),
-  fields: z.record(
-    z.string(),
-    z.array(
-      z.object({
-        id: z.string(),
-        clock: ClockSchema,
-        value: z.unknown(),
-        saw: z.array(z.string()).optional(),
-      }),
-    ),
-  ),
-});
+/**
+ * A record as it comes from the server, which has checked every change of it. Looked at as far as it takes to tell a record
+ * from something else: to parse every version of ten thousand takes longer than to fetch them.
+ */
+const StoredRecordSchema = z
+  .custom<StoredRecord | PackedRecord>((value) => {
+    const record = value as Partial<StoredRecord & PackedRecord> | null;
+    return typeof record === 'object' && record !== null && typeof record.id === 'string' && (record.type as string) in RECORD_TYPES && typeof (record.fields ?? record.values) === 'object';
+  }, 'is no record')
+  .transform(unpackRecord);
 
 const RecordNameSchema = z.object({ type: z.enum(Object.keys(RECORD_TYPES) as [RecordType, ...RecordType[]]), id: z.string() });
 

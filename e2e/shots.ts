@@ -90,13 +90,6 @@ const conventions: Pose = async (app) => {
   await app.seeText('markers weighed');
 };
 
-/** The list as it would be under the marker that is recommended. */
-const apply: Pose = async (app) => {
-  await conventions(app);
-  await app.tap('See what would change');
-  await app.seeText('findings would be gone');
-};
-
 const savings: Pose = async (app) => {
   await app.bench('Savings');
   await app.seeText('Save most');
@@ -125,16 +118,40 @@ const blanks: Pose = async (app) => {
   await app.seeText('2 of 5');
 };
 
-const formatted: Pose = async (app) => {
-  await app.openShortcut(';bye');
-  await app.see(By.css('.formatted strong'));
+/** What two other devices have written of one shortcut, without knowing of each other. */
+async function writtenTwice(app: App): Promise<void> {
+  const [tablet, phone] = [await OtherDevice.join(app.address), await OtherDevice.join(app.address, 'Mara’s phone')];
+  const seen = await tablet.recordOf(';ten');
+  const content = (expansion: string) => ({ content: { expansion, template: false, format: 'plain' as const } });
+  await tablet.edit(seen, content('I am about ten minutes away, behind a tractor.'));
+  await phone.edit(seen, content('Ten minutes away, just past the bridge.'));
+  await app.see(By.css('[aria-label="Devices, 1 to settle"]'));
+}
+
+const devices: Pose = async (app) => {
+  await writtenTwice(app);
+  await app.goTo('Devices');
+  await app.seeText('Mara’s phone');
 };
 
-/** A list in which everything is mended or left. */
-const clear: Pose = async (app) => {
-  await (await OtherDevice.join(app.address)).make([';ws', 'Corrie & Vale, The Ropewalk, Tarnby'], [';ten', 'Ten minutes away.']);
-  await app.goTo('Check');
-  await app.seeText('Every latch is shut');
+const invite: Pose = async (app) => {
+  await app.goTo('Devices');
+  await app.tap('Let a device in');
+  await app.seeText('It lets one device in');
+};
+
+const versions: Pose = async (app) => {
+  await writtenTwice(app);
+  await app.openUnderDevices('To settle');
+  await app.seeText('behind a tractor');
+};
+
+const history: Pose = async (app) => {
+  await writtenTwice(app);
+  const tablet = await OtherDevice.join(app.address);
+  await tablet.remove(';cv');
+  await app.openUnderDevices('History');
+  await app.seeText('Deleted');
 };
 
 interface Shot {
@@ -142,7 +159,6 @@ interface Shot {
   pose: Pose;
   /** Which of the four looks are kept. */
   of: readonly `${Device}-${Scheme}`[];
-  list?: 'empty';
 }
 
 const SHOTS: readonly Shot[] = [
@@ -151,21 +167,22 @@ const SHOTS: readonly Shot[] = [
   { name: 'write', pose: write, of: ['phone-light', 'computer-light'] },
   { name: 'board', pose: board, of: ['phone-light'] },
   { name: 'stand-in', pose: standIn, of: ['phone-light'] },
-  { name: 'check', pose: check, of: ['phone-light', 'computer-light'] },
+  { name: 'check', pose: check, of: ['phone-light'] },
   { name: 'evidence-pair', pose: finding(';PK, Breaks'), of: ['phone-dark'] },
   { name: 'own-text', pose: ownText, of: ['phone-light'] },
   { name: 'conventions', pose: conventions, of: ['phone-light'] },
-  { name: 'apply', pose: apply, of: ['phone-light'] },
   { name: 'savings', pose: savings, of: ['phone-dark'] },
   { name: 'template', pose: template, of: ['phone-light'] },
   { name: 'blanks', pose: blanks, of: ['phone-light'] },
-  { name: 'formatted', pose: formatted, of: ['computer-light'] },
   { name: 'keyboards', pose: keyboards, of: ['phone-light'] },
-  { name: 'all-clear', pose: clear, of: ['phone-light'], list: 'empty' },
+  { name: 'devices', pose: devices, of: ['phone-light'] },
+  { name: 'invite', pose: invite, of: ['phone-light'] },
+  { name: 'versions', pose: versions, of: ['phone-light'] },
+  { name: 'history', pose: history, of: ['computer-light'] },
 ];
 
-async function take({ name, pose, list }: Shot, device: Device, scheme: Scheme): Promise<void> {
-  const stand = await Stand.start(list ?? 'demo');
+async function take({ name, pose }: Shot, device: Device, scheme: Scheme): Promise<void> {
+  const stand = await Stand.start('demo');
   const browser = await Browser.start(device);
   try {
     await browser.clipboard('granted');

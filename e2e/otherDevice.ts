@@ -10,6 +10,7 @@ import {
   PageSchema,
   TakenSchema,
   type Change,
+  type DeviceKind,
   type FieldChanges,
   type StoredRecord,
 } from '@yellow-latch/core/sync';
@@ -26,12 +27,12 @@ export class OtherDevice {
     private readonly cookie: string,
   ) {}
 
-  static async join(address: string, name = 'Workshop tablet'): Promise<OtherDevice> {
+  static async join(address: string, name = 'Workshop tablet', kind: DeviceKind = 'tablet'): Promise<OtherDevice> {
     const id = uuid();
     const answer = await fetch(`${address}/api/devices`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ id, name, kind: 'tablet' }),
+      body: JSON.stringify({ id, name, kind }),
     });
     return new OtherDevice(address, id, answer.headers.getSetCookie()[0]!.split(';')[0]!);
   }
@@ -74,13 +75,21 @@ export class OtherDevice {
     return JSON.stringify(fields.sort(([a], [b]) => (a < b ? -1 : 1)));
   }
 
-  private async records(): Promise<StoredRecord[]> {
+  /** Takes in all there is, and lets the server know that it has. */
+  async catchUp(): Promise<void> {
+    let since = 0;
+    await this.records((through) => (since = through));
+    await fetch(`${this.address}/api/d/${this.id}/pages?since=${since}`, { headers: { cookie: this.cookie } });
+  }
+
+  private async records(onPage: (through: number) => void = () => {}): Promise<StoredRecord[]> {
     const records: StoredRecord[] = [];
     for (let since = 0; ; ) {
       const answer = await fetch(`${this.address}/api/d/${this.id}/pages?since=${since}`, { headers: { cookie: this.cookie } });
       const page = PageSchema.parse(await answer.json());
       records.push(...page.records);
       since = page.through;
+      onPage(since);
       if (!page.more) break;
     }
     return records;

@@ -120,11 +120,13 @@ const blanks: Pose = async (app) => {
 
 /** What two other devices have written of one shortcut, without knowing of each other. */
 async function writtenTwice(app: App): Promise<void> {
-  const [tablet, phone] = [await OtherDevice.join(app.address), await OtherDevice.join(app.address, 'Mara’s phone')];
+  const [tablet, phone] = [await OtherDevice.join(app.address), await OtherDevice.join(app.address, 'Mara’s phone', 'phone')];
   const seen = await tablet.recordOf(';ten');
   const content = (expansion: string) => ({ content: { expansion, template: false, format: 'plain' as const } });
   await tablet.edit(seen, content('I am about ten minutes away, behind a tractor.'));
   await phone.edit(seen, content('Ten minutes away, just past the bridge.'));
+  await phone.catchUp();
+  await tablet.catchUp();
   await app.see(By.css('[aria-label="Devices, 1 to settle"]'));
 }
 
@@ -148,10 +150,11 @@ const versions: Pose = async (app) => {
 
 const history: Pose = async (app) => {
   await writtenTwice(app);
-  const tablet = await OtherDevice.join(app.address);
-  await tablet.remove(';cv');
+  const computer = await OtherDevice.join(app.address, 'Kitchen computer', 'computer');
+  await computer.remove(';cv');
+  await computer.catchUp();
   await app.openUnderDevices('History');
-  await app.seeText('Deleted');
+  await app.see(By.css('[aria-label^="Take back: Deleted"]'));
 };
 
 interface Shot {

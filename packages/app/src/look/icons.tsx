@@ -124,6 +124,8 @@ const ICONS = {
 
 export type IconName = keyof typeof ICONS;
 
+const UNTOUCHED = { pointerEvents: 'none' } as const;
+
 interface IconProps {
   name: string;
   size?: number;
@@ -133,7 +135,8 @@ interface IconProps {
 /** An icon for the eye only: what it stands for is said by the control around it. */
 export function Icon({ name, size = 22, color }: IconProps) {
   const Drawing = (ICONS as Record<string, LucideIcon>)[name] ?? Folder;
-  return <Drawing size={size} color={color} strokeWidth={2} aria-hidden focusable={false} />;
+  // A press is for the control around it: a browser would give the focus to a line of the drawing.
+  return <Drawing size={size} color={color} strokeWidth={2} aria-hidden focusable={false} style={UNTOUCHED} />;
 }
 
 /** Hands our icons to Paper, which would otherwise ship an icon font. */

@@ -121,6 +121,27 @@ test('nothing written, no token and no code goes into the log of the program', a
   server = testServer();
 });
 
+describe('behind a proxy with a public address', () => {
+  const join = (app: TestServer['app'], headers: Record<string, string>) =>
+    request(app).post('/api/devices').set(headers).send({ id: uuid(), name: 'Phone', kind: 'phone' });
+
+  test('it answers to that name, and its cookies go over https alone', async () => {
+    const behind = testServer(undefined, { hosts: ['127.0.0.1', 'list.example'], isBehindProxy: true });
+    const answer = await join(behind.app, { Host: 'list.example', Origin: 'https://list.example', 'X-Forwarded-Proto': 'https' });
+    expect(answer.status).toBe(201);
+    expect(answer.headers['set-cookie']![0]).toMatch(/; Secure/u);
+    expect((await join(behind.app, { Host: 'other.example' })).status).toBe(421);
+    behind.end();
+  });
+
+  test('without it, what a request says of itself is not believed', async () => {
+    const open = testServer();
+    const answer = await join(open.app, { 'X-Forwarded-Proto': 'https' });
+    expect(answer.headers['set-cookie']![0]).not.toMatch(/; Secure/u);
+    open.end();
+  });
+});
+
 describe('bad changes', () => {
   test('of an unknown record are refused with their place, and nothing of the push is taken', async () => {
     const answer = await mine.push([mine.change(), mine.change({ code: ';x' })]);

@@ -252,9 +252,23 @@ export class App {
     await this.tap(name);
   }
 
+  /** Waits until an element stays where it is: what is still coming onto the page moves what stands below it. */
+  async atRest(element: WebElement): Promise<void> {
+    let last = '';
+    await this.until(async () => {
+      await this.driver.executeAsyncScript('const done = arguments[0]; setTimeout(() => requestAnimationFrame(() => done()), 150)');
+      const { x, y } = await element.getRect();
+      const before = last;
+      last = `${x} ${y}`;
+      return before === last;
+    }, 'an element to come to rest');
+  }
+
   /** Chooses in the sheet that a button opens, by what both are called. */
   async choose(button: string, choice: string): Promise<void> {
-    await this.press(await this.see(By.css(`[role=button][aria-label^=${JSON.stringify(`${button}: `)}]`)));
+    const opener = await this.see(By.css(`[role=button][aria-label^=${JSON.stringify(`${button}: `)}]`));
+    await this.atRest(opener);
+    await this.press(opener);
     await this.press(await this.see(By.xpath(`//*[@role="radio" and normalize-space(.)=${JSON.stringify(choice)}]`)));
   }
 

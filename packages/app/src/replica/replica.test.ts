@@ -329,6 +329,20 @@ test('a device that may only use the list keeps its edits waiting, and sends wha
   expect(server.log.at(-1)!.fields).toEqual({ code: ';b' });
 });
 
+test('told to take other sets, a device asks for a fresh copy by itself', async () => {
+  const server = new FakeServer();
+  const [phone, computer] = [await device(server), await device(server)];
+  await phone.replica.write([shortcut(';a')]);
+  phone.sync.wrote();
+  await waitFor(() => expect(codes(computer.replica)).toEqual([';a']));
+  server.takes = [null];
+  await phone.replica.write([shortcut(';b')]);
+  phone.sync.wrote();
+  await waitFor(() => expect(computer.replica.state.takes).toEqual([null]));
+  await waitFor(() => expect(codes(computer.replica)).toEqual([';a', ';b']));
+  expect(computer.sync.state.phase).toBe('in-step');
+});
+
 test('what this browser alone holds goes along when it becomes another device', async () => {
   const replica = await newReplica();
   await replica.write([{ type: 'shortcut', isPrivate: true, fields: { ...shortcut(';mine').fields, rules: {}, usesAWeek: null, former: null, pinned: null } }]);

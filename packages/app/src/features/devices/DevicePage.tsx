@@ -5,6 +5,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { KindChoice } from '@/features/start/KindChoice';
+import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
 import { Field } from '@/look/Field';
 import { STRONG } from '@/look/fonts';
@@ -15,7 +16,6 @@ import { usePalette } from '@/look/useLook';
 import { useList, useMay, useOpened, useSyncState } from '@/replica/ReplicaProvider';
 import { isRefusal, server } from '@/replica/server';
 
-import { Page } from './Page';
 import { devicesIn, useDirectory } from './useDirectory';
 import { tellStep } from './words';
 
@@ -26,9 +26,9 @@ export function DevicePage({ id }: { id: string }) {
   const device = directory && devicesIn(directory, replica.state.id).find((one) => one.id === id);
   if (!device) {
     return (
-      <Page title={directory ? 'This device is not in the list' : 'A device'} about={id}>
+      <DetailPage title={directory ? 'This device is not in the list' : 'A device'} about={id}>
         <Text variant="bodyLarge">{directory ? 'It was signed out.' : isAway ? 'It is shown when the server is there.' : 'Asking the server…'}</Text>
-      </Page>
+      </DetailPage>
     );
   }
   return <DeviceForm key={id} device={device} isAlone={devicesIn(directory, id).length === 1 && directory.spareKey === null} />;
@@ -91,7 +91,7 @@ function DeviceForm({ device, isAlone }: { device: DeviceInfo; isAlone: boolean 
   };
 
   return (
-    <Page title={isSelf ? 'This device' : 'Device'} about={device.id}>
+    <DetailPage title={isSelf ? 'This device' : 'Device'} about={device.id}>
       <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
         {`${tellStep(device)}. In the list since ${tellMoment(device.joined)}.`}
       </Text>
@@ -166,7 +166,7 @@ function DeviceForm({ device, isAlone }: { device: DeviceInfo; isAlone: boolean 
           </View>
         </View>
       </Sheet>
-    </Page>
+    </DetailPage>
   );
 }
 

@@ -6,6 +6,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { counted } from '@/audit/sentences/words';
+import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
@@ -16,7 +17,6 @@ import type { Write } from '@/replica/replica';
 import { server } from '@/replica/server';
 
 import { nameOfField } from './fieldWords';
-import { Page } from './Page';
 import { tellChange, tellSeveral, type NameOf } from './tellDoing';
 import { useDeviceName } from './useDirectory';
 
@@ -72,7 +72,7 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
   const title = isDeletedOnly ? 'Deleted' : shortcutId ? 'History of this shortcut' : 'History';
   const back = shortcutId ? { label: 'Back to the shortcut', href: `/shortcut/${shortcutId}` as Href } : undefined;
   return (
-    <Page title={title} about={`${title} ${shortcutId ?? ''}`} back={back}>
+    <DetailPage title={title} about={`${title} ${shortcutId ?? ''}`} back={back}>
       <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
         {isDeletedOnly
           ? 'What was deleted comes back for ninety days, as it was.'
@@ -96,7 +96,7 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
           Earlier
         </Button>
       )}
-    </Page>
+    </DetailPage>
   );
 }
 

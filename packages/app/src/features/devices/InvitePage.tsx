@@ -6,6 +6,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { Command } from '@/features/start/Insecure';
+import { DetailPage } from '@/frame/DetailPage';
 import { copyText } from '@/frame/clipboard';
 import { useNotice } from '@/frame/Notices';
 import { CodePlate } from '@/look/CodePlate';
@@ -15,7 +16,6 @@ import { usePalette } from '@/look/useLook';
 import { useOpened } from '@/replica/ReplicaProvider';
 import { isRefusal, server } from '@/replica/server';
 
-import { Page } from './Page';
 import { QrCode } from './QrCode';
 import { useDirectory } from './useDirectory';
 import { tellLeft } from './words';
@@ -85,7 +85,7 @@ export function InvitePage() {
   const isHere = ['127.0.0.1', 'localhost', '[::1]'].includes(new URL(origin).hostname);
 
   return (
-    <Page title="Let a device in" about="invite">
+    <DetailPage title="Let a device in" about="invite">
       {joined !== null ? (
         <View role="status" style={styles.joined}>
           <Icon name="check" size={28} color={palette.ink} />
@@ -157,7 +157,7 @@ export function InvitePage() {
       ) : (
         <Text variant="bodyLarge">Making a code…</Text>
       )}
-    </Page>
+    </DetailPage>
   );
 }
 

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { DetailPage } from '@/frame/DetailPage';
 import { copyText, NOT_COPIED } from '@/frame/clipboard';
 import { useNotice } from '@/frame/Notices';
 import { saveFile } from '@/frame/saveFile';
@@ -13,7 +14,6 @@ import { usePalette } from '@/look/useLook';
 import { useMay, useOpened } from '@/replica/ReplicaProvider';
 import { isRefusal, server } from '@/replica/server';
 
-import { Page } from './Page';
 import { paperOf, printPaper } from './paper';
 import { useDirectory } from './useDirectory';
 
@@ -36,7 +36,7 @@ export function SpareKeyPage() {
   const madeAt = directory?.spareKey ?? null;
   if (key === null) {
     return (
-      <Page title="Spare key" about="spare-key">
+      <DetailPage title="Spare key" about="spare-key">
         <Text variant="bodyLarge">
           There is no account and no password here, so nobody can let you in again when your last device is lost, broken or cleared. A spare key
           can. Keep it on paper, away from your devices, and where only you look.
@@ -52,12 +52,12 @@ export function SpareKeyPage() {
           </View>
         )}
         {isAway && <Text variant="bodyMedium">The server is away now; it is needed for this.</Text>}
-      </Page>
+      </DetailPage>
     );
   }
   const paper = paperOf({ key, address: origin, list: directory?.list.name ?? 'My list', day: new Date() });
   return (
-    <Page title="Your spare key" about="made">
+    <DetailPage title="Your spare key" about="made">
       <Text variant="bodyLarge">Print it or write it down now: it is not shown again.</Text>
       <View role="img" aria-label={`Spare key ${inGroups(key)}`} style={[styles.key, { borderColor: palette.ink, backgroundColor: palette.surface }]}>
         {inGroups(key)
@@ -85,7 +85,7 @@ export function SpareKeyPage() {
       <Text variant="bodyMedium" style={STRONG}>
         Whoever has the key has the list.
       </Text>
-    </Page>
+    </DetailPage>
   );
 }
 

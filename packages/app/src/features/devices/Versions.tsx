@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { DetailPage } from '@/frame/DetailPage';
 import { CodePlate } from '@/look/CodePlate';
 import { Field } from '@/look/Field';
 import { STRONG } from '@/look/fonts';
@@ -13,14 +14,13 @@ import { useList, useMay, useOpened } from '@/replica/ReplicaProvider';
 import { useDo } from '@/replica/useDo';
 
 import { nameOfField, nameOfThing, tellValue } from './fieldWords';
-import { Page } from './Page';
 import { useDeviceName } from './useDirectory';
 
 /** Everything of which devices wrote different things without knowing of each other. */
 export function VersionsPage() {
   const { unsettled } = useList();
   return (
-    <Page title="Two versions" about="versions">
+    <DetailPage title="Two versions" about="versions">
       <Text variant="bodyLarge">
         {unsettled.length === 0
           ? 'Nothing to settle: every entry has one version.'
@@ -29,7 +29,7 @@ export function VersionsPage() {
       {unsettled.map(({ type, id }) => (
         <Versions key={id} type={type} id={id} isNamed />
       ))}
-    </Page>
+    </DetailPage>
   );
 }
 

@@ -2,13 +2,11 @@ import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, us
 import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import type { ShortcutSet } from '@yellow-latch/core/model';
-import { useRouter } from 'expo-router';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
 import { counted } from '@/audit/sentences/words';
-import { DetailHead } from '@/look/DetailHead';
-import { FocusHeading } from '@/look/FocusHeading';
+import { DetailPage } from '@/frame/DetailPage';
 import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
@@ -21,7 +19,6 @@ const FINGER = { delay: 180, tolerance: 8 };
 
 /** The sets, to be put in order: by drag, with the arrow keys, or by buttons. */
 export default function SetsPage() {
-  const router = useRouter();
   const doIt = useDo();
   const { sets, shortcuts } = useList();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: FINGER }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
@@ -34,13 +31,7 @@ export default function SetsPage() {
     if (moved && over) move(moved, sets.find(({ id }) => id === over.id));
   };
   return (
-    <View style={styles.page}>
-      <DetailHead back="Back to the list" onBack={() => router.navigate('/')}>
-        <FocusHeading focusOn="sets" variant="titleLarge" style={styles.title}>
-          Sets
-        </FocusHeading>
-      </DetailHead>
-      <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
+    <DetailPage title="Sets" about="sets" back={{ label: 'Back to the list', href: '/' }}>
         <Text variant="bodyMedium">{sets.length === 0 ? 'There is no set yet. Make one when you save a shortcut.' : 'Their order here is their order in the list, on every device.'}</Text>
         <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
           <SortableContext items={sets.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
@@ -55,8 +46,7 @@ export default function SetsPage() {
             ))}
           </SortableContext>
         </DndContext>
-      </ScrollView>
-    </View>
+    </DetailPage>
   );
 }
 
@@ -93,10 +83,6 @@ function SetRow({ set, count, onUp, onDown }: SetRowProps) {
 }
 
 const styles = StyleSheet.create({
-  page: { flex: 1, minHeight: 0 },
-  title: { flex: 1 },
-  scroll: { flex: 1, minHeight: 0 },
-  parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 8, maxWidth: 760 },
   row: { flexDirection: 'row', alignItems: 'center', borderWidth: 1.5, borderRadius: 8, paddingLeft: 12 },
   words: { flex: 1, minWidth: 0, paddingVertical: 6 },
   button: { width: 48, height: 48, margin: 0 },

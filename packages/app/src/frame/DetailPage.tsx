@@ -5,7 +5,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { DetailHead } from '@/look/DetailHead';
 import { FocusHeading } from '@/look/FocusHeading';
 
-interface PageProps {
+interface DetailPageProps {
   title: string;
   /** What the page is about, so that the focus goes to its heading when that changes. */
   about: string;
@@ -15,8 +15,8 @@ interface PageProps {
 
 const TO_DEVICES = { label: 'Back to the devices', href: '/devices' as Href };
 
-/** What is open beside, or over, the devices. */
-export function Page({ title, about, back = TO_DEVICES, children }: PageProps) {
+/** What is open beside a list, or over it: a heading that takes the focus, the way back, and what scrolls below. */
+export function DetailPage({ title, about, back = TO_DEVICES, children }: DetailPageProps) {
   const router = useRouter();
   return (
     <View style={styles.page}>

@@ -14,12 +14,12 @@ const ROUNDS = 3;
 
 const pairs = (count: number): Pair[] => madeUpList(count).map(({ code, expansion }): Pair => [code, expansion]);
 
-/** Notes when a text is first on the page; to be put in before anything else runs. */
+/** Notes when a text is first on the page; to be put in before anything else runs. It reads the text as it lies, since to ask how it is laid out is work of its own. */
 const NOTE_WHEN_SEEN = `
   globalThis.seenAt = {};
   globalThis.noteWhenSeen = (name, text) => {
     const look = () => {
-      if (seenAt[name] === undefined && document.body?.innerText.includes(text)) seenAt[name] = performance.timeOrigin + performance.now();
+      if (seenAt[name] === undefined && document.body?.textContent.includes(text)) seenAt[name] = performance.timeOrigin + performance.now();
       else if (seenAt[name] === undefined) requestAnimationFrame(look);
     };
     look();

@@ -161,12 +161,20 @@ export class Sync {
     await this.replica.welcome(list);
   }
 
+  /** Pulls page after page; the next one is on its way while one is taken in. */
   private async catchUp(): Promise<void> {
-    this.replica.dropCopy();
+    const { replica, server } = this;
+    replica.dropCopy();
+    let asked = server.pull(replica.state.id, replica.next);
     for (let more = true; more; ) {
-      const page = await this.server.pull(this.replica.state.id, this.replica.next);
+      const page = await asked;
+      ({ more } = page);
+      if (more) {
+        asked = server.pull(replica.state.id, page.through);
+        // If this page cannot be taken in, nobody waits for that one.
+        asked.catch(() => {});
+      }
       await this.receive(page);
-      more = page.more;
     }
   }
 

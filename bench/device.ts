@@ -120,7 +120,7 @@ export async function openOffline(): Promise<Figure[]> {
       if (shortcuts > 0) await (await OtherDevice.join(stand.address)).make(...pairs(shortcuts));
       const app = await new App(browser, stand.address).open();
       await browser.driver.wait(async () => (await app.text()).includes('In step'), 60_000);
-      await app.until(() => app.driverScript(`return navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller?.state === 'activated')`), 'the app to be kept');
+      await app.isKeptOnDevice();
       await stand.stop();
       const text = shortcuts > 0 ? 'expansion ' : 'What do you type again and again?';
       await browser.command('Page.addScriptToEvaluateOnNewDocument', { source: `${NOTE_WHEN_SEEN} noteWhenSeen('list', ${JSON.stringify(text)});` });

@@ -100,6 +100,14 @@ export class App {
     );
   }
 
+  /** Waits until the app is kept on the device: the service worker is in charge, and holds all its files. */
+  async isKeptOnDevice(): Promise<void> {
+    await this.until(
+      () => this.driverScript(`return navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller?.state === 'activated')`),
+      'the app to be kept on the device',
+    );
+  }
+
   /** What a script in the page gives. */
   driverScript<T = boolean>(script: string): Promise<T> {
     return this.driver.executeScript<T>(script);

@@ -132,7 +132,7 @@ journey('the spare key gets a lost list back', 'closed', async ({ stand }) => {
 
 journey('a list is begun with no server there, and given to it when it comes', 'closed', async ({ stand, open }) => {
   const app = await open('phone');
-  await app.until(() => app.driverScript(`return navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller?.state === 'activated')`), 'the app to be kept');
+  await app.isKeptOnDevice();
   await stand.stop();
   await app.reload();
   await app.tap('Join it with a code');

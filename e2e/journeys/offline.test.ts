@@ -9,17 +9,10 @@ import { Browser } from '../browser';
 import { journey } from '../journey';
 import { Stand } from '../stand';
 
-/** Waits until the app is kept on the device: the worker is in charge, and holds all its files. */
-const isKept = (app: App) =>
-  app.until(
-    () => app.driverScript(`return navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller?.state === 'activated')`),
-    'the app to be kept on the device',
-  );
-
 journey('with no server the app opens at any place and works; back again all are equal', 'demo', async ({ open, stand }) => {
   const app = await open('phone');
   await app.seeText('In step');
-  await isKept(app);
+  await app.isKeptOnDevice();
   const other = await open('computer');
   await stand.stop();
 
@@ -54,7 +47,7 @@ test('a later version is offered, never forced, and what is being typed is kept'
   const app = new App(browser, stand.address);
   try {
     await app.open('/write');
-    await isKept(app);
+    await app.isKeptOnDevice();
     // The next version: another page, which the worker's list of files tells by its hash.
     const worker = join(site, 'service-worker.js');
     const list = readFileSync(worker, 'utf8');

@@ -1,10 +1,10 @@
 import { DeviceSettingsSchema, NewDeviceSchema, type Directory } from '@yellow-latch/core/sync';
 import { Router } from 'express';
 
-import { deviceNow, listDevices, setDevice, signOut } from '../devices';
+import { listDevices, setDevice, signOut } from '../devices';
 import { invite, listOf, makeSpareKey, succeed, withdraw } from '../lists';
 import type { ApiOptions } from '.';
-import { bodyOf, deviceOf, idOf, parse, tokenCookie } from './request';
+import { bodyOf, deviceOf, idOf, parse, welcome } from './request';
 
 /** The devices of a list: seen, named, let in and signed out. */
 export function directoryRoutes({ db, streams, presence, now, publicUrl }: ApiOptions): Router {
@@ -57,11 +57,10 @@ export function directoryRoutes({ db, streams, presence, now, publicUrl }: ApiOp
   routes.post('/successor', (request, response) => {
     const device = deviceOf(db, request, idOf(request), now());
     const next = parse(NewDeviceSchema, bodyOf(request));
-    const { list, token } = succeed(db, device, next, now());
+    const admitted = succeed(db, device, next, now());
     streams.end(device.id);
     streams.announceDevices(device.listId);
-    const welcome = { device: deviceNow(db, next.id).id, list: { id: list.id, name: list.name } };
-    response.status(201).setHeader('Set-Cookie', tokenCookie(request, next.id, token)).json(welcome);
+    welcome(request, response, next.id, admitted);
   });
 
   return routes;

@@ -1,4 +1,4 @@
-import { JoinSchema, NewDeviceSchema, NewListSchema, RecoverySchema, type Welcome } from '@yellow-latch/core/sync';
+import { JoinSchema, NewDeviceSchema, NewListSchema, RecoverySchema } from '@yellow-latch/core/sync';
 import { Router, type Request, type Response } from 'express';
 import { rateLimit, type RateLimitRequestHandler } from 'express-rate-limit';
 
@@ -6,7 +6,7 @@ import { admitDevice } from '../devices';
 import { beginList, join, listOf, recover, type Admitted } from '../lists';
 import { answerWithProblem, ProblemError } from '../problem';
 import type { ApiOptions } from '.';
-import { bodyOf, parse, tokenCookie } from './request';
+import { bodyOf, parse, welcome } from './request';
 
 /** How often codes and keys may be tried in vain in ten minutes, and lists be begun in an hour. */
 export interface Tries {
@@ -25,10 +25,9 @@ export function joiningRoutes({ db, streams, now, openList, tries = TRIES }: Api
   const ofAll = limitOf(TEN_MINUTES, tries.ofAll, () => 'all');
   const ofLists = rateLimit({ windowMs: 3_600_000, limit: tries.lists, standardHeaders: 'draft-8', legacyHeaders: false, handler: refuseMore });
 
-  const welcome = (request: Request, response: Response, device: string, { list, token }: Admitted) => {
-    const body: Welcome = { device, list: { id: list.id, name: list.name } };
-    response.status(201).setHeader('Set-Cookie', tokenCookie(request, device, token)).json(body);
-    streams.announceDevices(list.id);
+  const letIn = (request: Request, response: Response, device: string, admitted: Admitted) => {
+    welcome(request, response, device, admitted);
+    streams.announceDevices(admitted.list.id);
   };
 
   routes.get('/door', (_request, response) => {
@@ -42,22 +41,22 @@ export function joiningRoutes({ db, streams, now, openList, tries = TRIES }: Api
         detail: 'Begin a list, or join one with a code from a device that is in.',
       });
     }
-    welcome(request, response, device.id, { list: listOf(db, openList), token: admitDevice(db, openList, device, now()) });
+    letIn(request, response, device.id, { list: listOf(db, openList), token: admitDevice(db, openList, device, now()) });
   });
 
   routes.post('/lists', ofLists, (request, response) => {
     const begun = parse(NewListSchema, bodyOf(request));
-    welcome(request, response, begun.device.id, beginList(db, begun, now()));
+    letIn(request, response, begun.device.id, beginList(db, begun, now()));
   });
 
   routes.post('/joins', ofAll, ofAddress, (request, response) => {
     const { code, device } = parse(JoinSchema, bodyOf(request));
-    welcome(request, response, device.id, join(db, code, device, now()));
+    letIn(request, response, device.id, join(db, code, device, now()));
   });
 
   routes.post('/recoveries', ofAll, ofAddress, (request, response) => {
     const { spareKey, device } = parse(RecoverySchema, bodyOf(request));
-    welcome(request, response, device.id, recover(db, spareKey, device, now()));
+    letIn(request, response, device.id, recover(db, spareKey, device, now()));
   });
 
   return routes;

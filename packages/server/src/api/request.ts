@@ -1,19 +1,27 @@
 /** What is read of a request, before anything is done for it. */
 import type { IncomingMessage } from 'node:http';
 
+import type { Welcome } from '@yellow-latch/core/sync';
 import { parseCookie, stringifySetCookie } from 'cookie';
-import type { Request } from 'express';
+import type { Request, Response } from 'express';
 import type { z } from 'zod';
 
 import type { Database } from '../database';
 import { recogniseDevice, type Device } from '../devices';
+import type { Admitted } from '../lists';
 import { invalidBody, ProblemError } from '../problem';
 
 const COOKIE = 'yellow-latch-token';
 const YEAR = 365 * 24 * 3_600;
 
+/** Tells a device that it is in, and gives it its token. */
+export function welcome(request: Request, response: Response, device: string, { list, token }: Admitted): void {
+  const body: Welcome = { device, list: { id: list.id, name: list.name } };
+  response.status(201).setHeader('Set-Cookie', tokenCookie(request, device, token)).json(body);
+}
+
 /** The cookie that a device shows from now on, on its own path and nowhere else. */
-export function tokenCookie(request: Request, device: string, token: string): string {
+function tokenCookie(request: Request, device: string, token: string): string {
   return stringifySetCookie({
     name: COOKIE,
     value: token,

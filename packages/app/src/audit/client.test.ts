@@ -65,6 +65,8 @@ const shortcut = (id: string, code: string): ListView['shortcuts'][number] => ({
   usesAWeek: null,
   former: null,
   pinned: null,
+  note: '',
+  language: null,
   private: false,
   changed: 0,
 });

@@ -13,8 +13,8 @@ export interface Doing {
 }
 
 /** All that a shortcut holds, as a new record takes it. */
-export function fieldsOf({ code, content, kind, setId, rules, usesAWeek, former, pinned }: Shortcut): ShortcutFields {
-  return { code, content, kind, setId, rules, usesAWeek, former, pinned };
+export function fieldsOf({ code, content, kind, setId, rules, usesAWeek, former, pinned, note, language }: Shortcut): ShortcutFields {
+  return { code, content, kind, setId, rules, usesAWeek, former, pinned, note, language };
 }
 
 export function editing(before: Shortcut, fields: Partial<ShortcutFields>): Doing {

@@ -12,6 +12,8 @@ const shortcut = (id: string, code: string, expansion = 'x'): Shortcut => ({
   usesAWeek: null,
   former: null,
   pinned: null,
+  note: '',
+  language: null,
   private: false,
   changed: 0,
 });

@@ -172,6 +172,8 @@ describe('a private shortcut', () => {
     usesAWeek: null,
     former: null,
   pinned: null,
+  note: '',
+  language: null,
   };
 
   test('is kept on this device alone, through edits and openings, until it is deleted', async () => {
@@ -345,7 +347,7 @@ test('told to take other sets, a device asks for a fresh copy by itself', async 
 
 test('what this browser alone holds goes along when it becomes another device', async () => {
   const replica = await newReplica();
-  await replica.write([{ type: 'shortcut', isPrivate: true, fields: { ...shortcut(';mine').fields, rules: {}, usesAWeek: null, former: null, pinned: null } }]);
+  await replica.write([{ type: 'shortcut', isPrivate: true, fields: { ...shortcut(';mine').fields, rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null } }]);
   await replica.db.put('kept', { since: 1, counts: { a: 2 } }, 'uses');
   await replica.db.put('kept', 'quiet', 'sound');
   const next = await succeedDevice(replica.db, newDeviceState({ listId: 'list' }));

@@ -12,7 +12,7 @@ export * from './finding';
 export { changeOf, fixesFor, type Fix, type TriedFix } from './fixes';
 export type { AuditedShortcut } from './item';
 export { bandOf, weeksUntil, WORDS_A_WEEK, type Band, type Vocabulary } from './vocabulary';
-export { decodeText, LARGEST_TEXT, type DecodedText, type DecodeProblem } from './decode';
+export { decodeText, LARGEST_TEXT, type DecodedText, type DecodeProblem } from '../exchange/decode';
 export { CONTEXT_BANK } from './onDevice';
 export { countWords, scanOwnText, type OwnTextFinding, type OwnTextReport } from './ownText';
 export { readColumns, readOwnText, type OwnText, type OwnTextFormat, type OwnTextProblem } from './ownTextSource';

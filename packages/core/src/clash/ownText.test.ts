@@ -1,6 +1,6 @@
 import { CompiledList, settleRules } from '../fire';
 import { DEVICE_PROFILES } from '../fit';
-import { decodeText, LARGEST_TEXT } from './decode';
+import { decodeText, LARGEST_TEXT } from '../exchange/decode';
 import { scanOwnText } from './ownText';
 import { readOwnText, type OwnTextFormat } from './ownTextSource';
 import { listOf, shortcut } from './testing';
@@ -58,14 +58,14 @@ describe('encodings', () => {
     ['utf-16be', utf16be],
     ['windows-1252', Buffer.from('Gr\xfc\xdfe, \x93so\x94 war\x92s: 50 \x80\n', 'latin1')],
   ])('%s', (encoding, bytes) => {
-    expect(decodeText(bytes)).toEqual({ text, encoding });
+    expect(decodeText(bytes)).toEqual({ text, encoding, unread: 0 });
   });
   test('lines of every kind end in a newline', () => {
     expect(decodeText(Buffer.from('a\r\nb\rc\n'))).toMatchObject({ text: 'a\nb\nc\n' });
   });
   test('a picture is no text', () => {
     const png = Buffer.from('89504e470d0a1a0a0000000d49484452', 'hex');
-    expect(decodeText(png)).toEqual({ type: 'binary', at: 8 });
+    expect(decodeText(png)).toEqual({ type: 'binary', at: 0, looksLike: 'a picture' });
   });
   test('50 MB are read, what is beyond the limit is not', () => {
     expect(decodeText(new Uint8Array(50 * 1024 * 1024).fill(0x61))).toMatchObject({ encoding: 'utf-8' });

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 
-import { decodeText, type DecodeProblem, type DecodedText } from './decode';
+import { decodeText, type DecodeProblem, type DecodedText } from '../exchange/decode';
 
 /** How a file holds a person's text: as it is, in a column of a table, or in a field of JSON lines. */
 export type OwnTextFormat =

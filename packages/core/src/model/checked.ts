@@ -19,3 +19,6 @@ export function lineOf(clusters: number) {
     .refine((text) => findBadCharacter(text) === null, { message: 'holds a control character' })
     .refine((text) => countClusters(text) <= clusters, { message: `has more than ${clusters} characters` });
 }
+
+/** A language tag (BCP 47), as far as lists need it. */
+export const LanguageSchema = z.string().regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/);

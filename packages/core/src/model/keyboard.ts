@@ -1,8 +1,6 @@
 import { z } from 'zod';
 
-import { lineOf } from './checked';
-
-const LanguageSchema = z.string().regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/);
+import { LanguageSchema, lineOf } from './checked';
 
 /** The signs of a row of keys, side by side. */
 const RowSchema = z

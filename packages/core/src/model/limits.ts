@@ -6,6 +6,7 @@ export const LIMITS = {
   expansionBytes: 100_000,
   setNameClusters: 60,
   reasonClusters: 200,
+  noteClusters: 300,
   usesAWeek: 10_000,
   keyboards: 8,
   shortcutsPerList: 50_000,

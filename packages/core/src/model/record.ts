@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { checkedText, lineOf } from './checked';
+import { checkedText, LanguageSchema, lineOf } from './checked';
 import { checkCode } from './code';
 import { ConventionFieldsSchema, type ConventionFields } from './convention';
 import { checkExpansion } from './expansion';
@@ -39,6 +39,10 @@ export const ShortcutFieldsSchema = z.strictObject({
   former: z.strictObject({ code: CodeSchema, until: z.int() }).nullable(),
   /** Its place on the tap board; null: it is not there. */
   pinned: OrderSchema.nullable(),
+  /** What its owner wants to remember of it: one line, or nothing. */
+  note: z.union([z.literal(''), lineOf(LIMITS.noteClusters)]),
+  /** The language it is written in; null: any. */
+  language: LanguageSchema.nullable(),
 });
 export type ShortcutFields = z.infer<typeof ShortcutFieldsSchema>;
 
@@ -79,7 +83,7 @@ export type LeftFindingFields = z.infer<typeof LeftFindingFieldsSchema>;
  * (ids of device profiles), at least one of each; the keyboards in use, none: not said.
  */
 export const ListFieldsSchema = z.strictObject({
-  languages: z.array(z.string().regex(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/)).min(1).max(12),
+  languages: z.array(LanguageSchema).min(1).max(12),
   devices: z.array(z.string().regex(/^[a-z][a-z-]{0,39}$/)).min(1).max(12),
   keyboards: z.array(KeyboardUseSchema).max(LIMITS.keyboards),
 });
@@ -99,10 +103,10 @@ export const LIST_RECORD_ID = '00000000-0000-7000-8000-000000000001';
 export const RECORD_TYPES = {
   shortcut: {
     fields: ShortcutFieldsSchema,
-    guarded: ['code', 'content'],
-    settled: ['content', 'code', 'kind', 'setId', 'rules'],
+    guarded: ['code', 'content', 'note'],
+    settled: ['content', 'code', 'kind', 'setId', 'rules', 'note'],
     counters: { used: UsedSchema },
-    defaults: { rules: {}, usesAWeek: null, former: null, pinned: null },
+    defaults: { rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null },
   },
   set: { fields: SetFieldsSchema, guarded: ['name'], settled: ['name'], counters: {}, defaults: {} },
   leftFinding: { fields: LeftFindingFieldsSchema, guarded: ['reason'], settled: [], counters: {}, defaults: {} },

@@ -3,3 +3,4 @@
  * free of clashes is for `core/clash` to say.
  */
 export { mainMarker, nearCodes, type Marker, type NearCode } from './near';
+export { FreeCodes, type Codeless } from './free';

@@ -83,8 +83,8 @@ function FieldVersions({ record, field }: { record: StoredRecord; field: string 
   /** The code that is not shown becomes a shortcut of its own, with the same text. */
   const keepBoth = (other: Version) => {
     const shown = list.shortcuts.find((shortcut) => shortcut.id === id)!;
-    const { content, kind, setId, rules, usesAWeek } = shown;
-    const second: ShortcutFields = { code: other.value as string, content, kind, setId, rules, usesAWeek, former: null, pinned: null };
+    const { content, kind, setId, rules, usesAWeek, note, language } = shown;
+    const second: ShortcutFields = { code: other.value as string, content, kind, setId, rules, usesAWeek, former: null, pinned: null, note, language };
     void doIt(
       {
         writes: [

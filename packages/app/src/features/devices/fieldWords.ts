@@ -13,6 +13,8 @@ const FIELD_NAMES: Readonly<Record<string, string>> = {
   usesAWeek: 'how often it is used',
   former: 'the code it had before',
   pinned: 'its place on the tap board',
+  note: 'its note',
+  language: 'its language',
   name: 'the name',
   order: 'its place',
   icon: 'its picture',
@@ -44,7 +46,7 @@ export function nameOfThing(type: RecordType): string {
 
 /** A value of a field for the eye, on one line; '' where words add nothing. */
 export function tellValue(field: string, value: unknown, { sets }: Pick<ListView, 'sets'>): string {
-  if (value === null || value === undefined) return field === 'setId' ? 'no set' : 'none';
+  if (value === null || value === undefined) return field === 'setId' ? 'no set' : field === 'language' ? 'any' : 'none';
   switch (field) {
     case 'content':
       return shortened((value as Content).expansion, 160);

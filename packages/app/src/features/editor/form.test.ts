@@ -13,6 +13,8 @@ const taken: Shortcut = {
   usesAWeek: null,
   former: null,
   pinned: null,
+  note: '',
+  language: null,
   private: false,
   changed: 0,
 };

@@ -69,7 +69,8 @@ describe('a file', () => {
   });
 
   test.each([
-    [{ type: 'binary', at: 3 }, 'byte 4'],
+    [{ type: 'binary', at: 3, looksLike: null }, 'byte 4'],
+    [{ type: 'binary', at: 0, looksLike: 'a picture' }, 'a picture'],
     [{ type: 'no-column', wanted: 'text', found: ['a'] }, 'no column “text”'],
     [{ type: 'no-column', wanted: 'text', found: [] }, 'another field'],
     [{ type: 'no-text' }, 'no text'],

@@ -1,5 +1,5 @@
 import type { OwnTextFormat, OwnTextProblem } from '@yellow-latch/core/clash';
-import { LARGEST_TEXT } from '@yellow-latch/core/clash/decode';
+import { LARGEST_TEXT } from '@yellow-latch/core/exchange/decode';
 
 /** A text of the person's own, as bytes, and how it is to be read. */
 export interface OwnTextSource {
@@ -43,7 +43,9 @@ export function tellOwnTextProblem(problem: OwnTextProblem): string {
     case 'too-large':
       return `It has ${Math.ceil(problem.found / MEGABYTE)} MB; at most ${problem.limit / MEGABYTE} MB are read. Cut it in parts.`;
     case 'binary':
-      return `This is no text: byte ${problem.at + 1} is a zero. Choose a file of text, a table or JSON lines.`;
+      return problem.looksLike === null
+        ? `This is no text: byte ${problem.at + 1} is a zero. Choose a file of text, a table or JSON lines.`
+        : `This is ${problem.looksLike}, no text. Choose a file of text, a table or JSON lines.`;
     case 'no-column':
       return problem.found.length > 0
         ? `It has no column “${problem.wanted}”. Choose one of those it has.`

@@ -5,7 +5,7 @@ import { groupBySet } from './groups';
 
 function shortcut(code: string, expansion: string, setId: string | null = null): Shortcut {
   const content = { expansion, template: false, format: 'plain' as const };
-  return { id: code, code, content, kind: 'message', setId, rules: {}, usesAWeek: null, former: null, pinned: null, private: false, changed: 0 };
+  return { id: code, code, content, kind: 'message', setId, rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null, private: false, changed: 0 };
 }
 
 const set = (id: string, name: string) => ({ id, name, icon: 'folder', order: id, changed: 0 });

@@ -1,0 +1,28 @@
+import { RECORD_TYPES, type Shortcut, type ShortcutSet } from '../model';
+
+let count = 0;
+
+/** A shortcut for a test; what is not given is as usual. */
+export function shortcutOf(code: string, expansion: string, more: Partial<Shortcut> = {}): Shortcut {
+  count += 1;
+  return {
+    ...RECORD_TYPES.shortcut.defaults,
+    id: idOf(count),
+    code,
+    content: { expansion, template: false, format: 'plain' },
+    kind: 'message',
+    setId: null,
+    private: false,
+    changed: 0,
+    ...more,
+  };
+}
+
+/** An id as records have them, by number. */
+export function idOf(number: number): string {
+  return `01930000-0000-7000-8000-${String(number).padStart(12, '0')}`;
+}
+
+export function setOf(name: string, number: number): ShortcutSet {
+  return { id: idOf(900_000 + number), name, icon: 'folder', order: `a${number}`, changed: 0 };
+}

@@ -14,6 +14,7 @@ try {
     'clash/(planted|follow)',
   ]);
   await tally.jest('The quickest way to type, against trying everything', ['--selectProjects', 'core', '--testPathPattern', 'effort']);
+  await tally.jest('Spoilt files read', ['--selectProjects', 'core', '--testPathPattern', 'exchange/fuzz']);
   await tally.jest('Devices and server with a bad line between them', ['--selectProjects', 'whole']);
   await buildServer();
   await tally.jest('The server killed while devices write', ['--config', 'e2e/jest.config.cjs', 'journeys/killed']);

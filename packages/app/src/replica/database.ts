@@ -42,8 +42,8 @@ export interface ReplicaSchema extends DBSchema {
   records: { key: string; value: StoredRecord | null };
   /** Many records at once, as JSON, in the order in which they came. */
   blocks: { key: number; value: string };
-  /** Own changes on their way, by their place in the queue. */
-  outbox: { key: number; value: OutboxEntry };
+  /** Own changes on their way in bundles, by their place in the queue. See `Outbox`. */
+  outbox: { key: number; value: OutboxEntry[] };
   state: { key: 'device'; value: DeviceState };
   /** Drafts in Write, by id; of this device alone. */
   drafts: { key: string; value: Draft };
@@ -57,7 +57,7 @@ export type ReplicaDatabase = IDBPDatabase<ReplicaSchema>;
 
 /** Every device of a browser has a database of its own, so that several never mix. */
 export function openDatabase(deviceId: string): Promise<ReplicaDatabase> {
-  return openDB<ReplicaSchema>(`yellow-latch-${deviceId}`, 4, {
+  return openDB<ReplicaSchema>(`yellow-latch-${deviceId}`, 5, {
     upgrade(db, from, _to, tx) {
       if (from < 1) {
         db.createObjectStore('records');
@@ -72,13 +72,14 @@ export function openDatabase(deviceId: string): Promise<ReplicaDatabase> {
         void keepOldText(tx.objectStore('drafts'), tx.objectStore('kept'));
       }
       if (from < 4) db.createObjectStore('blocks', { autoIncrement: true });
+      if (from > 0 && from < 5) void bundleEach(tx.objectStore('outbox'));
     },
     // Another tab runs a later version of the app: let it go on.
     blocking: (_from, _to, event) => (event.target as IDBDatabase).close(),
   });
 }
 
-type Store<Name extends 'drafts' | 'kept'> = IDBPObjectStore<ReplicaSchema, ('records' | 'blocks' | 'outbox' | 'state' | 'drafts' | 'private' | 'kept')[], Name, 'versionchange'>;
+type Store<Name extends 'drafts' | 'kept' | 'outbox'> = IDBPObjectStore<ReplicaSchema, ('records' | 'blocks' | 'outbox' | 'state' | 'drafts' | 'private' | 'kept')[], Name, 'versionchange'>;
 
 /** Before there were drafts, Write had one text, kept as it is. */
 async function keepOldText(drafts: Store<'drafts'>, kept: Store<'kept'>): Promise<void> {
@@ -88,4 +89,11 @@ async function keepOldText(drafts: Store<'drafts'>, kept: Store<'kept'>): Promis
   const draft = { ...draftOf(text), version: 1 };
   await drafts.put(draft, draft.id);
   await kept.put(draft.id, OPEN_DRAFT);
+}
+
+/** Before there were bundles, each change was kept by itself. */
+async function bundleEach(outbox: Store<'outbox'>): Promise<void> {
+  for (let cursor = await outbox.openCursor(); cursor; cursor = await cursor.continue()) {
+    await cursor.update([cursor.value as unknown as OutboxEntry]);
+  }
 }

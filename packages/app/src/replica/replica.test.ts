@@ -1,4 +1,5 @@
 import { waitFor } from '@testing-library/react';
+import { openDB } from 'idb';
 
 import { FakeServer } from '@/testing/fakeServer';
 
@@ -368,7 +369,8 @@ test('where the device has no room for all of a write, none of it stands', async
     if (room < 0) throw new DOMException('no room', 'QuotaExceededError');
     return add.apply(this, given);
   };
-  await expect(replica.write([shortcut(';b'), shortcut(';c')])).rejects.toMatchObject({ name: 'QuotaExceededError' });
+  // More than go together into one value: the second has no room.
+  await expect(replica.write(Array.from({ length: 300 }, (_, index) => shortcut(`;${index}`)))).rejects.toMatchObject({ name: 'QuotaExceededError' });
   IDBObjectStore.prototype.add = add;
   expect([codes(replica), replica.waiting.length]).toEqual([[';a'], 1]);
   expect(codes(await Replica.open(replica.db, replica.state))).toEqual([';a']);
@@ -383,4 +385,42 @@ test('several writes are one doing, a single one is none', async () => {
   const [a, b, c] = replica.waiting.map(({ together }) => together);
   expect(a).toBeDefined();
   expect([b, c]).toEqual([a, undefined]);
+});
+
+test('what was written at once leaves the outbox as the server takes it, part by part', async () => {
+  const replica = await newReplica();
+  await replica.write(Array.from({ length: 450 }, (_, index) => shortcut(`;${index}`)));
+  await replica.write([shortcut(';last')]);
+  const page: Omit<Page, 'taken'> = { records: [], removed: [], through: 0, more: false, fresh: false, may: 'edit', takes: null };
+  for (const [taken, left] of [[200, 251], [310, 141], [451, 0]] as const) {
+    await replica.receive({ ...page, taken });
+    expect(replica.waiting.length).toBe(left);
+    expect((await Replica.open(replica.db, replica.state)).waiting.map(({ n }) => n)).toEqual(replica.waiting.map(({ n }) => n));
+  }
+});
+
+test('what an earlier version kept one by one is read, and goes on its way', async () => {
+  const replica = await newReplica();
+  await replica.write([shortcut(';a')]);
+  const [change] = replica.waiting;
+  replica.db.close();
+  // As version 4 kept it.
+  const name = replica.db.name;
+  await new Promise((resolve, reject) => {
+    const gone = indexedDB.deleteDatabase(name);
+    gone.onsuccess = resolve;
+    gone.onerror = reject;
+  });
+  const old = await openDB(name, 4, {
+    upgrade(db) {
+      for (const store of ['records', 'state', 'drafts', 'private', 'kept']) db.createObjectStore(store);
+      for (const store of ['outbox', 'blocks']) db.createObjectStore(store, { autoIncrement: true });
+    },
+  });
+  await old.put('outbox', { change });
+  await old.put('state', replica.state, 'device');
+  old.close();
+  const again = await Replica.open(await openDatabase(replica.state.id), replica.state);
+  expect(again.waiting).toEqual([change]);
+  expect(again.read().shortcuts.map(({ code }) => code)).toEqual([';a']);
 });

@@ -21,6 +21,7 @@ import { v7 as uuid } from 'uuid';
 import { newDeviceState } from './device';
 import type { DeviceState, OutboxEntry, ReplicaDatabase, ReplicaSchema } from './database';
 import { KeptRecords } from './keptRecords';
+import { Outbox, type Waiting } from './outbox';
 import { viewOf, type ListView } from './view';
 
 /**
@@ -37,10 +38,6 @@ export type Write = {
     isPrivate?: boolean;
   };
 }[RecordType];
-
-interface Waiting extends OutboxEntry {
-  key: number;
-}
 
 /** A fresh copy of the list on its way, in memory until it is whole. */
 interface Copy {
@@ -65,7 +62,7 @@ export interface Unsent {
  */
 export class Replica {
   private records = new Map<string, StoredRecord>();
-  private outbox: Waiting[] = [];
+  private readonly outbox = new Outbox();
   private shown = new Map<string, StoredRecord>();
   /** Private shortcuts, by id. */
   private own = new Map<string, Shortcut>();
@@ -91,7 +88,7 @@ export class Replica {
 
   /** Own changes on their way, in order; those the server refused are not. */
   get waiting(): readonly Change[] {
-    return this.outbox.filter(({ refused }) => refused === undefined).map(({ change }) => change);
+    return this.outbox.entries.filter(({ refused }) => refused === undefined).map(({ change }) => change);
   }
 
   /** The number of the log after which the next page is asked for. */
@@ -100,7 +97,7 @@ export class Replica {
   }
 
   get refusals(): readonly string[] {
-    return this.outbox.flatMap(({ refused }) => (refused === undefined ? [] : [refused]));
+    return this.outbox.entries.flatMap(({ refused }) => (refused === undefined ? [] : [refused]));
   }
 
   /** The list as it stands. The same object until something changes. */
@@ -127,20 +124,13 @@ export class Replica {
   /** Reads everything again from the database: at the start, and after another tab has written. */
   async reload(): Promise<void> {
     const tx = this.db.transaction(['records', 'blocks', 'outbox', 'state', 'private']);
-    const [state, records, outboxKeys, entries, own] = await Promise.all([
-      tx.objectStore('state').get('device'),
-      this.kept.read(tx),
-      tx.objectStore('outbox').getAllKeys(),
-      tx.objectStore('outbox').getAll(),
-      tx.objectStore('private').getAll(),
-    ]);
+    const [state, records, own] = await Promise.all([tx.objectStore('state').get('device'), this.kept.read(tx), tx.objectStore('private').getAll(), this.outbox.read(tx)]);
     if (state) this.device = newDeviceState(state);
     this.records = records;
-    this.outbox = entries.map((entry, index) => ({ ...entry, key: outboxKeys[index]! }));
     // What the model got since a private one was kept is as it is for any other.
     this.own = new Map(own.map((shortcut) => [shortcut.id, { ...RECORD_TYPES.shortcut.defaults, ...shortcut }]));
     this.shown = new Map(this.records);
-    this.show(this.outbox.map(({ change }) => recordKey(change.record)));
+    this.show(this.outbox.entries.map(({ change }) => recordKey(change.record)));
   }
 
   /** Whether a write is of this device alone: to a private shortcut. */
@@ -154,8 +144,9 @@ export class Replica {
     const state = (await tx.objectStore('state').get('device')) ?? this.device;
     let { clock, lastN } = state;
     const ids: string[] = [];
-    const added: Waiting[] = [];
-    const erased: Waiting[] = [];
+    const changes: Change[] = [];
+    const erased = new Set<string>();
+    let waiting = this.outbox.entries;
     const own = new Map<string, Shortcut | null>();
     const together = writes.length > 1 ? { together: uuid() } : {};
     await allOrNone(tx, async () => {
@@ -172,13 +163,16 @@ export class Replica {
         const stamp = { id: uuid(), clock, device: state.id, n: lastN, ...together };
         const known = write.seen ?? this.shown.get(recordKey(record));
         const change = draftChange(record, known, write.fields as FieldChanges<RecordType>, stamp);
-        if (change.fields.deleted === 'erased') erased.push(...(await eraseWaiting(tx, recordKey(record))));
-        added.push({ change, key: await tx.objectStore('outbox').add({ change }) });
+        if (change.fields.deleted === 'erased') erased.add(recordKey(record));
+        changes.push(change);
       }
+      // What still waits to be sent of a record would carry away what is to be erased.
+      if (erased.size > 0) waiting = await this.outbox.change(tx, (entry) => (erased.has(recordKey(entry.change.record)) ? { ...entry, change: eraseChange(entry.change) } : entry), 'all');
+      waiting = [...waiting, ...(await this.outbox.add(tx, changes))];
       await tx.objectStore('state').put({ ...state, clock, lastN }, 'device');
     });
     this.device = { ...state, clock, lastN };
-    this.outbox = [...this.outbox.map((entry) => erased.find(({ key }) => key === entry.key) ?? entry), ...added];
+    this.outbox.hold(waiting);
     for (const [id, shortcut] of own) {
       if (shortcut) this.own.set(id, shortcut);
       else this.own.delete(id);
@@ -204,7 +198,7 @@ export class Replica {
     const { copy } = this;
     const stale = !copy && page.through < this.device.through;
     // With more to come, the records of changes that it counts as taken may not be here yet.
-    const arrived = this.outbox.filter(({ change, refused }) => !page.more && refused === undefined && change.n <= page.taken);
+    const arrived = this.outbox.entries.filter(({ change, refused }) => !page.more && refused === undefined && change.n <= page.taken);
     const isNews = copy !== null || arrived.length + page.records.length + page.removed.length > 0;
     if (!isNews && page.through === this.device.through && page.may === this.device.may) return 'taken';
 
@@ -221,23 +215,20 @@ export class Replica {
     }
     if (copy) this.kept.replace(tx, records);
     else this.kept.write(tx, records, removed, all);
-    for (const { key } of arrived) void tx.objectStore('outbox').delete(key);
-    const outbox = this.outbox.filter((entry) => !arrived.includes(entry));
-    const kept = copy ? this.madeWhole(outbox, (key) => !copy.records.has(key) && !copy.elsewhere.has(key)) : outbox;
-    kept.forEach((entry, index) => {
-      const { key, ...value } = entry;
-      if (entry !== outbox[index]) void tx.objectStore('outbox').put(value, key);
-    });
+    const gone = new Set(arrived.map(({ change }) => change.id));
+    const stays = this.outbox.entries.filter(({ change }) => !gone.has(change.id));
+    const whole = copy ? this.madeWhole(stays, (key) => !copy.records.has(key) && !copy.elsewhere.has(key)) : new Map<string, Change>();
     const next: DeviceState = { ...state, clock, may: page.may, takes: page.takes, inStepAt: now, through: copy ? page.through : Math.max(state.through, page.through) };
     void tx.objectStore('state').put(next, 'device');
+    const waiting = await this.outbox.change(tx, (entry) => (gone.has(entry.change.id) ? null : withChange(entry, whole)), 'held');
     await tx.done;
     this.device = next;
-    this.outbox = kept;
+    this.outbox.hold(waiting);
     this.records = all;
     if (copy) {
       this.copy = null;
       this.shown = new Map(this.records);
-      this.show(this.outbox.map(({ change }) => recordKey(change.record)));
+      this.show(this.outbox.entries.map(({ change }) => recordKey(change.record)));
       return 'taken';
     }
     this.show([...records.map(recordKey), ...removed, ...arrived.map(({ change }) => recordKey(change.record))]);
@@ -250,25 +241,26 @@ export class Replica {
   }
 
   /**
-   * Waiting changes of records that the server has forgotten, since they were deleted long ago. The first that brings
+   * Waiting changes of records that the server has forgotten, since they were deleted long ago, by their ids as they are to be then. The first that brings
    * one back or writes in it gives all fields, as they are here with what waited before: so what was written lives
    * on. What came before that asks for nothing any more; it keeps its number.
    */
-  private madeWhole(outbox: readonly Waiting[], isForgotten: (key: string) => boolean): Waiting[] {
+  private madeWhole(outbox: readonly Waiting[], isForgotten: (key: string) => boolean): Map<string, Change> {
     const soFar = new Map<string, Record<string, unknown>>();
     const isBack = new Set<string>();
-    return outbox.map((entry) => {
-      const { change, refused } = entry;
+    const whole = new Map<string, Change>();
+    for (const { change, refused } of outbox) {
       const { type } = change.record;
       const key = recordKey(change.record);
       const known = this.records.get(key);
-      if (!known || !isForgotten(key) || refused !== undefined || isBack.has(key) || onlyCounts({ type, fields: change.fields })) return entry;
+      if (!known || !isForgotten(key) || refused !== undefined || isBack.has(key) || onlyCounts({ type, fields: change.fields })) continue;
       const fields = { ...(soFar.get(key) ?? plainFields(known)), ...change.fields };
       soFar.set(key, fields);
       const isEdit = change.fields.deleted === false || RECORD_TYPES[type].guarded.some((field) => field in change.fields);
       if (isEdit && change.fields.deleted !== true) isBack.add(key);
-      return { ...entry, change: { ...change, fields: isBack.has(key) ? fields : { deleted: true } } };
-    });
+      whole.set(change.id, { ...change, fields: isBack.has(key) ? fields : { deleted: true } });
+    }
+    return whole;
   }
 
   /**
@@ -278,34 +270,32 @@ export class Replica {
   async makeWhole({ record }: Change): Promise<boolean> {
     const forgotten = recordKey(record);
     if (!this.records.has(forgotten)) return false;
-    const whole = this.madeWhole(this.outbox, (key) => key === forgotten);
-    const tx = this.db.transaction('outbox', 'readwrite', { durability: 'strict' });
-    whole.forEach((entry, index) => {
-      const { key, ...value } = entry;
-      if (entry !== this.outbox[index]) void tx.store.put(value, key);
-    });
+    const whole = this.madeWhole(this.outbox.entries, (key) => key === forgotten);
+    const tx = this.db.transaction(['outbox'], 'readwrite', { durability: 'strict' });
+    const waiting = await this.outbox.change(tx, (entry) => withChange(entry, whole), 'held');
     await tx.done;
-    this.outbox = whole;
+    this.outbox.hold(waiting);
     this.show([forgotten]);
     return true;
   }
 
   /** Notes that the server would not take a change, and closes the gap it leaves in the numbers. */
   async refuse(changeId: string, reason: string): Promise<void> {
+    const refused = this.outbox.entries.find((entry) => entry.change.id === changeId && entry.refused === undefined);
+    if (!refused) return;
+    const gap = refused.change.n;
     const tx = this.db.transaction(['outbox', 'state'], 'readwrite', { durability: 'strict' });
-    const store = tx.objectStore('outbox');
     const state = (await tx.objectStore('state').get('device')) ?? this.device;
-    let gap = Infinity;
-    for (let cursor = await store.openCursor(); cursor; cursor = await cursor.continue()) {
-      const entry = cursor.value;
-      if (entry.change.id === changeId && entry.refused === undefined) {
-        gap = entry.change.n;
-        await cursor.update({ change: entry.change, refused: reason });
-      } else if (entry.refused === undefined && entry.change.n > gap) {
-        await cursor.update({ change: { ...entry.change, n: entry.change.n - 1 } });
-      }
-    }
-    if (gap !== Infinity) await tx.objectStore('state').put({ ...state, lastN: state.lastN - 1 }, 'device');
+    await this.outbox.change(
+      tx,
+      (entry) => {
+        if (entry.refused !== undefined) return entry;
+        if (entry.change.id === changeId) return { ...entry, refused: reason };
+        return entry.change.n > gap ? { ...entry, change: { ...entry.change, n: entry.change.n - 1 } } : entry;
+      },
+      'all',
+    );
+    await tx.objectStore('state').put({ ...state, lastN: state.lastN - 1 }, 'device');
     await tx.done;
     await this.reload();
   }
@@ -343,7 +333,7 @@ export class Replica {
    * Records whole, as another device would write them: those with a change still waiting, or all.
    */
   wholeRecords(which: 'waiting' | 'all'): Write[] {
-    const waiting = this.outbox.map(({ change }) => recordKey(change.record));
+    const waiting = this.outbox.entries.map(({ change }) => recordKey(change.record));
     const keys = new Set(which === 'all' ? this.shown.keys() : waiting);
     return [...keys].flatMap((key) => {
       const record = this.shown.get(key);
@@ -362,7 +352,7 @@ export class Replica {
         if (record) this.shown.set(key, record);
         else this.shown.delete(key);
       }
-      for (const { change } of this.outbox) {
+      for (const { change } of this.outbox.entries) {
         const key = recordKey(change.record);
         if (!concerned.has(key)) continue;
         const result = applyChange(this.shown.get(key), change);
@@ -410,18 +400,9 @@ async function writePrivate(
   return shortcut;
 }
 
-/** What still waits to be sent of a record would carry away what is to be erased. */
-async function eraseWaiting(tx: WriteTransaction, recordToErase: string): Promise<Waiting[]> {
-  const erased: Waiting[] = [];
-  const store = tx.objectStore('outbox');
-  for (let cursor = await store.openCursor(); cursor; cursor = await cursor.continue()) {
-    const { change, ...rest } = cursor.value;
-    if (recordKey(change.record) !== recordToErase) continue;
-    const entry = { ...rest, change: eraseChange(change) };
-    await cursor.update(entry);
-    erased.push({ ...entry, key: cursor.primaryKey });
-  }
-  return erased;
+function withChange(entry: OutboxEntry, changes: ReadonlyMap<string, Change>): OutboxEntry {
+  const change = changes.get(entry.change.id);
+  return change ? { ...entry, change } : entry;
 }
 
 /** Whether a write only counts uses, as a device may that may not edit. */

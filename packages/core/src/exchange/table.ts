@@ -63,15 +63,15 @@ function readQuoted(text: string, delimiter: Delimiter, most: number): Read {
       const isLast = index === data.length - 1;
       if (open && isLast) break;
       // What follows the last line break is no line.
-      if (isLast && cells.length === 1 && cells[0] === '') break;
+      if (isLast && at >= rest.length) break;
       if (rows.length >= most) {
         isCut = true;
         break;
       }
-      if (cells.every((cell) => cell.trim() === '')) blank += 1;
+      const lines = linesIn(cells);
+      if (cells.every((cell) => cell.trim() === '')) blank += lines;
       else if (faults.has(index)) rows.push({ line, ...placeIn(rest, at, faults.get(index)!), problem: 'text-after-quote', cells });
       else rows.push({ line, cells });
-      const lines = linesIn(cells);
       line += lines;
       for (let i = 0; i < lines; i += 1) at = rest.indexOf('\n', at) + 1 || rest.length;
     }

@@ -149,13 +149,13 @@ async function buildLanguage() {
   writeFileSync(stamp, wanted);
 }
 
-/** The audit's worker, bundled by itself: what only it needs is not in the app. */
-async function buildWorker() {
+/** The workers, each bundled by itself: what only it needs is not in the app. */
+async function buildWorker(room) {
   const esbuild = await import('esbuild');
   await esbuild.build({
     absWorkingDir: ROOT,
-    entryPoints: ['packages/app/src/audit/worker.ts'],
-    outfile: join(PUBLIC, 'audit-worker.js'),
+    entryPoints: [`packages/app/src/${room}/worker.ts`],
+    outfile: join(PUBLIC, `${room}-worker.js`),
     bundle: true,
     minify: true,
     platform: 'browser',
@@ -170,7 +170,8 @@ async function buildWorker() {
 
 async function buildApp() {
   await buildLanguage();
-  await buildWorker();
+  await buildWorker('audit');
+  await buildWorker('exchange');
   const stamp = join(SITE, '.made-from');
   const wanted = hashOf([
     'package-lock.json',

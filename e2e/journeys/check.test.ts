@@ -249,7 +249,7 @@ journey('a secret is kept on this device only, and is gone from the others', 'de
   await app.seeText('•••• •••• •••• •••• •••4 32');
   await app.tap('Do this');
   await app.seeText(';iban is on this device only now.');
-  await other.seeText('No code and no text holds “;iban”');
+  await other.seeText('No code, text, note or set holds “;iban”');
   await app.goTo('Shortcuts');
   await app.fill('Find by code or text', ';iban');
   await app.until(async () => (await app.codes()).join() === ';iban', ';iban here');

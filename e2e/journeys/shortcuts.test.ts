@@ -58,7 +58,7 @@ journey('looking, finding, copying, editing, deleting and taking it back', 'demo
   await app.fill('Find by code or text', ';ten');
   await app.until(async () => (await app.codes()).join() === ';ten,;tenp', 'both that hold ;ten');
   await app.fill('Find by code or text', 'xylophone');
-  await app.seeText('No code and no text holds “xylophone”');
+  await app.seeText('No code, text, note or set holds “xylophone”');
   await app.tap('Show all');
 
   await app.tap('Copy what ;cv gives');

@@ -60,6 +60,8 @@ function serveSite(app: Express, site: string): void {
       },
     }),
   );
+  // What is shared is for the service worker; where there is none yet, it is not read, and the page says so.
+  app.post('/share', (_request, response) => response.redirect(303, '/share'));
   // Every other path is a place inside the app, unless it looks like a file that is missing.
   app.get('/{*path}', (request, response, next) => {
     if (/\.[a-z0-9]+$/i.test(request.path)) next();
@@ -80,6 +82,8 @@ function securityHeaders(): Record<string, string> {
         // React Native Web writes its style sheet into the page.
         styleSrc: ["'self'", "'unsafe-inline'"],
         imgSrc: ["'self'", 'data:', 'blob:'],
+        // The sheet carries its faces with it.
+        fontSrc: ["'self'", 'data:'],
         workerSrc: ["'self'"],
         objectSrc: ["'none'"],
         baseUri: ["'none'"],

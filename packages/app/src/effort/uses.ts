@@ -22,6 +22,16 @@ export async function countUse(db: ReplicaDatabase, id: string, now = Date.now()
   await tx.done;
 }
 
+/** Counts on from what came with shortcuts that were brought in. */
+export async function addUses(db: ReplicaDatabase, added: Readonly<Record<string, number>>, now = Date.now()): Promise<void> {
+  if (Object.keys(added).length === 0) return;
+  const tx = db.transaction('kept', 'readwrite');
+  const { since, counts } = ((await tx.store.get(KEPT)) as UseCounts | undefined) ?? { since: now, counts: {} };
+  const sums = Object.fromEntries(Object.entries(added).map(([id, count]) => [id, count + (counts[id] ?? 0)]));
+  await tx.store.put({ since, counts: { ...counts, ...sums } }, KEPT);
+  await tx.done;
+}
+
 export async function readCounts(db: ReplicaDatabase): Promise<UseCounts | null> {
   return ((await db.get('kept', KEPT)) as UseCounts | undefined) ?? null;
 }

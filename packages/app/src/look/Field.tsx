@@ -3,6 +3,7 @@ import { StyleSheet, TextInput, View, type NativeSyntheticEvent } from 'react-na
 import { Button, Text } from 'react-native-paper';
 
 import { FACES, STRONG } from './fonts';
+import type { IconName } from './icons';
 import { usePalette } from './useLook';
 
 interface FieldProps {
@@ -20,6 +21,8 @@ interface FieldProps {
   multiline?: boolean;
   /** In the face of codes, left as typed by the keyboard's helpers. */
   isCode?: boolean;
+  /** Not shown while it is typed, and kept by no keyboard. */
+  isSecret?: boolean;
   /** The keys that a touch keyboard shows first. */
   inputMode?: 'text' | 'decimal';
   inputRef?: (input: TextInput | null) => void;
@@ -27,7 +30,7 @@ interface FieldProps {
 
 /** A labelled field that tells below it what is wrong, and is told so to a screen reader. */
 export function Field(props: FieldProps) {
-  const { label, error, isCode, multiline, inputRef, onSubmit, onBlur, startsHere, ...field } = props;
+  const { label, error, isCode, isSecret, multiline, inputRef, onSubmit, onBlur, startsHere, ...field } = props;
   const palette = usePalette();
   const id = useId();
   const input = useRef<TextInput>(null);
@@ -48,7 +51,8 @@ export function Field(props: FieldProps) {
       </Text>
       <TextInput
         {...field}
-        {...(isCode ? asTyped : {})}
+        {...(isCode || isSecret ? asTyped : {})}
+        secureTextEntry={isSecret}
         {...(described as object)}
         ref={(element) => {
           input.current = element;
@@ -88,11 +92,12 @@ export function Field(props: FieldProps) {
 interface FieldNoteProps {
   text: string;
   action?: string;
+  icon?: IconName;
   onPress?: () => void;
 }
 
 /** A note below a field on what was done to it, with the way back. */
-export function FieldNote({ text, action, onPress }: FieldNoteProps) {
+export function FieldNote({ text, action, icon = 'undo', onPress }: FieldNoteProps) {
   const palette = usePalette();
   return (
     <View role="status" style={styles.note}>
@@ -100,7 +105,7 @@ export function FieldNote({ text, action, onPress }: FieldNoteProps) {
         {text}
       </Text>
       {action && (
-        <Button icon="undo" mode="text" onPress={onPress} contentStyle={styles.noteAction}>
+        <Button icon={icon} mode="text" onPress={onPress} contentStyle={styles.noteAction}>
           {action}
         </Button>
       )}

@@ -2,13 +2,14 @@ import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
 
 import { Icon } from './icons';
+import type { Held } from './PressLink';
 import { usePalette } from './useLook';
 
 interface TickProps {
   /** One of several, or a yes that stands for itself. */
   role: 'radio' | 'checkbox';
   isOn: boolean;
-  onPress: () => void;
+  onPress: (held: Held) => void;
   label?: string;
   isDisabled?: boolean;
   style?: StyleProp<ViewStyle>;
@@ -18,8 +19,8 @@ interface TickProps {
 /** A choice with its mark: a ring for one of several, a box for a yes. Space and Enter take it. */
 export function Tick({ role, isOn, onPress, label, isDisabled = false, style, children }: TickProps) {
   const palette = usePalette();
-  const take = () => {
-    if (!isDisabled) onPress();
+  const take = (held: Held) => {
+    if (!isDisabled) onPress(held);
   };
   return (
     <Pressable
@@ -27,7 +28,7 @@ export function Tick({ role, isOn, onPress, label, isDisabled = false, style, ch
       aria-checked={isOn}
       aria-disabled={isDisabled || undefined}
       aria-label={label}
-      onPress={take}
+      onPress={({ nativeEvent }) => take(nativeEvent as unknown as Held)}
       {...onSpace(take)}
       style={[styles.line, style]}
     >
@@ -40,12 +41,12 @@ export function Tick({ role, isOn, onPress, label, isDisabled = false, style, ch
 }
 
 /** Pressables answer to Enter, but to Space only as buttons; radios and boxes are ticked with Space. */
-function onSpace(take: () => void): object {
+function onSpace(take: (held: Held) => void): object {
   return {
-    onKeyDown: (event: { key: string; preventDefault: () => void }) => {
+    onKeyDown: (event: Held & { key: string; preventDefault: () => void }) => {
       if (event.key !== ' ') return;
       event.preventDefault();
-      take();
+      take(event);
     },
   };
 }

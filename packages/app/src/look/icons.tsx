@@ -1,3 +1,4 @@
+import Archive from 'lucide-react-native/icons/archive';
 import ArrowBigUp from 'lucide-react-native/icons/arrow-big-up';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import Check from 'lucide-react-native/icons/check';
@@ -8,6 +9,7 @@ import ChevronUp from 'lucide-react-native/icons/chevron-up';
 import ClipboardList from 'lucide-react-native/icons/clipboard-list';
 import ClipboardPaste from 'lucide-react-native/icons/clipboard-paste';
 import CloudOff from 'lucide-react-native/icons/cloud-off';
+import Combine from 'lucide-react-native/icons/combine';
 import Copy from 'lucide-react-native/icons/copy';
 import CornerDownLeft from 'lucide-react-native/icons/corner-down-left';
 import Delete from 'lucide-react-native/icons/delete';
@@ -15,6 +17,7 @@ import Download from 'lucide-react-native/icons/download';
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import FileText from 'lucide-react-native/icons/file-text';
 import Files from 'lucide-react-native/icons/files';
+import FileUp from 'lucide-react-native/icons/file-up';
 import Folder from 'lucide-react-native/icons/folder';
 import Grip from 'lucide-react-native/icons/grip';
 import FileClock from 'lucide-react-native/icons/file-clock';
@@ -22,8 +25,11 @@ import House from 'lucide-react-native/icons/house';
 import Inbox from 'lucide-react-native/icons/inbox';
 import KeyRound from 'lucide-react-native/icons/key-round';
 import Keyboard from 'lucide-react-native/icons/keyboard';
+import Languages from 'lucide-react-native/icons/languages';
 import Laptop from 'lucide-react-native/icons/laptop';
 import LayoutGrid from 'lucide-react-native/icons/layout-grid';
+import Link2 from 'lucide-react-native/icons/link-2';
+import ListChecks from 'lucide-react-native/icons/list-checks';
 import LockKeyhole from 'lucide-react-native/icons/lock-keyhole';
 import LogOut from 'lucide-react-native/icons/log-out';
 import Mail from 'lucide-react-native/icons/mail';
@@ -45,6 +51,7 @@ import ScanLine from 'lucide-react-native/icons/scan-line';
 import Search from 'lucide-react-native/icons/search';
 import Send from 'lucide-react-native/icons/send';
 import Share2 from 'lucide-react-native/icons/share-2';
+import SlidersHorizontal from 'lucide-react-native/icons/sliders-horizontal';
 import Smartphone from 'lucide-react-native/icons/smartphone';
 import Space from 'lucide-react-native/icons/space';
 import Split from 'lucide-react-native/icons/split';
@@ -61,6 +68,7 @@ import type { Settings } from 'react-native-paper/lib/typescript/core/settings';
 
 /** The icons in use, each imported by itself so that only these are shipped. */
 const ICONS = {
+  archive: Archive,
   'arrow-left': ArrowLeft,
   backspace: Delete,
   board: LayoutGrid,
@@ -72,7 +80,9 @@ const ICONS = {
   'clipboard-list': ClipboardList,
   'clipboard-paste': ClipboardPaste,
   close: X,
+  choose: ListChecks,
   'cloud-off': CloudOff,
+  combine: Combine,
   computer: Laptop,
   copy: Copy,
   device: Smartphone,
@@ -80,6 +90,8 @@ const ICONS = {
   download: Download,
   drafts: Files,
   'file-text': FileText,
+  'file-up': FileUp,
+  filter: SlidersHorizontal,
   folder: Folder,
   gap: TextCursorInput,
   history: FileClock,
@@ -87,6 +99,8 @@ const ICONS = {
   inbox: Inbox,
   key: KeyRound,
   keyboard: Keyboard,
+  language: Languages,
+  link: Link2,
   lock: LockKeyhole,
   mail: Mail,
   'map-pin': MapPin,

@@ -26,6 +26,16 @@ export function editing(before: Shortcut, fields: Partial<ShortcutFields>): Doin
   };
 }
 
+/** One change to each of several, as `fieldsFor` says; what is so already is left as it is. */
+export function editingAll(shortcuts: readonly Shortcut[], fieldsFor: (shortcut: Shortcut) => Partial<ShortcutFields>): Doing {
+  const doings = shortcuts.flatMap((shortcut) => {
+    const fields = fieldsFor(shortcut);
+    const isSame = Object.entries(fields).every(([name, value]) => JSON.stringify(value) === JSON.stringify(shortcut[name as keyof ShortcutFields]));
+    return isSame ? [] : [editing(shortcut, fields)];
+  });
+  return { writes: doings.flatMap(({ writes }) => writes), undo: () => doings.flatMap(({ undo }) => undo([])) };
+}
+
 export function deleting(shortcuts: readonly Shortcut[]): Doing {
   return {
     writes: shortcuts.map(({ id }) => ({ type: 'shortcut', id, fields: { deleted: true } })),

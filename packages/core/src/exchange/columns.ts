@@ -93,9 +93,12 @@ function figureOf(sample: readonly (readonly string[])[], index: number): Figure
   };
 }
 
-/** The first clusters of a text, for the eye. */
+/** The first clusters of a text, for the eye: cut between two words where one is near, with … for the rest. */
 export function beginningOf(text: string, clusters: number): string {
   const cut = text.slice(0, clusters * 8);
   const found = clustersOf(cut);
-  return found.length <= clusters && cut.length === text.length ? text : `${found.slice(0, clusters - 1).map((cluster) => cluster.text).join('')}…`;
+  if (found.length <= clusters && cut.length === text.length) return text;
+  const whole = found.slice(0, clusters - 1).map((cluster) => cluster.text).join('');
+  const blank = whole.lastIndexOf(' ');
+  return `${(blank > whole.length * 0.6 ? whole.slice(0, blank) : whole).trimEnd()}…`;
 }

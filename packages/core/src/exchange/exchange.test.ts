@@ -5,7 +5,8 @@ import { readFileSync, writeFileSync } from 'node:fs';
 
 import { LIMITS, type Shortcut } from '../model';
 import { LIST_VERSION, listFileSchema, readSealedShortcuts } from './listFile';
-import { planImport, usualChoice, type PlannedRow } from './plan';
+import { usualChoice } from './choice';
+import { planImport, type PlannedRow } from './plan';
 import { readList, type ReadChoices, type ReadList } from './readList';
 import { idOf, setOf, shortcutOf } from './testing';
 import { fileShortcutOf, WRITTEN_FORMS, writeBackup, writeList } from './writeList';

@@ -7,7 +7,8 @@
 export { beginningOf, COLUMNS, type Column, type Columns } from './columns';
 export { decodeText, ENCODINGS, type DecodedText, type DecodeProblem, type Encoding } from './decode';
 export { LIST_FORMAT, LIST_SCHEMA_PATH, LIST_VERSION, ListFileSchema, listFileSchema, readSealedShortcuts, SealedSchema, type FileSet, type FileShortcut, type ListFile, type Rest, type Sealed } from './listFile';
-export { planImport, usualChoice, type Difference, type ImportChoice, type PlannedRow, type Refusal, type Wanted, type WantedSet } from './plan';
+export { usualChoice, type ImportChoice } from './choice';
+export { planImport, type Difference, type PlannedRow, type Refusal, type Wanted, type WantedSet } from './plan';
 export { MOST_ROWS, readList, type ListForm, type ListProblem, type ReadChoices, type ReadList, type ReadTable } from './readList';
 export type { Entry, ReadRow, RowProblem, WholeEntry } from './row';
 export { DELIMITERS, type Delimiter } from './table';

@@ -1,3 +1,4 @@
+import { markdownToPlain } from '../expansion';
 import { shownText, splitMarker, type Shortcut, type ShortcutSet } from '../model';
 import { beginningOf } from './columns';
 
@@ -70,8 +71,13 @@ function groupsOf(shortcuts: readonly Shortcut[], sets: readonly ShortcutSet[], 
   const of = (id: string | null) =>
     shortcuts
       .filter(({ setId }) => (setId !== null && known.has(setId) ? setId : null) === id)
-      .map((shortcut) => ({ code: shortcut.code, text: shortcut.private ? MASKED : onOneLine(shownText(shortcut), clusters) }));
+      .map((shortcut) => ({ code: shortcut.code, text: shortcut.private ? MASKED : onOneLine(plainText(shortcut), clusters) }));
   return [...sets.map(({ id, name }) => ({ name, entries: of(id) })), { name: inNoSet, entries: of(null) }].filter(({ entries }) => entries.length > 0);
+}
+
+/** Formatted text without its marks. */
+function plainText(shortcut: Shortcut): string {
+  return shortcut.content.format === 'markdown' ? markdownToPlain(shownText(shortcut)) : shownText(shortcut);
 }
 
 function onOneLine(text: string, clusters: number): string {

@@ -6,18 +6,20 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
 import { CopyButton } from '@/features/shortcuts/CopyButton';
+import { ChoiceLine } from '@/look/ChoiceLine';
 import { CodePlate } from '@/look/CodePlate';
 import { DetailHead } from '@/look/DetailHead';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 import { useList, useMay } from '@/replica/ReplicaProvider';
 
-import { Choice } from './Choice';
+import { Choice } from '@/look/Choice';
 import { EffortBar } from './EffortBar';
 import { ExpansionField } from './ExpansionField';
 import { Field, FieldNote } from '@/look/Field';
 import { NEW_SET, rulesOf } from './form';
 import { HiddenText } from './HiddenText';
+import { LinkNotes } from './LinkNotes';
 import { MoreFields } from './MoreFields';
 import { Preview, TryHere, Versions } from './parts';
 import { useEditor } from './useEditor';
@@ -107,6 +109,10 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
             <Preview shortcut={{ id: saved?.id ?? 'new', code: trimCode(code), content: { expansion, template, format } }} />
           </Suspense>
         )}
+        {isShown && !template && <LinkNotes text={expansion} onChange={(text) => setValue('expansion', text, { shouldDirty: true })} />}
+        {editor.lines > 1 && (
+          <FieldNote text={`${editor.lines} lines came along.`} action="Each its own" icon="split" onPress={editor.bringInLines} />
+        )}
         {editor.note && (
           <FieldNote text={`${capitalise(editor.note)}.`} action="Put back" onPress={editor.putBack} />
         )}
@@ -162,7 +168,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
           </Suspense>
         )}
 
-        <View style={styles.choices}>
+        <ChoiceLine>
           <Choice
             label="Kind"
             value={kind}
@@ -175,7 +181,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
             choices={setChoices}
             onChange={(value) => setValue('setId', value, { shouldDirty: true })}
           />
-        </View>
+        </ChoiceLine>
         {setId === NEW_SET && (
           <Controller
             control={control}
@@ -194,7 +200,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
             )}
           />
         )}
-        <MoreFields control={control} setValue={setValue} />
+        <MoreFields control={control} setValue={setValue} onSubmit={editor.save} />
       </ScrollView>
 
       <View style={[styles.foot, { borderColor: palette.line }]}>
@@ -228,7 +234,6 @@ const styles = StyleSheet.create({
   scroll: { flex: 1, minHeight: 0 },
   fields: { paddingHorizontal: 16, paddingBottom: 24, gap: 8, maxWidth: 760 },
   plate: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingVertical: 6 },
-  choices: { flexDirection: 'row', gap: 12, paddingTop: 8 },
   foot: { flexDirection: 'row', alignItems: 'center', padding: 10, borderTopWidth: 1 },
   tall: { minHeight: 48 },
   push: { flex: 1 },

@@ -1,12 +1,15 @@
-import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
+import { Controller, useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { saidBy, usesChoices } from '@/effort/usesChoices';
+import { languageChoices } from '@/features/check/languages';
+import { ChoiceLine } from '@/look/ChoiceLine';
+import { Field } from '@/look/Field';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 
-import { Choice } from './Choice';
+import { Choice } from '@/look/Choice';
 import type { FormValues } from './form';
 
 const WAYS = [
@@ -25,19 +28,20 @@ const EDGES = [
 interface MoreFieldsProps {
   control: Control<FormValues>;
   setValue: UseFormSetValue<FormValues>;
+  onSubmit: () => void;
 }
 
 /** What a shortcut may ask for itself: how it fires, where it may stand, that it stays on this device; how often it is used. */
-export function MoreFields({ control, setValue }: MoreFieldsProps) {
+export function MoreFields({ control, setValue, onSubmit }: MoreFieldsProps) {
   const palette = usePalette();
-  const [fires, edge, usesAWeek, format, isPrivate] = useWatch({ control, name: ['fires', 'edge', 'usesAWeek', 'format', 'isPrivate'] });
+  const [fires, edge, usesAWeek, format, language, isPrivate] = useWatch({ control, name: ['fires', 'edge', 'usesAWeek', 'format', 'language', 'isPrivate'] });
   return (
     <>
-      <View style={styles.choices}>
+      <ChoiceLine>
         <Choice label="Fires" value={fires} choices={WAYS} onChange={(value) => setValue('fires', value, { shouldDirty: true })} />
         <Choice label="May stand" value={edge} choices={EDGES} onChange={(value) => setValue('edge', value, { shouldDirty: true })} />
-      </View>
-      <View style={styles.choices}>
+      </ChoiceLine>
+      <ChoiceLine>
         <Choice
           label="Used"
           value={usesAWeek === null ? null : String(usesAWeek)}
@@ -53,7 +57,23 @@ export function MoreFields({ control, setValue }: MoreFieldsProps) {
           ]}
           onChange={(value) => setValue('format', value, { shouldDirty: true })}
         />
-      </View>
+      </ChoiceLine>
+      <ChoiceLine>
+        <Choice
+          label="Language"
+          value={language}
+          choices={[{ value: null, label: 'any' }, ...languageChoices(language === null ? [] : [language])]}
+          onChange={(value) => setValue('language', value, { shouldDirty: true })}
+        />
+        <View style={styles.words} />
+      </ChoiceLine>
+      <Controller
+        control={control}
+        name="note"
+        render={({ field, fieldState }) => (
+          <Field label="Note" inputRef={field.ref} value={field.value} onChangeText={field.onChange} onBlur={field.onBlur} onSubmit={onSubmit} error={fieldState.error?.message} placeholder="What it is for, if the text does not say" />
+        )}
+      />
       <Tick
         role="checkbox"
         isOn={isPrivate}
@@ -72,7 +92,6 @@ export function MoreFields({ control, setValue }: MoreFieldsProps) {
 }
 
 const styles = StyleSheet.create({
-  choices: { flexDirection: 'row', gap: 12, paddingTop: 8 },
   private: { minHeight: 56, paddingTop: 8 },
   words: { flex: 1 },
 });

@@ -39,6 +39,10 @@ export interface FormValues {
   edge: NonNullable<AskedRules['edge']> | null;
   /** How often it is said to be used in a week. */
   usesAWeek: number | null;
+  /** What its owner wants to remember of it. */
+  note: string;
+  /** The language it is written in; null: any. */
+  language: string | null;
   /** Whether it stays on this device. */
   isPrivate: boolean;
   /** Whether blanks and newlines at the end were put back, and so are meant. */
@@ -57,6 +61,8 @@ export function formValuesOf(shortcut: Shortcut | null): FormValues {
     fires: shortcut?.rules.fires ?? null,
     edge: shortcut?.rules.edge ?? null,
     usesAWeek: shortcut?.usesAWeek ?? null,
+    note: shortcut?.note ?? '',
+    language: shortcut?.language ?? null,
     isPrivate: shortcut?.private ?? false,
     keepsEnd: false,
   };
@@ -81,6 +87,7 @@ export function tidy(values: FormValues): FormValues {
     expansion: values.keepsEnd || values.template ? expansion : cleanEnd(expansion).text,
     code: trimCode(values.code),
     newSet: values.newSet.trim(),
+    note: values.note.trim(),
   };
 }
 
@@ -90,7 +97,7 @@ export function makeResolver(
   saved: Shortcut | null,
 ): Resolver<FormValues> {
   return async (values) => {
-    const { expansion, template, code, setId, newSet } = tidy(values);
+    const { expansion, template, code, setId, newSet, note } = tidy(values);
     const errors: FieldErrors<FormValues> = {};
     const inExpansion = checkExpansion(expansion);
     if (inExpansion) {
@@ -117,6 +124,7 @@ export function makeResolver(
         message: `The name may have ${LIMITS.setNameClusters} characters at most.`,
       };
     }
+    if (countClusters(note) > LIMITS.noteClusters) errors.note = { type: 'too-many-clusters', message: `The note may have ${LIMITS.noteClusters} characters at most.` };
     return Object.keys(errors).length > 0 ? { values: {}, errors } : { values, errors: {} };
   };
 }

@@ -14,7 +14,7 @@ import { useList, useOpened, useWrite } from '@/replica/ReplicaProvider';
 import { useDo } from '@/replica/useDo';
 
 import { formValuesOf, makeResolver, NEW_SET, newFormValues, rulesOf, tidy, type FormValues } from './form';
-import { takeIncoming } from './incoming';
+import { handOver, takeIncoming } from './incoming';
 import { tellCleaned } from './words';
 
 /** What was typed into forms that were left without saving, by shortcut id or 'new'. */
@@ -34,7 +34,8 @@ export function useEditor(saved: Shortcut | null) {
   const [incoming] = useState(() => (saved ? null : takeIncoming()));
   const [start] = useState(() => {
     const text = incoming?.type === 'text' ? withUnixNewlines(incoming.text) : null;
-    return { kept: left.get(place), cleaned: text === null ? null : cleanEnd(text), text };
+    const note = incoming?.type === 'text' ? (incoming.note ?? '') : '';
+    return { note, kept: left.get(place), cleaned: text === null ? null : cleanEnd(text), text };
   });
   const [cut, setCut] = useState<{ note: string; original: string } | null>(() => {
     const note = start.cleaned && tellCleaned(start.cleaned);
@@ -55,7 +56,7 @@ export function useEditor(saved: Shortcut | null) {
 
   // Begin with what came along, or with what was left here before.
   useEffect(() => {
-    const values = start.cleaned ? newFormValues(start.cleaned.text) : start.kept;
+    const values = start.cleaned ? { ...newFormValues(start.cleaned.text), note: start.note } : start.kept;
     left.delete(place);
     if (!values) return;
     for (const [name, value] of Object.entries(values)) {
@@ -145,6 +146,14 @@ export function useEditor(saved: Shortcut | null) {
     });
   };
 
+  /** What came along is several lines, each of which may be a shortcut of its own. */
+  const lines = start.cleaned === null ? 0 : start.cleaned.text.split('\n').filter((line) => line.trim() !== '').length;
+  const bringInLines = () => {
+    isDone.current = true;
+    handOver({ type: 'text', text: start.text! });
+    router.navigate('/import');
+  };
+
   const remove = async () => {
     if (!saved) return;
     isDone.current = true;
@@ -157,6 +166,8 @@ export function useEditor(saved: Shortcut | null) {
     sets,
     wasRefused: incoming?.type === 'refused',
     startsWithText: start.cleaned !== null && start.cleaned.text !== '',
+    lines,
+    bringInLines,
     note: cut?.note ?? null,
     putBack,
     cleanExpansion,
@@ -184,5 +195,7 @@ function changedFields(values: FormValues, saved: Shortcut | null): Partial<Shor
   const isAsked = values.fires !== (saved?.rules.fires ?? null) || values.edge !== (saved?.rules.edge ?? null);
   if (!saved || isAsked) fields.rules = rulesOf(values, saved?.rules);
   if (values.usesAWeek !== (saved?.usesAWeek ?? null)) fields.usesAWeek = values.usesAWeek;
+  if (values.note !== (saved?.note ?? '')) fields.note = values.note;
+  if (values.language !== (saved?.language ?? null)) fields.language = values.language;
   return fields;
 }

@@ -14,7 +14,7 @@ import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
 
-import { FileButton } from './FileButton';
+import { FileButton } from '@/look/FileButton';
 import { ReadAsChoice } from './ReadAsChoice';
 import { Reading } from './Reading';
 import { fileSource, pastedSource, tellOwnTextProblem, type OwnTextSource } from './source';

@@ -1,26 +1,33 @@
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import type { ShortcutSet } from '@yellow-latch/core/model';
+import { countClusters, LIMITS, type ShortcutSet } from '@yellow-latch/core/model';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
 import { counted } from '@/audit/sentences/words';
 import { DetailPage } from '@/frame/DetailPage';
+import { Field } from '@/look/Field';
 import { Icon } from '@/look/icons';
+import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList, useMay } from '@/replica/ReplicaProvider';
 import { useDo } from '@/replica/useDo';
 
-import { movingSet } from './ordering';
+import { makingSet, movingSet } from './doings';
+import { SetSheet } from './SetSheet';
 
 /** Before a finger that rests becomes a drag, in ms; it may tremble by so many px. */
 const FINGER = { delay: 180, tolerance: 8 };
 
-/** The sets, to be put in order: by drag, with the arrow keys, or by buttons. */
+/** The sets: made here, put in order by drag, with the arrow keys, or by buttons; what else is done to one is in its sheet. */
 export default function SetsPage() {
   const doIt = useDo();
   const { sets, shortcuts } = useList();
+  const canEdit = useMay() === 'edit';
+  const [asked, setAsked] = useState<string | null>(null);
+  const [name, setName] = useState('');
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: FINGER }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
   const move = (moved: ShortcutSet, target: ShortcutSet | undefined) => {
     const doing = target && movingSet(moved, target, sets);
@@ -30,9 +37,23 @@ export default function SetsPage() {
     const moved = sets.find(({ id }) => id === active.id);
     if (moved && over) move(moved, sets.find(({ id }) => id === over.id));
   };
+  const make = () => {
+    const wanted = name.trim();
+    if (wanted === '' || countClusters(wanted) > LIMITS.setNameClusters) return;
+    void doIt(makingSet(wanted, sets), `${wanted} is a set now.`).then(() => setName(''), () => {});
+  };
+  const open = sets.find(({ id }) => id === asked);
   return (
     <DetailPage title="Sets" about="sets" back={{ label: 'Back to the list', href: '/' }}>
-        <Text variant="bodyMedium">{sets.length === 0 ? 'There is no set yet. Make one when you save a shortcut.' : 'Their order here is their order in the list, on every device.'}</Text>
+        <Text variant="bodyMedium">{sets.length === 0 ? 'There is no set yet.' : 'Their order here is their order in the list, on every device.'}</Text>
+        {canEdit && (
+          <View style={styles.make}>
+            <View style={styles.words}>
+              <Field label="A new set" value={name} onChangeText={setName} onBlur={() => {}} onSubmit={make} error={countClusters(name) > LIMITS.setNameClusters ? `The name may have ${LIMITS.setNameClusters} characters at most.` : undefined} />
+            </View>
+            {name.trim() !== '' && <LatchButton label="Make it" icon="plus" onPress={make} />}
+          </View>
+        )}
         <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
           <SortableContext items={sets.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
             {sets.map((set, index) => (
@@ -42,10 +63,12 @@ export default function SetsPage() {
                 count={shortcuts.filter(({ setId }) => setId === set.id).length}
                 onUp={index > 0 ? () => move(set, sets[index - 1]) : null}
                 onDown={index < sets.length - 1 ? () => move(set, sets[index + 1]) : null}
+                onMore={() => setAsked(set.id)}
               />
             ))}
           </SortableContext>
         </DndContext>
+        {open && <SetSheet key={open.id} set={open} onClose={() => setAsked(null)} />}
     </DetailPage>
   );
 }
@@ -55,9 +78,10 @@ interface SetRowProps {
   count: number;
   onUp: (() => void) | null;
   onDown: (() => void) | null;
+  onMore: () => void;
 }
 
-function SetRow({ set, count, onUp, onDown }: SetRowProps) {
+function SetRow({ set, count, onUp, onDown, onMore }: SetRowProps) {
   const palette = usePalette();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: set.id });
   return (
@@ -77,6 +101,7 @@ function SetRow({ set, count, onUp, onDown }: SetRowProps) {
         </div>
         <IconButton icon="chevron-up" size={20} style={styles.button} disabled={onUp === null} accessibilityLabel={`Move ${set.name} up`} onPress={() => onUp?.()} />
         <IconButton icon="chevron-down" size={20} style={styles.button} disabled={onDown === null} accessibilityLabel={`Move ${set.name} down`} onPress={() => onDown?.()} />
+        <IconButton icon="more" size={20} style={styles.button} accessibilityLabel={`More about ${set.name}`} onPress={onMore} />
       </View>
     </div>
   );
@@ -85,5 +110,6 @@ function SetRow({ set, count, onUp, onDown }: SetRowProps) {
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', borderWidth: 1.5, borderRadius: 8, paddingLeft: 12 },
   words: { flex: 1, minWidth: 0, paddingVertical: 6 },
+  make: { flexDirection: 'row', alignItems: 'flex-end', gap: 8 },
   button: { width: 48, height: 48, margin: 0 },
 });

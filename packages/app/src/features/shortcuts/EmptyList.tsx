@@ -1,12 +1,16 @@
+import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { CodePlate } from '@/look/CodePlate';
 import { usePalette } from '@/look/useLook';
+import { useMay } from '@/replica/ReplicaProvider';
 
 /** An empty list teaches its first step. */
 export function EmptyList() {
   const palette = usePalette();
+  const router = useRouter();
+  const canEdit = useMay() === 'edit';
   return (
     <View style={styles.page}>
       <Text variant="titleLarge" role="heading" aria-level={2}>
@@ -29,14 +33,19 @@ export function EmptyList() {
         Begin a code with a mark that never stands before a letter in your own texts. Start with one
         or two, and add more when your fingers know them.
       </Text>
+      {canEdit && (
+        <Button mode="outlined" icon="file-up" onPress={() => router.navigate('/import')} style={styles.button} contentStyle={styles.tall}>
+          Bring in what you have
+        </Button>
+      )}
     </View>
   );
 }
 
-export function NothingFound({ query, onClear }: { query: string; onClear: () => void }) {
+export function NothingFound({ query, isFiltered, onClear }: { query: string; isFiltered: boolean; onClear: () => void }) {
   return (
     <View style={styles.page}>
-      <Text variant="bodyLarge">{query === '' ? 'No shortcut has this verdict.' : `No code and no text holds “${query}”.`}</Text>
+      <Text variant="bodyLarge">{query === '' ? 'No shortcut passes these filters.' : `No code, text, note or set holds “${query}”${isFiltered ? ' and passes the filters' : ''}.`}</Text>
       <Button mode="outlined" onPress={onClear} style={styles.button}>
         Show all
       </Button>
@@ -48,5 +57,6 @@ const styles = StyleSheet.create({
   page: { padding: 16, gap: 16, maxWidth: 520 },
   text: { fontSize: 17, lineHeight: 25 },
   sample: { borderTopWidth: 1, borderBottomWidth: 1, paddingVertical: 16, gap: 8 },
-  button: { alignSelf: 'flex-start' },
+  button: { alignSelf: 'flex-start', borderRadius: 6 },
+  tall: { minHeight: 48 },
 });

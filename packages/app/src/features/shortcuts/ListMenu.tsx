@@ -7,8 +7,14 @@ import { Icon, type IconName } from '@/look/icons';
 import { PressLink } from '@/look/PressLink';
 import { Sheet } from '@/look/Sheet';
 import { usePalette } from '@/look/useLook';
+import { useList } from '@/replica/ReplicaProvider';
+
+import { choosing } from './choosing';
 
 const WAYS: readonly { icon: IconName; label: string; path: Href & string }[] = [
+  { icon: 'file-up', label: 'Bring in a list or a file', path: '/import' },
+  { icon: 'download', label: 'Files and backup', path: '/export' },
+  { icon: 'printer', label: 'Sheet to keep in sight', path: '/sheet' },
   { icon: 'folder', label: 'Sets, and their order', path: '/sets' },
   { icon: 'history', label: 'History of the list', path: '/devices/history' },
   { icon: 'trash', label: 'Deleted', path: '/devices/deleted' },
@@ -19,11 +25,25 @@ export function ListMenu() {
   const palette = usePalette();
   const router = useRouter();
   const [isOpen, setOpen] = useState(false);
+  const hasAny = useList().shortcuts.length > 0;
   return (
     <>
       <IconButton icon="more" size={22} style={styles.button} accessibilityLabel="More about the list" onPress={() => setOpen(true)} />
       <Sheet title="The list" isOpen={isOpen} onClose={() => setOpen(false)}>
         <View>
+          {hasAny && (
+            <PressLink
+              onPress={() => {
+                setOpen(false);
+                router.navigate('/');
+                choosing.begin();
+              }}
+              style={styles.way}
+            >
+              <Icon name="choose" color={palette.ink} />
+              <Text variant="bodyLarge">Choose several</Text>
+            </PressLink>
+          )}
           {WAYS.map(({ icon, label, path }) => (
             <PressLink
               key={path}

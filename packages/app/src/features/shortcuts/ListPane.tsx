@@ -1,42 +1,54 @@
-import type { Severity } from '@yellow-latch/core/clash/finding';
 import { isMade } from '@yellow-latch/core/model';
 import { useGlobalSearchParams } from 'expo-router';
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { FlatList, StyleSheet, View } from 'react-native';
-import { Text } from 'react-native-paper';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { IconButton, Text } from 'react-native-paper';
 
 import { useAudit } from '@/audit/AuditProvider';
+import { counted } from '@/audit/sentences';
 import { Lead } from '@/features/check/Lead';
 import { SeverityFilter } from '@/features/check/SeverityFilter';
 import { fetchParts } from '@/features/editor/parts';
 import { whenIdle } from '@/frame/fetched';
 import { SyncLine } from '@/frame/SyncLine';
+import { Icon } from '@/look/icons';
+import { usePalette } from '@/look/useLook';
+import { VirtualList, type VirtualListHandle } from '@/look/VirtualList';
 import { useList } from '@/replica/ReplicaProvider';
+import { useKept } from '@/replica/useKept';
 
+import { arrange, isFiltered, NO_FILTERS, type Filters, type Sort } from './arrange';
+import { choosing, useChosen } from './choosing';
+import { ChoosingBar } from './ChoosingBar';
 import { EmptyList, NothingFound } from './EmptyList';
-import { makeFinder } from './find';
-import { countShortcuts, groupBySet, type ListItem } from './groups';
+import { FilterSheet, filterWords } from './FilterSheet';
+import { countShortcuts, type ListItem } from './groups';
 import { ListMenu } from './ListMenu';
 import { NewBar } from './NewBar';
 import { SearchField } from './SearchField';
 import { SetHeading } from './SetHeading';
 import { ShortcutRow } from './ShortcutRow';
+import { useFinder } from './useFinder';
+import { useListKeys } from './useListKeys';
 
-/** The list: pairs by set, a search over both sides, and the bar that starts a new one. */
+/** About how high rows are, in px: measured when they are drawn. */
+const ROW = 56;
+const HEADING = 44;
+
+/** The list: pairs by set, a search over all that they hold, and the bar that starts a new one. */
 export function ListPane() {
+  const palette = usePalette();
   const list = useList();
   const [query, setQuery] = useState('');
   const settledQuery = useDeferredValue(query);
-  const finder = useMemo(() => makeFinder(list), [list]);
+  const found = useFinder(list, settledQuery);
   const { state, findings } = useAudit();
-  const [severity, setSeverity] = useState<Severity | null>(null);
+  const [filters, setFilters] = useState<Filters>(NO_FILTERS);
+  const [sort, setSort] = useKept<Sort>('list-sort', 'set');
+  const [isFiltering, setFiltering] = useState(false);
   const counts = useMemo(() => countShortcuts(findings.worst), [findings]);
-  const items = useMemo(() => {
-    const found = finder.find(settledQuery);
-    if (severity === null) return groupBySet(list, found);
-    const ofVerdict = [...findings.worst].flatMap(([id, worst]) => (worst === severity ? [id] : []));
-    return groupBySet(list, new Set(found ? ofVerdict.filter((id) => found.has(id)) : ofVerdict));
-  }, [list, finder, settledQuery, severity, findings]);
+  const items = useMemo(() => arrange(list, found, filters, sort, findings.worst), [list, found, filters, sort, findings]);
+  const setNames = useMemo(() => new Map(list.sets.map(({ id, name }) => [id, name])), [list.sets]);
   const isJudged = state.result !== null;
   const unsettled = useMemo(() => new Set(list.unsettled.map(({ id }) => id)), [list]);
   const holdsMade = list.shortcuts.some(({ content }) => isMade(content));
@@ -44,12 +56,16 @@ export function ListPane() {
     // Behind the proof: what it takes to open them is at hand when the server is not.
     if (holdsMade && isJudged) return whenIdle(() => void fetchParts());
   }, [holdsMade, isJudged]);
-  const showAll = () => {
-    setQuery('');
-    setSeverity(null);
-  };
+  const chosen = useChosen();
+  const rows = useMemo(() => items.flatMap((item) => (item.type === 'shortcut' ? [item.shortcut.id] : [])), [items]);
+  useEffect(() => {
+    choosing.shown = rows;
+  }, [rows]);
+  const handle = useRef<VirtualListHandle>(null);
+  const onKeyDown = useListKeys(items, handle);
   const { id: openId } = useGlobalSearchParams<{ id?: string }>();
   const isEmpty = list.shortcuts.length === 0;
+  const active = filterWords(filters, list.sets);
   return (
     <View style={styles.pane}>
       <View style={styles.head}>
@@ -63,22 +79,50 @@ export function ListPane() {
           </View>
         </View>
         {!isEmpty && <SearchField value={query} onChange={setQuery} />}
-        {!isEmpty && <SeverityFilter counts={isJudged ? counts : null} value={severity} onChange={setSeverity} />}
+        {!isEmpty && (
+          <View style={styles.filters}>
+            <SeverityFilter counts={isJudged ? counts : null} value={filters.severity} onChange={(severity) => setFilters({ ...filters, severity })} />
+            <View style={styles.push} />
+            <IconButton icon="filter" size={22} style={styles.button} accessibilityLabel={`Order and filters${active.length > 0 ? `, ${active.length} on` : ''}`} onPress={() => setFiltering(true)} />
+          </View>
+        )}
+        {active.length > 0 && (
+          <View style={styles.active}>
+            {active.map(({ words, without }) => (
+              <Pressable key={words} role="button" aria-label={`No longer: ${words}`} onPress={() => setFilters(without)} style={[styles.chip, { borderColor: palette.ink, backgroundColor: palette.surface }]}>
+                <Text numberOfLines={1} style={styles.chipText}>
+                  {words}
+                </Text>
+                <Icon name="close" size={16} color={palette.ink} />
+              </Pressable>
+            ))}
+            <Text variant="bodySmall" role="status">
+              {counted(rows.length, 'shortcut')}
+            </Text>
+          </View>
+        )}
       </View>
       <View style={styles.list}>
         {isEmpty ? (
           <EmptyList />
         ) : items.length === 0 ? (
-          <NothingFound query={query} onClear={showAll} />
+          <NothingFound
+            query={query}
+            isFiltered={isFiltered(filters)}
+            onClear={() => {
+              setQuery('');
+              setFilters(NO_FILTERS);
+            }}
+          />
         ) : (
-          <FlatList<ListItem>
-            data={items}
-            keyExtractor={({ key }) => key}
-            initialNumToRender={16}
-            windowSize={9}
-            keyboardShouldPersistTaps="handled"
-            extraData={[openId, findings, unsettled]}
-            renderItem={({ item }) =>
+          <VirtualList<ListItem>
+            label="The shortcuts"
+            items={items}
+            keyOf={({ key }) => key}
+            estimate={({ type }) => (type === 'set' ? HEADING : ROW)}
+            handle={handle}
+            onKeyDown={onKeyDown}
+            renderItem={(item) =>
               item.type === 'set' ? (
                 <SetHeading set={item.set} count={item.count} />
               ) : (
@@ -87,14 +131,17 @@ export function ListPane() {
                   isOpen={item.shortcut.id === openId}
                   isUnsettled={unsettled.has(item.shortcut.id)}
                   verdict={isJudged ? (findings.worst.get(item.shortcut.id) ?? 'safe') : null}
+                  isChosen={chosen === null ? null : chosen.has(item.shortcut.id)}
+                  setName={sort === 'set' ? undefined : (setNames.get(item.shortcut.setId ?? '') ?? 'In no set')}
                 />
               )
             }
           />
         )}
       </View>
-      <Lead />
-      <NewBar />
+      {chosen === null && <Lead />}
+      {chosen === null ? <NewBar /> : <ChoosingBar />}
+      <FilterSheet isOpen={isFiltering} onClose={() => setFiltering(false)} sort={sort} onSort={setSort} filters={filters} onFilters={setFilters} count={rows.length} />
     </View>
   );
 }
@@ -104,5 +151,11 @@ const styles = StyleSheet.create({
   head: { paddingHorizontal: 16, paddingTop: 12, gap: 4 },
   titleRow: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 16 },
   state: { flexDirection: 'row', alignItems: 'center', flexShrink: 1, gap: 4 },
+  filters: { flexDirection: 'row', alignItems: 'center' },
+  push: { flex: 1 },
+  button: { width: 48, height: 48, margin: 0 },
+  active: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 6 },
+  chip: { flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 48, maxWidth: '100%', paddingHorizontal: 10, borderWidth: 1.5, borderRadius: 6 },
+  chipText: { fontSize: 15, flexShrink: 1 },
   list: { flex: 1, minHeight: 0 },
 });

@@ -20,7 +20,7 @@ export function SearchField({ value, onChange }: SearchFieldProps) {
         value={value}
         onChangeText={onChange}
         aria-label="Find by code or text"
-        placeholder="Find by code or text"
+        placeholder="Find by code, text, note or set"
         placeholderTextColor={palette.inkSoft}
         autoCapitalize="none"
         autoCorrect={false}

@@ -5,16 +5,17 @@ import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { SEVERITY_WORDS } from '@/audit/sentences';
+import { MASK, SEVERITY_WORDS } from '@/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { Icon } from '@/look/icons';
 import { LatchGlyph } from '@/look/LatchGlyph';
-import { PressLink } from '@/look/PressLink';
+import { PressLink, type Held } from '@/look/PressLink';
+import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
 
+import { choosing } from './choosing';
 import { CopyButton } from './CopyButton';
-import { MASK } from '@/audit/sentences';
 
 /** Codes longer than this, in clusters, stand above their expansion instead of beside it. */
 const LONGEST_BESIDE = 9;
@@ -26,42 +27,81 @@ interface ShortcutRowProps {
   verdict: Severity | 'safe' | null;
   /** Whether two devices wrote different things of it and nobody has chosen yet. */
   isUnsettled?: boolean;
+  /** Null: nothing is being chosen, and it opens. */
+  isChosen: boolean | null;
+  /** Where it is of no set's group, the name of its set. */
+  setName?: string;
 }
 
-/** A pair of the list: what you type, what you get; one tap opens it, one on the right copies it. */
-export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict, isUnsettled = false }: ShortcutRowProps) {
+/** Whether a press with these keys held chooses rather than opens; if so, it is done. */
+function choosesWith({ shiftKey, ctrlKey, metaKey }: Held, id: string): boolean {
+  if (shiftKey) choosing.extendTo(id);
+  else if (ctrlKey || metaKey) choosing.toggle(id);
+  return shiftKey || ctrlKey || metaKey;
+}
+
+/**
+ * A pair of the list: what you type, what you get; one tap opens it, one on the right copies it. Pressed long, or with Shift or
+ * Ctrl, it is chosen; while some are being chosen a tap chooses.
+ */
+export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict, isUnsettled = false, isChosen, setName }: ShortcutRowProps) {
   const palette = usePalette();
   const router = useRouter();
-  const { id, code, kind } = shortcut;
-  const shown = shortcut.private ? `${MASK}, only on this device` : shownText(shortcut);
-  const isLong = countClusters(code) > LONGEST_BESIDE;
+  const { id, code } = shortcut;
+  const label = `${code}: ${wordsOf(shortcut).slice(0, 200)}${verdict ? `. ${SEVERITY_WORDS[verdict]}` : ''}${isUnsettled ? '. Two versions' : ''}`;
+  if (isChosen !== null) {
+    return (
+      <View style={[styles.row, isChosen && { backgroundColor: palette.surface }]}>
+        <Tick role="checkbox" isOn={isChosen} label={label} onPress={(held) => choosesWith(held, id) || choosing.toggle(id)} style={styles.link}>
+          <Pair shortcut={shortcut} setName={setName} />
+        </Tick>
+      </View>
+    );
+  }
   return (
     <View style={[styles.row, isOpen && { backgroundColor: palette.surface }]}>
       <PressLink
-        aria-label={`${code}: ${shown.slice(0, 200)}${verdict ? `. ${SEVERITY_WORDS[verdict]}` : ''}${isUnsettled ? '. Two versions' : ''}`}
+        aria-label={label}
         aria-current={isOpen ? 'true' : undefined}
-        onPress={() => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
+        onPress={(held) => choosesWith(held, id) || router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
+        onLongPress={() => choosing.begin(id)}
         style={styles.link}
       >
         <View style={styles.glyph}>{verdict && <LatchGlyph verdict={verdict} size={20} />}</View>
-        <View style={[styles.pair, isLong && styles.stacked]}>
-        <View style={isLong ? null : styles.code}>
-          <CodePlate code={code} />
-        </View>
-        <Text
-          variant="bodyMedium"
-          numberOfLines={2}
-          style={[styles.expansion, kind === 'symbol' && styles.symbol]}
-        >
-          {shown.trim().replace(/\s*\n\s*/g, ' ↵ ')}
-        </Text>
-        </View>
+        <Pair shortcut={shortcut} setName={setName} />
         {isUnsettled && <Icon name="split" size={18} color={palette.ink} />}
       </PressLink>
       <CopyButton shortcut={shortcut} />
     </View>
   );
 });
+
+function wordsOf(shortcut: Shortcut): string {
+  return shortcut.private ? `${MASK}, only on this device` : shownText(shortcut);
+}
+
+function Pair({ shortcut, setName }: { shortcut: Shortcut; setName?: string }) {
+  const palette = usePalette();
+  const { code, kind } = shortcut;
+  const isLong = countClusters(code) > LONGEST_BESIDE;
+  return (
+    <View style={[styles.pair, isLong && styles.stacked]}>
+      <View style={isLong ? null : styles.code}>
+        <CodePlate code={code} />
+      </View>
+      <View style={styles.words}>
+        <Text variant="bodyMedium" numberOfLines={2} style={[styles.expansion, kind === 'symbol' && styles.symbol]}>
+          {wordsOf(shortcut).trim().replace(/\s*\n\s*/g, ' ↵ ')}
+        </Text>
+        {setName !== undefined && (
+          <Text variant="bodySmall" numberOfLines={1} style={{ color: palette.inkSoft }}>
+            {setName}
+          </Text>
+        )}
+      </View>
+    </View>
+  );
+}
 
 const styles = StyleSheet.create({
   symbol: { fontSize: 21, lineHeight: 26 },
@@ -79,5 +119,6 @@ const styles = StyleSheet.create({
   },
   stacked: { flexDirection: 'column', alignItems: 'stretch', gap: 4 },
   code: { minWidth: 86 },
-  expansion: { flex: 1, fontSize: 15, lineHeight: 20, ...webStyle({ overflowWrap: 'anywhere' }) },
+  words: { flex: 1, minWidth: 0 },
+  expansion: { fontSize: 15, lineHeight: 20, ...webStyle({ overflowWrap: 'anywhere' }) },
 });

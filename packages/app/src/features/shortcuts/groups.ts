@@ -8,15 +8,11 @@ export type ListItem =
   | { type: 'set'; key: string; set: ShortcutSet | null; count: number }
   | { type: 'shortcut'; key: string; shortcut: Shortcut };
 
-/**
- * The list by set, each with its count, first what has no set yet; `found` leaves only these, and
- * no empty sets.
- */
-export function groupBySet({ shortcuts, sets }: ListView, found: Set<string> | null): ListItem[] {
+/** The list by set, each with its count, first what has no set yet; no empty sets. */
+export function groupBySet({ shortcuts, sets }: Pick<ListView, 'shortcuts' | 'sets'>): ListItem[] {
   const bySet = new Map<string | null, Shortcut[]>(sets.map(({ id }) => [id, []]));
   bySet.set(null, []);
   for (const shortcut of shortcuts) {
-    if (found && !found.has(shortcut.id)) continue;
     (bySet.get(shortcut.setId) ?? bySet.get(null)!).push(shortcut);
   }
   const items: ListItem[] = [];

@@ -1,11 +1,12 @@
+import type { Severity } from '@yellow-latch/core/clash/finding';
 import type { Shortcut } from '@yellow-latch/core/model';
 
 import { makeFinder } from './find';
-import { groupBySet } from './groups';
+import { arrange, NO_FILTERS, type Filters, type Sort } from './arrange';
 
-function shortcut(code: string, expansion: string, setId: string | null = null): Shortcut {
+function shortcut(code: string, expansion: string, setId: string | null = null, more: Partial<Shortcut> = {}): Shortcut {
   const content = { expansion, template: false, format: 'plain' as const };
-  return { id: code, code, content, kind: 'message', setId, rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null, private: false, changed: 0 };
+  return { id: code, code, content, kind: 'message', setId, rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null, private: false, changed: 0, ...more };
 }
 
 const set = (id: string, name: string) => ({ id, name, icon: 'folder', order: id, changed: 0 });
@@ -16,10 +17,10 @@ const view = {
   devices: ['app'],
   sets: [set('a', 'Visits'), set('b', 'Signs')],
   shortcuts: [
-    shortcut(';hum', 'Pianos like a steady relative humidity.', 'a'),
-    shortcut(';sh', '♯', 'b'),
-    shortcut(';ten', 'I am about ten minutes away.', 'a'),
-    shortcut('hrp', 'Heather Road: park behind the kitchens.', 'gone'),
+    shortcut(';hum', 'Pianos like a steady relative humidity.', 'a', { private: true, usesAWeek: 3 }),
+    shortcut(';sh', '♯', 'b', { kind: 'symbol', note: 'raised by a semitone' }),
+    shortcut(';ten', 'I am about ten minutes away.', 'a', { used: { count: 2, since: 0 } }),
+    shortcut('hrp', 'Heather Road: park behind the kitchens.', 'gone', { language: 'de' }),
   ],
 };
 const found = (query: string) => [...(makeFinder(view).find(query) ?? ['all'])].sort();
@@ -32,17 +33,21 @@ describe('finding', () => {
     ['H', [';hum', ';sh', 'hrp']],
     ['humid', [';hum']],
     ['humdity', [';hum']],
+    ['humidtiy', [';hum']],
+    ['mintues', [';ten']],
+    ['semitone', [';sh']],
+    ['signs', [';sh']],
+    ['visits minutes', [';ten']],
+    ['raod', ['hrp']],
     ['minutes ten', [';ten']],
     ['minutes humidity', []],
     ['xylophone', []],
   ])('%j', (query, ids) => expect(found(query)).toEqual(ids.sort()));
 });
 
-describe('grouping', () => {
-  const lines = (ids: Set<string> | null) =>
-    groupBySet(view, ids).map((item) =>
-      item.type === 'set' ? `${item.set?.name ?? 'none'} ${item.count}` : item.shortcut.code,
-    );
+describe('the order and the filters', () => {
+  const lines = (found: Set<string> | null, filters: Partial<Filters> = {}, sort: Sort = 'set', worst = new Map<string, Severity>()) =>
+    arrange(view, found, { ...NO_FILTERS, ...filters }, sort, worst).map((item) => (item.type === 'set' ? `${item.set?.name ?? 'none'} ${item.count}` : item.shortcut.code));
 
   test('by set in their order, first what has none or one that is gone', () => {
     expect(lines(null)).toEqual(['none 1', 'hrp', 'Visits 2', ';hum', ';ten', 'Signs 1', ';sh']);
@@ -52,4 +57,32 @@ describe('grouping', () => {
     expect(lines(new Set([';sh']))).toEqual(['Signs 1', ';sh']);
     expect(lines(new Set())).toEqual([]);
   });
+
+  test.each<[Sort, string[]]>([
+    ['code', [';hum', ';sh', ';ten', 'hrp']],
+    ['expansion', [';sh', 'hrp', ';ten', ';hum']],
+    ['newest', ['hrp', ';ten', ';sh', ';hum']],
+    ['most used', [';ten', ';hum', ';sh', 'hrp']],
+  ])('by %s', (sort, codes) => expect(lines(null, {}, sort)).toEqual(codes));
+
+  test.each<[Partial<Filters>, string[]]>([
+    [{ kind: 'symbol' }, [';sh']],
+    [{ setId: 'a' }, [';hum', ';ten']],
+    [{ setId: '' }, ['hrp']],
+    [{ language: 'de' }, ['hrp']],
+    [{ language: '' }, [';hum', ';sh', ';ten']],
+    [{ neverUsed: true }, [';hum', ';sh', 'hrp']],
+    [{ privateOnly: true }, [';hum']],
+    [{ severity: 'risky' }, [';ten']],
+    [{ neverUsed: true, setId: 'a' }, [';hum']],
+  ])('filters: %j', (filters, codes) => expect(lines(null, filters, 'code', new Map([[';ten', 'risky']]))).toEqual(codes));
+});
+
+test('the index follows the list: what is changed, gone or renamed', () => {
+  const finder = makeFinder(view);
+  const ids = (query: string) => [...finder.find(query)!].sort();
+  expect(ids('kitchens')).toEqual(['hrp']);
+  const changed = view.shortcuts.map((one) => (one.id === 'hrp' ? { ...one, content: { ...one.content, expansion: 'Mill Lane' } } : one)).filter(({ id }) => id !== ';ten');
+  finder.follow({ shortcuts: changed, sets: [set('a', 'Calls')] });
+  expect([ids('kitchens'), ids('lane'), ids('minutes'), ids('calls')]).toEqual([[], ['hrp'], [], [';hum']]);
 });

@@ -11,7 +11,7 @@ import { Sheet } from '@/look/Sheet';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 
-import { Choice } from '../Choice';
+import { Choice } from '@/look/Choice';
 import type { ChipSegment } from './chipNode';
 import { exampleOf, kindOf, MOVES, nameFor, PATTERNS } from './labels';
 

@@ -1,8 +1,10 @@
 import { useRef } from 'react';
 import { Button } from 'react-native-paper';
 
+const TEXTS = '.txt,.md,.csv,.tsv,.jsonl,.ndjson,.log,text/*';
+
 /** Opens a file of the person's own. */
-export function FileButton({ label, onFile }: { label: string; onFile: (file: File) => void }) {
+export function FileButton({ label, onFile, accept = TEXTS }: { label: string; onFile: (file: File) => void; accept?: string }) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -11,7 +13,7 @@ export function FileButton({ label, onFile }: { label: string; onFile: (file: Fi
         type="file"
         aria-label={`${label} (file)`}
         tabIndex={-1}
-        accept=".txt,.md,.csv,.tsv,.jsonl,.ndjson,.log,text/*"
+        accept={accept}
         style={{ position: 'absolute', width: 1, height: 1, opacity: 0, pointerEvents: 'none' }}
         onChange={({ target }) => {
           const file = target.files?.[0];

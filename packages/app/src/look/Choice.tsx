@@ -2,10 +2,10 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { ChoiceSheet, type ChoiceOption } from '@/look/ChoiceSheet';
-import { STRONG } from '@/look/fonts';
-import { Icon } from '@/look/icons';
-import { usePalette } from '@/look/useLook';
+import { ChoiceSheet, type ChoiceOption } from './ChoiceSheet';
+import { STRONG } from './fonts';
+import { Icon } from './icons';
+import { usePalette } from './useLook';
 
 interface ChoiceProps<T> {
   label: string;

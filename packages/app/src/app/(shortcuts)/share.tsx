@@ -1,0 +1,5 @@
+import { SharedPage } from '@/features/editor/SharedPage';
+
+export default function Share() {
+  return <SharedPage />;
+}

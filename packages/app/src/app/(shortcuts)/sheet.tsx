@@ -1,0 +1,13 @@
+import { Suspense } from 'react';
+
+import { fetched } from '@/frame/fetched';
+
+const SheetPage = fetched('The sheet', async () => ({ default: (await import('@/features/keeping')).SheetPage }));
+
+export default function Sheet() {
+  return (
+    <Suspense fallback={null}>
+      <SheetPage />
+    </Suspense>
+  );
+}

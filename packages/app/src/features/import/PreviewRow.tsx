@@ -1,0 +1,112 @@
+import type { ImportChoice } from '@yellow-latch/core/exchange/choice';
+import type { PlannedRow } from '@yellow-latch/core/exchange';
+import { memo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { IconButton, Text } from 'react-native-paper';
+
+import { CodePlate } from '@/look/CodePlate';
+import { Tick } from '@/look/Tick';
+import { usePalette } from '@/look/useLook';
+import { webStyle } from '@/look/webStyle';
+import { useList } from '@/replica/ReplicaProvider';
+
+import { SECRET_WORDS, tellFields, tellRefusal } from './words';
+
+interface PreviewRowProps {
+  row: PlannedRow;
+  choice: ImportChoice;
+  onChoose: (choice: ImportChoice) => void;
+  /** Asks for more than in or out. */
+  onAsk: () => void;
+}
+
+/** A row of the file: what it is, what would become of it, and why. */
+export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAsk }: PreviewRowProps) {
+  const palette = usePalette();
+  const { shortcuts } = useList();
+  if (row.status === 'refused') {
+    return (
+      <View style={styles.plain}>
+        <Text variant="bodyMedium" style={{ color: palette.alarm }}>
+          Line {row.line}: {tellRefusal(row.refusal)}
+        </Text>
+        <Text variant="bodySmall" numberOfLines={1}>
+          {[row.code, onOneLine(row.expansion)].filter((part) => part !== '').join('  ') || '(nothing else in it)'}
+        </Text>
+      </View>
+    );
+  }
+  const { wanted, line } = row;
+  const isIn = choice.do !== 'leave';
+  const code = choice.do === 'recode' ? choice.code : wanted.fields.code;
+  const known = row.status === 'changed' || row.status === 'same' ? shortcuts.find(({ id }) => id === row.known) : row.status === 'taken' && row.by.in === 'list' ? shortcuts.find(({ id }) => id === (row.by as { id: string }).id) : undefined;
+  const text = wanted.isPrivate ? '••••••••, only on this device' : onOneLine(wanted.fields.content.expansion);
+  const pair = (
+    <View style={styles.pair}>
+      <View style={styles.code}>
+        <CodePlate code={code} />
+      </View>
+      <View style={styles.words}>
+        {row.status === 'changed' && known && row.differs.includes('content') && (
+          <Text variant="bodySmall" numberOfLines={1} style={[styles.was, { color: palette.inkSoft }]}>
+            {known.private ? '••••••••' : onOneLine(known.content.expansion)}
+          </Text>
+        )}
+        <Text variant="bodyMedium" numberOfLines={2} style={styles.text}>
+          {text}
+        </Text>
+        <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+          {noteOf(row, choice, known?.code)}
+        </Text>
+      </View>
+    </View>
+  );
+  if (row.status === 'same') return <View style={styles.plain}>{pair}</View>;
+  return (
+    <View style={[styles.row, row.status === 'changed' && styles.alone]}>
+      {row.status === 'taken' ? (
+        <View style={styles.taken}>{pair}</View>
+      ) : (
+        <Tick role="checkbox" isOn={isIn} label={`Line ${line}, ${code}: ${text.slice(0, 120)}`} onPress={() => onChoose({ do: isIn ? 'leave' : 'take' })} style={styles.tick}>
+          {pair}
+        </Tick>
+      )}
+      {row.status !== 'changed' && <IconButton icon="pencil" size={20} style={styles.button} accessibilityLabel={`Decide on line ${line}, ${code}`} onPress={onAsk} />}
+    </View>
+  );
+});
+
+function onOneLine(text: string): string {
+  return text.slice(0, 400).trim().replaceAll(/\s*\n\s*/gu, ' ↵ ');
+}
+
+function noteOf(row: Exclude<PlannedRow, { status: 'refused' }>, choice: ImportChoice, knownCode: string | undefined): string {
+  const line = row.line > 0 ? `Line ${row.line}` : 'Sealed';
+  switch (row.status) {
+    case 'new':
+      return [line, ...(row.isProposed && choice.do !== 'recode' ? ['the code was made for it'] : []), ...(row.secret ? [SECRET_WORDS[row.secret]!] : [])].join(', ');
+    case 'changed':
+      return `${line}, another ${tellFields(row.differs)}${row.differs.includes('code') && knownCode !== undefined ? `, was ${knownCode}` : ''}`;
+    case 'taken': {
+      const by = row.by.in === 'file' ? `line ${row.by.line} has this code` : `your list has ${knownCode ?? 'this code'}`;
+      const what = choice.do === 'recode' ? `comes in as ${choice.code}` : choice.do === 'replace' ? 'takes the place of yours' : 'stays out';
+      return `${line}, ${by}: ${what}`;
+    }
+    case 'same':
+      return line;
+  }
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', alignItems: 'center', paddingLeft: 16, paddingRight: 4 },
+  alone: { paddingRight: 16 },
+  plain: { paddingHorizontal: 16, paddingVertical: 8, gap: 2 },
+  tick: { flex: 1, minWidth: 0 },
+  taken: { flex: 1, minWidth: 0, paddingVertical: 4 },
+  pair: { flex: 1, flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 10, minHeight: 56, paddingVertical: 6, minWidth: 0 },
+  code: { minWidth: 72 },
+  words: { flex: 1, minWidth: 120 },
+  was: { textDecorationLine: 'line-through' },
+  text: { fontSize: 15, lineHeight: 20, ...webStyle({ overflowWrap: 'anywhere' }) },
+  button: { width: 48, height: 48, margin: 0 },
+});

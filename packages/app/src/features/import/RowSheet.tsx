@@ -1,0 +1,78 @@
+import type { ImportChoice } from '@yellow-latch/core/exchange/choice';
+import type { PlannedRow } from '@yellow-latch/core/exchange';
+import { checkCode, matchKey, trimCode } from '@yellow-latch/core/model';
+import { useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { tellProblem } from '@/features/editor/words';
+import { Field } from '@/look/Field';
+import { LatchButton } from '@/look/LatchButton';
+import { Sheet } from '@/look/Sheet';
+import { Tick } from '@/look/Tick';
+import { useList } from '@/replica/ReplicaProvider';
+
+interface RowSheetProps {
+  row: PlannedRow;
+  all: readonly PlannedRow[];
+  choice: ImportChoice;
+  onClose: () => void;
+  onChoose: (choice: ImportChoice) => void;
+}
+
+/** What is to become of one row: out, in under this or another code, or in place of what has its code. */
+export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps) {
+  const { shortcuts } = useList();
+  const [picked, setPicked] = useState<'leave' | 'in' | 'replace'>(choice.do === 'replace' ? 'replace' : choice.do === 'leave' && row.status !== 'taken' ? 'leave' : 'in');
+  const own = row.status === 'refused' ? '' : row.wanted.fields.code;
+  const [code, setCode] = useState(choice.do === 'recode' ? choice.code : row.status === 'taken' ? row.free : own);
+  const [error, setError] = useState<string>();
+  if (row.status === 'refused' || row.status === 'same') return null;
+  const holder = row.status === 'taken' && row.by.in === 'list' ? shortcuts.find(({ id }) => id === (row.by as { id: string }).id) : undefined;
+  const decide = () => {
+    if (picked !== 'in') {
+      onChoose({ do: picked });
+      onClose();
+      return;
+    }
+    const typed = trimCode(code);
+    const problem = checkCode(typed);
+    const key = matchKey(typed);
+    const isTaken = shortcuts.some((one) => matchKey(one.code) === key) || all.some((other) => other !== row && other.status !== 'refused' && other.status !== 'taken' && matchKey(other.wanted.fields.code) === key);
+    if (problem) setError(tellProblem('code', problem));
+    else if (isTaken) setError(`${typed} is taken. Choose another code.`);
+    else {
+      onChoose(typed === own && row.status === 'new' ? { do: 'take' } : { do: 'recode', code: typed });
+      onClose();
+    }
+  };
+  return (
+    <Sheet title={`Line ${row.line}`} isOpen onClose={onClose}>
+      <ScrollView contentContainerStyle={styles.body}>
+        <View role="radiogroup" aria-label="What becomes of it">
+          <Tick role="radio" isOn={picked === 'leave'} onPress={() => setPicked('leave')}>
+            <Text variant="bodyLarge">It stays out</Text>
+          </Tick>
+          <Tick role="radio" isOn={picked === 'in'} onPress={() => setPicked('in')}>
+            <Text variant="bodyLarge">It comes in with this code</Text>
+          </Tick>
+          {holder && (
+            <Tick role="radio" isOn={picked === 'replace'} onPress={() => setPicked('replace')}>
+              <Text variant="bodyLarge">Its text takes the place of what {holder.code} gives</Text>
+            </Tick>
+          )}
+        </View>
+        {picked === 'in' && <Field label="You type" isCode value={code} onChangeText={setCode} onBlur={() => {}} onSubmit={decide} error={error} />}
+        {holder && <Text variant="bodySmall">{`In your list ${holder.code} gives “${holder.private ? '••••••••' : holder.content.expansion.slice(0, 120)}”`}</Text>}
+      </ScrollView>
+      <View style={styles.foot}>
+        <LatchButton label="Done" onPress={decide} />
+      </View>
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({
+  body: { paddingHorizontal: 20, gap: 10 },
+  foot: { paddingHorizontal: 20, paddingTop: 8, alignItems: 'flex-end' },
+});

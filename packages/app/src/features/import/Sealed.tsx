@@ -1,0 +1,39 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { counted } from '@/audit/sentences';
+import { Field } from '@/look/Field';
+import { usePalette } from '@/look/useLook';
+
+/** The private shortcuts of a backup, still under their passphrase. */
+export function Sealed({ count, onOpen }: { count: number; onOpen: (passphrase: string) => Promise<boolean> }) {
+  const palette = usePalette();
+  const [passphrase, setPassphrase] = useState('');
+  const [isWorking, setWorking] = useState(false);
+  const [error, setError] = useState<string>();
+  const open = async () => {
+    if (passphrase === '' || isWorking) return;
+    setWorking(true);
+    const isRight = await onOpen(passphrase).catch(() => false);
+    setWorking(false);
+    if (!isRight) setError('It does not open with this passphrase. Look at capitals and blanks, or the file is damaged.');
+  };
+  return (
+    <View style={[styles.box, { borderColor: palette.line, backgroundColor: palette.surface }]}>
+      <Text variant="bodyMedium">
+        {counted(count, 'shortcut')} that {count === 1 ? 'was' : 'were'} only on one device {count === 1 ? 'is' : 'are'} sealed in it. Without the passphrase {count === 1 ? 'it stays' : 'they stay'} out.
+      </Text>
+      <Field label="Passphrase" isSecret value={passphrase} onChangeText={setPassphrase} onBlur={() => {}} onSubmit={() => void open()} error={error} />
+      <Button mode="outlined" icon="key" loading={isWorking} onPress={() => void open()} style={styles.button} contentStyle={styles.tall}>
+        Open them
+      </Button>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  box: { borderWidth: 1.5, borderRadius: 8, padding: 12, gap: 8 },
+  button: { borderRadius: 6, alignSelf: 'flex-start' },
+  tall: { minHeight: 48 },
+});

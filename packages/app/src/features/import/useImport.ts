@@ -1,0 +1,124 @@
+import type { ImportChoice } from '@yellow-latch/core/exchange/choice';
+import { useEffect, useMemo, useState } from 'react';
+
+import { LARGEST_FILE, type Choices as ReadAs, type FileProblem, type Preview } from '@/exchange/limits';
+import { useExchange } from '@/exchange/useExchange';
+import { addUses } from '@/effort/uses';
+import { useList, useOpened } from '@/replica/ReplicaProvider';
+import { useDo } from '@/replica/useDo';
+import { counted } from '@/audit/sentences';
+
+import { importing, REST_PARTS, type Choices, type Import, type RestPart } from './importing';
+
+/** What is open: a file or a pasted text. `serial` tells one from the next. */
+export interface Source {
+  readonly name: string;
+  readonly serial: number;
+}
+
+let serial = 0;
+const NO_CHOICES: Choices = new Map();
+
+/** A file on its way in: how it is read, what would become of each row, what a person decides of it, and the doing of it all. */
+export function useImport() {
+  const list = useList();
+  const { replica } = useOpened();
+  const doIt = useDo();
+  const ask = useExchange();
+  const [source, setSource] = useState<Source | null>(null);
+  const [readAs, setReadAs] = useState<ReadAs>({});
+  const [opened, setOpened] = useState(0);
+  const [result, setResult] = useState<Preview | FileProblem | { type: 'failed' } | null>(null);
+  const [choices, setChoices] = useState<Choices>(NO_CHOICES);
+  const [into, setInto] = useState<Import['into']>(null);
+  const [keepsSecrets, setKeepsSecrets] = useState(true);
+  const [left, setLeft] = useState<readonly RestPart[]>([]);
+  const { shortcuts, sets } = list;
+
+  useEffect(() => {
+    if (source === null) return;
+    let isOver = false;
+    ask((desk) => desk.preview(readAs, { shortcuts, sets }) as Promise<Preview | FileProblem>).then(
+      (next) => {
+        if (!isOver) setResult(next);
+      },
+      () => {
+        if (!isOver) setResult({ type: 'failed' });
+      },
+    );
+    return () => {
+      isOver = true;
+    };
+  }, [ask, source, readAs, opened, shortcuts, sets]);
+
+  const open = async (name: string, bytes: Uint8Array) => {
+    serial += 1;
+    setResult(null);
+    setReadAs({});
+    setChoices(NO_CHOICES);
+    setLeft([]);
+    await ask((desk) => desk.open(bytes)).catch(() => setResult({ type: 'failed' }));
+    setSource({ name, serial });
+  };
+  const preview = result !== null && !('type' in result) ? result : null;
+  const takes = REST_PARTS.filter((part) => !left.includes(part));
+  const plan = useMemo(
+    () => (preview ? importing({ rows: preview.rows, choices, fileSets: preview.sets, into, keepsSecrets, rest: preview.rest, takes: REST_PARTS.filter((part) => !left.includes(part)) }, list, (type, id) => replica.recordOf(type, id) !== undefined) : null),
+    [preview, choices, into, keepsSecrets, left, list, replica],
+  );
+
+  return {
+    source,
+    result,
+    preview,
+    readAs,
+    /** Another reading makes other rows: what was decided of the old ones goes. */
+    readOtherwise: (next: ReadAs) => {
+      setChoices(NO_CHOICES);
+      setReadAs(next);
+    },
+    choices,
+    choose: (rows: readonly number[], choice: ImportChoice | null) => {
+      const next = new Map(choices);
+      for (const row of rows) {
+        if (choice === null) next.delete(row);
+        else next.set(row, choice);
+      }
+      setChoices(next);
+    },
+    chooseEach: (some: ReadonlyMap<number, ImportChoice>) => setChoices(new Map([...choices, ...some])),
+    into,
+    setInto,
+    keepsSecrets,
+    setKeepsSecrets,
+    takes,
+    setTakes: (part: RestPart, isTaken: boolean) => setLeft(isTaken ? left.filter((one) => one !== part) : [...left, part]),
+    plan,
+    openText: (text: string) => open('What you pasted', new TextEncoder().encode(text)),
+    openFile: async (file: File) => {
+      if (file.size <= LARGEST_FILE) return open(file.name, new Uint8Array(await file.arrayBuffer()));
+      serial += 1;
+      setSource({ name: file.name, serial });
+      setResult({ type: 'too-large', limit: LARGEST_FILE, found: file.size });
+    },
+    close: () => {
+      setSource(null);
+      setResult(null);
+    },
+    unseal: async (passphrase: string) => {
+      const isRight = await ask((desk) => desk.unseal(passphrase));
+      if (isRight) setOpened((count) => count + 1);
+      return isRight;
+    },
+    /** Does all of it, or nothing. */
+    bringIn: async () => {
+      if (!plan || plan.doing.writes.length === 0) return;
+      const { made, changed } = plan;
+      const what = [...(made > 0 ? [`${counted(made, 'shortcut')} ${made === 1 ? 'is' : 'are'} new`] : []), ...(changed > 0 ? [`${counted(changed, 'shortcut')} ${changed === 1 ? 'is' : 'are'} changed`] : [])];
+      await doIt(plan.doing, what.length > 0 ? `${what.join(', ')}.` : 'It is restored.');
+      await addUses(replica.db, plan.uses);
+    },
+  };
+}
+
+export type Importer = ReturnType<typeof useImport>;

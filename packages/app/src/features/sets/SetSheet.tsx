@@ -1,0 +1,111 @@
+import { countClusters, LIMITS, type ShortcutSet } from '@yellow-latch/core/model';
+import { useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { counted } from '@/audit/sentences/words';
+import { ChoiceSheet } from '@/look/ChoiceSheet';
+import { Field } from '@/look/Field';
+import { Icon, type IconName } from '@/look/icons';
+import { LatchButton } from '@/look/LatchButton';
+import { Sheet } from '@/look/Sheet';
+import { usePalette } from '@/look/useLook';
+import type { Doing } from '@/replica/doing';
+import { useList, useMay } from '@/replica/ReplicaProvider';
+import { useDo } from '@/replica/useDo';
+
+import { changingSet, deletingSet, emptyingSet, mergingSets } from './doings';
+
+/** Pictures that a set may have. */
+const ICONS: readonly IconName[] = ['folder', 'map-pin', 'message', 'mail', 'house', 'truck', 'timer', 'tag', 'music', 'piano', 'file-text', 'link', 'key', 'inbox'];
+
+/** What can be done to a set: another name or picture, merged, emptied, deleted; each with one undo. */
+export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => void }) {
+  const palette = usePalette();
+  const doIt = useDo();
+  const list = useList();
+  const canEdit = useMay() === 'edit';
+  const [name, setName] = useState(set.name);
+  const [isMerging, setMerging] = useState(false);
+  const count = list.shortcuts.filter(({ setId }) => setId === set.id).length;
+  const shortcuts = counted(count, 'shortcut');
+  const others = list.sets.filter(({ id }) => id !== set.id);
+  const isTooLong = countClusters(name.trim()) > LIMITS.setNameClusters;
+  const act = (doing: Doing, done: string) => {
+    onClose();
+    void doIt(doing, done);
+  };
+  const rename = () => {
+    const wanted = name.trim();
+    if (wanted === '' || isTooLong) return;
+    if (wanted === set.name) onClose();
+    else act(changingSet(set, { name: wanted }), `${set.name} is called ${wanted} now.`);
+  };
+  const way = (icon: IconName, label: string, onPress: () => void, isAlarm = false) => (
+    <Pressable key={label} role="button" onPress={onPress} style={styles.way}>
+      <Icon name={icon} color={isAlarm ? palette.alarm : palette.ink} />
+      <Text variant="bodyLarge" style={[styles.words, isAlarm && { color: palette.alarm }]}>
+        {label}
+      </Text>
+    </Pressable>
+  );
+  if (!canEdit) {
+    return (
+      <Sheet title={set.name} isOpen onClose={onClose}>
+        <Text style={styles.told}>This device may use the list, not change it.</Text>
+      </Sheet>
+    );
+  }
+  return (
+    <>
+      <Sheet title={set.name} isOpen={!isMerging} onClose={onClose}>
+        <ScrollView>
+          <View style={styles.name}>
+            <View style={styles.words}>
+              <Field label="Its name" value={name} onChangeText={setName} onBlur={() => {}} onSubmit={rename} error={isTooLong ? `The name may have ${LIMITS.setNameClusters} characters at most.` : undefined} />
+            </View>
+            <LatchButton label="Rename" isQuiet onPress={rename} />
+          </View>
+          <View role="radiogroup" aria-label="Its picture" style={styles.icons}>
+            {ICONS.map((icon) => (
+              <Pressable
+                key={icon}
+                role="radio"
+                aria-checked={icon === set.icon}
+                aria-label={icon.replace('-', ' ')}
+                onPress={() => icon !== set.icon && act(changingSet(set, { icon }), `${set.name} has another picture now.`)}
+                style={[styles.icon, { borderColor: icon === set.icon ? palette.ink : 'transparent' }]}
+              >
+                <Icon name={icon} color={palette.ink} />
+              </Pressable>
+            ))}
+          </View>
+          {others.length > 0 && way('combine', `Merge into another set`, () => setMerging(true))}
+          {count > 0 && way('inbox', `Empty it: its ${shortcuts} in no set`, () => act(emptyingSet(set, list), `${set.name} is empty.`))}
+          {way('trash', count > 0 ? `Delete the set, keep its ${shortcuts}` : 'Delete the set', () => act(deletingSet(set, list, 'set alone'), `The set ${set.name} is deleted.`), true)}
+          {count > 0 && way('trash', `Delete it with its ${shortcuts}`, () => act(deletingSet(set, list, 'shortcuts too'), `${set.name} and its ${shortcuts} are deleted.`), true)}
+        </ScrollView>
+      </Sheet>
+      <ChoiceSheet
+        title={`Merge ${set.name} into`}
+        value={''}
+        choices={others.map(({ id, name: other }) => ({ value: id, label: other }))}
+        isOpen={isMerging}
+        onClose={() => setMerging(false)}
+        onChange={(id) => {
+          const into = others.find((other) => other.id === id)!;
+          act(mergingSets(set, into, list), `${set.name} is part of ${into.name} now.`);
+        }}
+      />
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  name: { flexDirection: 'row', alignItems: 'flex-end', gap: 8, paddingHorizontal: 20, paddingBottom: 8 },
+  words: { flex: 1, minWidth: 0 },
+  told: { paddingHorizontal: 20, paddingBottom: 12 },
+  icons: { flexDirection: 'row', flexWrap: 'wrap', paddingHorizontal: 16, paddingBottom: 8 },
+  icon: { width: 48, height: 48, alignItems: 'center', justifyContent: 'center', borderWidth: 1.5, borderRadius: 6 },
+  way: { flexDirection: 'row', alignItems: 'center', gap: 16, minHeight: 52, paddingHorizontal: 20 },
+});

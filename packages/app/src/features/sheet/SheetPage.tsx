@@ -1,0 +1,102 @@
+import type { Paper, SheetLayout } from '@yellow-latch/core/exchange';
+import { useRouter } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { useExchange } from '@/exchange/useExchange';
+import { fileName, partOf, type What } from '@/features/export/what';
+import { useFirstWhat, WhatChoice } from '@/features/export/WhatChoice';
+import { useChosen } from '@/features/shortcuts/choosing';
+import { useNotice } from '@/frame/Notices';
+import { saveFile } from '@/frame/saveFile';
+import { ChoiceChip } from '@/look/ChoiceChip';
+import { DetailHead } from '@/look/DetailHead';
+import { FocusHeading } from '@/look/FocusHeading';
+import { LatchButton } from '@/look/LatchButton';
+import { useList, useOpened } from '@/replica/ReplicaProvider';
+import { useKept } from '@/replica/useKept';
+
+import { facesForSheet } from './faces';
+import { printSheet, SheetView } from './SheetView';
+
+const LAYOUTS: readonly { value: SheetLayout; label: string }[] = [
+  { value: 'one', label: 'one column' },
+  { value: 'two', label: 'two columns' },
+  { value: 'wallet', label: 'wallet cards' },
+];
+const PAPERS: readonly { value: Paper; label: string }[] = [
+  { value: 'A4', label: 'A4' },
+  { value: 'Letter', label: 'Letter' },
+];
+
+/** The codes on paper or in a file, to be kept in sight until the fingers know them. */
+export function SheetPage() {
+  const router = useRouter();
+  const notify = useNotice();
+  const ask = useExchange();
+  const list = useList();
+  const { state } = useOpened().replica;
+  const chosen = useChosen();
+  const first = useFirstWhat();
+  const [what, setWhat] = useState<What>(first);
+  const [layout, setLayout] = useKept<SheetLayout>('sheet-layout', 'two');
+  const [paper, setPaper] = useKept<Paper>('sheet-paper', 'A4');
+  const [html, setHtml] = useState<string | null>(null);
+  const title = state.listName === '' ? 'Shortcuts' : state.listName;
+  const { shortcuts, sets } = list;
+  useEffect(() => {
+    let isOver = false;
+    const part = partOf(what, { shortcuts, sets }, chosen);
+    const about = `${part.shortcuts.length.toLocaleString('en')} shortcuts, ${new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}`;
+    void facesForSheet()
+      .then((faces) => ask((desk) => desk.sheet(part, { title, about, layout, paper, faces, inNoSet: 'In no set' })))
+      .then(
+        (next) => {
+          if (!isOver) setHtml(next);
+        },
+        () => notify({ text: 'The sheet could not be made on this device. Try a part of the list.' }),
+      );
+    return () => {
+      isOver = true;
+    };
+  }, [ask, notify, what, shortcuts, sets, chosen, title, layout, paper]);
+  return (
+    <View style={styles.page}>
+      <DetailHead back="Back to the list" onBack={() => router.navigate('/')}>
+        <FocusHeading focusOn="sheet" variant="titleLarge" style={styles.title}>
+          Sheet
+        </FocusHeading>
+      </DetailHead>
+      <View style={styles.tools}>
+        <WhatChoice value={what} onChange={setWhat} />
+        <View style={styles.line}>
+          <ChoiceChip label="Layout" value={layout} choices={LAYOUTS} onChange={setLayout} />
+          <ChoiceChip label="Paper" value={paper} choices={PAPERS} onChange={setPaper} />
+          <Text variant="bodySmall" style={styles.words}>
+            {layout === 'wallet' ? 'Cut along the lines: each has the size of a bank card.' : 'Long texts are shortened, private ones masked.'}
+          </Text>
+        </View>
+      </View>
+      <View style={styles.view}>{html !== null && <SheetView html={html} />}</View>
+      <View style={styles.foot}>
+        <Button mode="outlined" icon="download" onPress={() => html !== null && saveFile(fileName(`${title} sheet`, new Date(), 'html'), html, 'text/html')} style={styles.button} contentStyle={styles.tall}>
+          Save as a page
+        </Button>
+        <LatchButton label="Print" icon="printer" onPress={printSheet} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { flex: 1, minHeight: 0 },
+  title: { flex: 1 },
+  tools: { paddingHorizontal: 16, paddingBottom: 10, gap: 10 },
+  line: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },
+  words: { flexShrink: 1 },
+  view: { flex: 1, minHeight: 0 },
+  foot: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'flex-end', gap: 8, padding: 10 },
+  button: { borderRadius: 6 },
+  tall: { minHeight: 48 },
+});

@@ -18,7 +18,6 @@ interface TickProps {
 
 /** A choice with its mark: a ring for one of several, a box for a yes. Space and Enter take it. */
 export function Tick({ role, isOn, onPress, label, isDisabled = false, style, children }: TickProps) {
-  const palette = usePalette();
   const take = (held: Held) => {
     if (!isDisabled) onPress(held);
   };
@@ -32,11 +31,19 @@ export function Tick({ role, isOn, onPress, label, isDisabled = false, style, ch
       {...onSpace(take)}
       style={[styles.line, style]}
     >
-      <View style={[styles.mark, role === 'radio' && styles.ring, { borderColor: palette.ink }]}>
-        {isOn && (role === 'radio' ? <View style={[styles.dot, { backgroundColor: palette.ink }]} /> : <Icon name="check" size={18} color={palette.ink} />)}
-      </View>
+      <TickMark role={role} isOn={isOn} />
       {children}
     </Pressable>
+  );
+}
+
+/** The mark by itself. */
+export function TickMark({ role, isOn }: Pick<TickProps, 'role' | 'isOn'>) {
+  const palette = usePalette();
+  return (
+    <View style={[styles.mark, role === 'radio' && styles.ring, { borderColor: palette.ink }]}>
+      {isOn && (role === 'radio' ? <View style={[styles.dot, { backgroundColor: palette.ink }]} /> : <Icon name="check" size={18} color={palette.ink} />)}
+    </View>
   );
 }
 

@@ -6,6 +6,7 @@ import { usePalette } from './useLook';
 export interface VirtualListHandle {
   /** Brings an item into view, and the focus into it when it is there. */
   focusOn(index: number): void;
+  toTop(): void;
 }
 
 interface VirtualListProps<Item> {
@@ -43,12 +44,13 @@ export function VirtualList<Item>({ items, keyOf, estimate, renderItem, handle, 
     focusOn(index) {
       virtualizer.scrollToIndex(index, { align: 'auto' });
       const focus = (tries: number) => {
-        const row = view.current?.querySelector<HTMLElement>(`[data-index="${index}"] [data-row], [data-index="${index}"] [role=link], [data-index="${index}"] [role=checkbox]`);
+        const row = view.current?.querySelector<HTMLElement>(`[data-index="${index}"] :is([role=link], [role=checkbox])`);
         if (row) row.focus({ preventScroll: true });
         else if (tries > 0) requestAnimationFrame(() => focus(tries - 1));
       };
       focus(10);
     },
+    toTop: () => virtualizer.scrollToOffset(0),
   }));
   return (
     <div ref={view} role="group" aria-label={label} onKeyDown={onKeyDown} style={{ height: '100%', overflowY: 'auto', overflowX: 'hidden', contain: 'strict', scrollbarWidth: 'thin', scrollbarColor: `${palette.line} transparent` }}>

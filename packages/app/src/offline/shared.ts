@@ -10,9 +10,14 @@ const LONGEST = 60 * 60 * 1_000;
 /** What was shared: a text with what it was called, or a file. */
 export type Shared = { type: 'text'; text: string; title: string } | { type: 'file'; file: File };
 
+/** A form as browsers have it; React Native's types know another. */
+interface Form {
+  get(name: string): File | string | null;
+}
+
 /** Puts aside what a form of the share sheet holds, and leads to the page that fetches it. */
 export async function takeShared(request: Request): Promise<Response> {
-  const form = await request.formData().catch(() => null);
+  const form = (await request.formData().catch(() => null)) as Form | null;
   const cache = await caches.open(CACHE);
   await throwOldAway(cache);
   const name = crypto.randomUUID();
@@ -26,13 +31,13 @@ export async function takeShared(request: Request): Promise<Response> {
 }
 
 /** The text; a link that does not stand in it already follows it. What has only a title is that. */
-function textOf(form: FormData): string {
+function textOf(form: Form): string {
   const [text, url, title] = [lineOf(form, 'text'), lineOf(form, 'url'), lineOf(form, 'title')];
   if (url !== '' && !text.includes(url)) return text === '' ? url : `${text}\n${url}`;
   return text === '' ? title : text;
 }
 
-function lineOf(form: FormData, name: string): string {
+function lineOf(form: Form, name: string): string {
   const value = form.get(name);
   return typeof value === 'string' ? value.replace(/\r\n?/g, '\n').trim() : '';
 }

@@ -111,6 +111,25 @@ describe('what would become of each row', () => {
     expect(plan(writeList({ shortcuts: [moved], sets: [] }, 'json', MADE), list)).toMatchObject([{ status: 'changed', known: moved.id, differs: ['code'] }]);
   });
 
+  test('a list that has a code twice goes out and comes in again as it is', () => {
+    const twice = [shortcutOf(';pk', 'Park here'), shortcutOf(';PK', 'Park there')];
+    for (const form of ['csv', 'json'] as const) {
+      const text = writeList({ shortcuts: twice, sets: [] }, form, MADE).replaceAll('\r\n', '\n');
+      expect(plan(text, twice).map(({ status }) => status)).toEqual(['same', 'same']);
+      expect(plan(text).map(({ status }) => status)).toEqual(form === 'json' ? ['new', 'new'] : ['new', 'taken']);
+    }
+    expect(plan('code,expansion\n;pk,Park here\n;pk,Park here\n', twice).map(({ status }) => status)).toEqual(['same', 'taken']);
+  });
+
+  test('a code that another of the list has is taken, by id too', () => {
+    const moved = { ...list[0]!, code: ';ten' };
+    expect(plan(writeList({ shortcuts: [moved], sets: [] }, 'json', MADE), list)).toMatchObject([{ status: 'taken', by: { in: 'list', id: list[1]!.id } }]);
+  });
+
+  test('the parts of a template are no secret', () => {
+    expect(plan('code,expansion,form\n;t,Look: {:shortcut id=|01a215b3-97c4-72c2-bc2a-a42ef22eb5e5|},template\n')).toMatchObject([{ status: 'new', secret: null }]);
+  });
+
   test.each([
     ['x'.repeat(41), 'a', 'code'],
     [';a', 'a\u0007', 'expansion'],

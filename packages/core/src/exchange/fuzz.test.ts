@@ -1,4 +1,6 @@
 import { execFileSync } from 'node:child_process';
+import { promisify } from 'node:util';
+
 import spectrum from 'csv-spectrum';
 
 import { decodeText } from './decode';
@@ -33,7 +35,7 @@ const shortcuts = [
 ];
 
 async function realFiles(): Promise<Buffer[]> {
-  const all = await new Promise<{ csv: Buffer }[]>((resolve, reject) => spectrum((error, files) => (error ? reject(error) : resolve(files))));
+  const all = await promisify(spectrum)();
   const ours = WRITTEN_FORMS.map((form) => Buffer.from(writeList({ shortcuts, sets }, form, '2026-11-26T09:00:00.000Z')));
   const backup = writeBackup({ shortcuts, sets }, { list: { languages: ['en'], devices: ['app'], keyboards: [] }, conventions: [], keyboards: [], leftFindings: [] }, null, '2026-11-26T09:00:00.000Z');
   const notes = Buffer.from('- ;ws = Mill Lane\n- ;ten → Ten minutes\n\n1. Park there.\n| a | b |\n|---|---|\n| c | d |\n');
@@ -87,7 +89,6 @@ test(`${CASES} spoilt files: none crashes, none takes long, and no row is withou
   }
   expect(longest).toBeLessThan(LONGEST);
   // Every way to end was taken, so the files are spoilt in more than one way.
-  for (const end of ['table', 'json', 'markdown', 'lines', 'not-json', 'binary']) expect({ end, times: ends.get(end) ?? 0 }).toEqual({ end, times: expect.any(Number) });
   expect(Math.min(...['table', 'json', 'markdown', 'lines', 'not-json', 'binary'].map((end) => ends.get(end) ?? 0))).toBeGreaterThan(0);
 }, 600_000);
 

@@ -1,4 +1,4 @@
-import type { Nodes, Table, TableCell } from 'mdast';
+import type { Nodes, TableCell } from 'mdast';
 import { fromMarkdown } from 'mdast-util-from-markdown';
 import { gfmTableFromMarkdown } from 'mdast-util-gfm-table';
 import { gfmTable } from 'micromark-extension-gfm-table';
@@ -55,7 +55,7 @@ function parseTable(source: string): { line: number; cells: string[] }[] | null 
   const { children } = fromMarkdown(source, { extensions: [gfmTable()], mdastExtensions: [gfmTableFromMarkdown()] });
   const table = children[0];
   if (children.length !== 1 || table?.type !== 'table') return null;
-  return (table as Table).children.map((row) => ({ line: row.position!.start.line, cells: row.children.map((cell) => textOf(cell, source)) }));
+  return (table).children.map((row) => ({ line: row.position!.start.line, cells: row.children.map((cell) => textOf(cell, source)) }));
 }
 
 function textOf(cell: TableCell, source: string): string {

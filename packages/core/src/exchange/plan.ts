@@ -10,7 +10,6 @@ import {
   matchKey,
   RECORD_TYPES,
   withUnixNewlines,
-  type AskedRules,
   type Content,
   type Kind,
   type Shortcut,
@@ -19,7 +18,7 @@ import {
   type TextProblem,
   type Used,
 } from '../model';
-import { parseTemplate, type TemplateProblem } from '../expansion';
+import { parseTemplate, sketchOf, type TemplateProblem } from '../expansion';
 import { findSecrets, type Secret } from '../guard';
 import { FreeCodes } from '../propose';
 import type { FileSet } from './listFile';
@@ -63,13 +62,16 @@ interface Planned {
   readonly secret: Secret['kind'] | null;
 }
 
+/** Who has a code: a shortcut of the list, or an earlier row. */
+export type TakenBy = { readonly in: 'list'; readonly id: string } | { readonly in: 'file'; readonly line: number };
+
 /** A row, and what would become of it. */
 export type PlannedRow =
   | (Planned & { readonly status: 'new'; /** Whether the code was made up, as the row had none. */ readonly isProposed: boolean })
   | (Planned & { readonly status: 'same'; readonly known: string })
   | (Planned & { readonly status: 'changed'; readonly known: string; readonly differs: readonly Difference[] })
   /** The code is another's: of the list, or of an earlier row. `free`: one near it that is not. */
-  | (Planned & { readonly status: 'taken'; readonly by: { readonly in: 'list'; readonly id: string } | { readonly in: 'file'; readonly line: number }; readonly free: string })
+  | (Planned & { readonly status: 'taken'; readonly by: TakenBy; readonly free: string })
   | { readonly status: 'refused'; readonly line: number; readonly code: string; readonly expansion: string; readonly refusal: Refusal };
 
 /**
@@ -79,10 +81,15 @@ export type PlannedRow =
  */
 export function planImport(rows: readonly ReadRow[], list: ListAsItIs, fileSets: readonly FileSet[] = []): PlannedRow[] {
   const byId = new Map(list.shortcuts.map((shortcut) => [shortcut.id, shortcut]));
-  const byKey = new Map(list.shortcuts.map((shortcut) => [matchKey(shortcut.code), shortcut]));
+  const byKey = new Map<string, Shortcut[]>();
+  for (const shortcut of list.shortcuts) {
+    const key = matchKey(shortcut.code);
+    byKey.set(key, [...(byKey.get(key) ?? []), shortcut]);
+  }
   const setByName = new Map([...list.sets].reverse().map((set) => [setKey(set.name), set]));
   const inFile = new Map<string, number>();
-  const idsInFile = new Set<string>();
+  /** Which row has had an id of the file, or has meant a shortcut of the list. */
+  const seen = new Map<string, number>();
   // Codes that rows further down ask for are not given away.
   const asked = new Set(rows.flatMap((row) => ('problem' in row ? [] : [matchKey(codeOf(row))])));
   const known = [...list.shortcuts.map(({ code }) => code), ...rows.slice(0, 1_000).flatMap((row) => ('problem' in row ? [] : [codeOf(row)]))];
@@ -96,7 +103,7 @@ export function planImport(rows: readonly ReadRow[], list: ListAsItIs, fileSets:
     const whole = 'whole' in row ? row.whole : null;
     const wanted = 'whole' in row ? wantedOfWhole(row.whole, fileSets) : wantedOf(row.entry, setByName);
     if ('refusal' in wanted) return refused(wanted.code, wanted.expansion, wanted.refusal);
-    const planned = { line, wanted, secret: wanted.isPrivate ? null : (findSecrets(wanted.fields.content.expansion)[0]?.kind ?? null) };
+    const planned = { line, wanted, secret: whole ? null : secretIn(wanted.fields.content) };
     const { code } = wanted.fields;
     const full = (): PlannedRow => refused(code, wanted.fields.content.expansion, { type: 'list-full', limit: LIMITS.shortcutsPerList });
     if (code === '') {
@@ -106,13 +113,19 @@ export function planImport(rows: readonly ReadRow[], list: ListAsItIs, fileSets:
       return { ...planned, wanted: { ...wanted, fields: { ...wanted.fields, code: given } }, status: 'new', isProposed: true };
     }
     const key = matchKey(code);
-    const holder = byKey.get(key);
-    const meant = (whole ? byId.get(whole.id) : undefined) ?? (holder && isMeant(holder, wanted, whole !== null) ? holder : undefined);
-    const earlier = inFile.get(key);
-    const isTwice = whole !== null && idsInFile.has(whole.id);
-    if (whole) idsInFile.add(whole.id);
-    if (holder && holder !== meant) return { ...planned, status: 'taken', by: { in: 'list', id: holder.id }, free: freeCode(code, wanted) };
-    if (earlier !== undefined || isTwice) return { ...planned, status: 'taken', by: { in: 'file', line: earlier ?? line }, free: freeCode(code, wanted) };
+    const holders = byKey.get(key) ?? [];
+    const meant = (whole ? byId.get(whole.id) : undefined) ?? holders.find((holder) => isMeant(holder, wanted, whole !== null));
+    const taken = (by: TakenBy): PlannedRow => ({ ...planned, status: 'taken', by, free: freeCode(code, wanted) });
+    const earlier = seen.get(meant?.id ?? whole?.id ?? '');
+    if (earlier !== undefined) return taken({ in: 'file', line: earlier });
+    // One that has the code already keeps it, even where the list has it twice; a file of ours may have it twice as well.
+    if (!meant || matchKey(meant.code) !== key) {
+      const other = holders.find((holder) => holder !== meant);
+      if (other) return taken({ in: 'list', id: other.id });
+      const before = inFile.get(key);
+      if (before !== undefined && !whole) return taken({ in: 'file', line: before });
+    }
+    for (const id of [meant?.id, whole?.id]) if (id !== undefined) seen.set(id, line);
     inFile.set(key, line);
     if (!meant) {
       coming += 1;
@@ -122,6 +135,11 @@ export function planImport(rows: readonly ReadRow[], list: ListAsItIs, fileSets:
     const differs = differencesOf(meant, wanted, whole !== null, 'entry' in row ? row.entry : null);
     return differs.length === 0 ? { ...planned, status: 'same', known: meant.id } : { ...planned, status: 'changed', known: meant.id, differs };
   });
+}
+
+/** What in a text should not go to every device. Of a template its words alone are looked at. A file of ours is as its owner wanted it. */
+function secretIn({ expansion, template }: Content): Secret['kind'] | null {
+  return findSecrets(template ? sketchOf(expansion, () => undefined) : expansion)[0]?.kind ?? null;
 }
 
 function codeOf(row: Exclude<ReadRow, { problem: unknown }>): string {
@@ -139,7 +157,7 @@ function differencesOf(known: Shortcut, { fields, set }: Wanted, isWhole: boolea
   const says: readonly Difference[] = isWhole
     ? (Object.keys(fields) as Difference[])
     : ['code', 'content', ...(entry?.kind ? (['kind'] as const) : []), ...(entry?.note ? (['note'] as const) : []), ...(entry?.language ? (['language'] as const) : []), ...(saysRules(entry) ? (['rules'] as const) : [])];
-  const differs = says.filter((field) => field !== 'setId' && !isSame(known[field], fields[field as keyof typeof fields]));
+  const differs = says.filter((field) => field !== 'setId' && !isSame(known[field], fields[field]));
   const setId = set === null ? null : set && set.in !== 'new' ? set.id : undefined;
   const movesSet = set !== undefined && (isWhole || set !== null) && setId !== known.setId;
   return movesSet ? [...differs, 'setId'] : differs;
@@ -199,7 +217,7 @@ function wantedOf(entry: Entry, setByName: ReadonlyMap<string, ShortcutSet>): Wa
       code: entry.code,
       content,
       kind: (entry.kind as Kind | undefined) ?? guessKind(expansion),
-      rules: rules as AskedRules,
+      rules: rules,
       usesAWeek,
       former,
       pinned,

@@ -20,7 +20,7 @@ test('the marker of a code is told apart, texts are on one line and shortened, p
   expect(html).toContain('I am about ten minutes away. ↵ See you soon.');
   expect(html).toContain('&lt;b&gt;Mill&lt;/b&gt; &amp; &quot;Lane&quot;');
   expect(html).not.toContain('very secret');
-  expect(html).toMatch(/(word )+…/);
+  expect(html).toMatch(/(word )+word…/);
   expect(html).not.toContain('>Empty<');
   expect(html).toContain('<h2>In no set</h2>');
 });

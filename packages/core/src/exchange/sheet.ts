@@ -130,13 +130,13 @@ dt{flex:none;min-width:64pt}dd{min-width:0;overflow-wrap:anywhere}
 code{display:inline-flex;white-space:pre;font:700 11pt/1.3 "Sheet Code",monospace;border:1pt solid #0a3a42;border-radius:3pt;overflow:hidden;background:#f4f7f6}
 code b{background:#ffcb2b;padding:0 4pt;border-right:1pt solid #0a3a42}code span{padding:0 4pt}code span+b{border-right:0;border-left:1pt solid #0a3a42}
 .two .sets{columns:2;column-gap:18pt}.two{font-size:9.5pt}.two code{font-size:9.5pt}.two dt{min-width:54pt}
-.wallet header{display:none}
+
 .wallet .sets{display:grid;grid-template-columns:repeat(2,85.6mm);justify-content:center;gap:0}
 .wallet section{width:85.6mm;height:53.98mm;margin:0;padding:2.2mm 3mm;border:.4pt dashed #3d5f65;overflow:hidden;break-inside:avoid}
 .wallet h2{font-size:7pt;margin-bottom:1pt;padding-bottom:1pt}
 .wallet dl div{padding:.35mm 0;gap:4pt;font-size:7pt;line-height:1.2}.wallet dt{min-width:38pt}.wallet code{font-size:7pt;line-height:1.15;border-width:.6pt}
 .wallet dd{white-space:nowrap;overflow:hidden;text-overflow:ellipsis}
-@media print{html{background:#fff}main{max-width:none;padding:0}}
+@media print{.wallet header{display:none}html{background:#fff}main{max-width:none;padding:0}}
 @media (max-width:600px){main{padding:14px}.two .sets{columns:1}.wallet .sets{grid-template-columns:85.6mm;justify-content:start}}
 `;
 }

@@ -1,4 +1,6 @@
 import { execFileSync } from 'node:child_process';
+import { promisify } from 'node:util';
+
 import { parse as csvParse } from 'csv-parse/sync';
 import spectrum from 'csv-spectrum';
 import fc from 'fast-check';
@@ -21,7 +23,7 @@ describe('tables by RFC 4180', () => {
   ])('%j', (text, rows) => expect(cellsOf(text.replaceAll('\r\n', '\n'))).toEqual(rows));
 
   test('the files of csv-spectrum', async () => {
-    const files = await new Promise<{ name: string; csv: Buffer; json: Buffer }[]>((resolve, reject) => spectrum((error, all) => (error ? reject(error) : resolve(all))));
+    const files = await promisify(spectrum)();
     expect(files.length).toBeGreaterThanOrEqual(12);
     for (const { name, csv, json } of files) {
       const [heading = [], ...rows] = cellsOf((decodeText(csv) as DecodedText).text);
@@ -40,7 +42,7 @@ describe('tables by RFC 4180', () => {
     fc.assert(
       fc.property(rows(3), fc.constantFrom(',' as const, '\t' as const, ';' as const), (table, delimiter) => {
         const full = table.filter((row) => row.some((one) => one.trim() !== ''));
-        const read = csvParse(writeTable(full, delimiter), { delimiter, record_delimiter: '\r\n', relax_column_count: true, skip_empty_lines: false }) as string[][];
+        const read: string[][] = csvParse(writeTable(full, delimiter), { delimiter, record_delimiter: '\r\n', relax_column_count: true, skip_empty_lines: false });
         expect(read.map((row) => row.map(unguardCell))).toEqual(full);
         const written = Papa.unparse(full, { delimiter, newline: '\n', quotes: true });
         expect(cellsOf(written, delimiter)).toEqual(full);
@@ -116,7 +118,7 @@ describe('encodings, made by iconv', () => {
     ['MACINTOSH', 'macintosh', text],
     ['GB18030', 'gb18030', text],
   ] as const)('%s is read when a person says so', (encoding, label, wanted) => {
-    const bytes = execFileSync('iconv', ['-f', 'UTF-8', '-t', encoding], { input: wanted });
+    const bytes: Uint8Array = execFileSync('iconv', ['-f', 'UTF-8', '-t', encoding], { input: wanted });
     expect(decodeText(bytes, label)).toMatchObject({ text: wanted, unread: 0 });
   });
 

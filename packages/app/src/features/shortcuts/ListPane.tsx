@@ -62,6 +62,8 @@ export function ListPane() {
     choosing.shown = rows;
   }, [rows]);
   const handle = useRef<VirtualListHandle>(null);
+  // What is shown in another order, or less of it, begins at the top.
+  useEffect(() => handle.current?.toTop(), [sort, filters, settledQuery]);
   const onKeyDown = useListKeys(items, handle);
   const { id: openId } = useGlobalSearchParams<{ id?: string }>();
   const isEmpty = list.shortcuts.length === 0;

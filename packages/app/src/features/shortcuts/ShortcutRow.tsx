@@ -2,15 +2,15 @@ import type { Severity } from '@yellow-latch/core/clash/finding';
 import { countClusters, shownText, type Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { MASK, SEVERITY_WORDS } from '@/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { Icon } from '@/look/icons';
 import { LatchGlyph } from '@/look/LatchGlyph';
-import { PressLink, type Held } from '@/look/PressLink';
-import { Tick } from '@/look/Tick';
+import type { Held } from '@/look/PressLink';
+import { TickMark } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
 
@@ -49,29 +49,35 @@ export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict
   const router = useRouter();
   const { id, code } = shortcut;
   const label = `${code}: ${wordsOf(shortcut).slice(0, 200)}${verdict ? `. ${SEVERITY_WORDS[verdict]}` : ''}${isUnsettled ? '. Two versions' : ''}`;
-  if (isChosen !== null) {
-    return (
-      <View style={[styles.row, isChosen && { backgroundColor: palette.surface }]}>
-        <Tick role="checkbox" isOn={isChosen} label={label} onPress={(held) => choosesWith(held, id) || choosing.toggle(id)} style={styles.link}>
-          <Pair shortcut={shortcut} setName={setName} />
-        </Tick>
-      </View>
-    );
-  }
+  const isChoosing = isChosen !== null;
+  const press = (held: Held) => {
+    if (choosesWith(held, id)) return;
+    if (isChoosing) choosing.toggle(id);
+    else router.navigate({ pathname: '/shortcut/[id]', params: { id } });
+  };
+  const onKeyDown = (event: Held & { key: string; preventDefault: () => void }) => {
+    if (event.key !== (isChoosing ? ' ' : 'Enter')) return;
+    event.preventDefault();
+    press(event);
+  };
   return (
-    <View style={[styles.row, isOpen && { backgroundColor: palette.surface }]}>
-      <PressLink
+    <View style={[styles.row, (isChoosing ? isChosen : isOpen) && { backgroundColor: palette.surface }]}>
+      {/* One element whether it opens or is chosen, so that a long press ends where it began, and the focus stays. */}
+      <Pressable
+        role={isChoosing ? 'checkbox' : 'link'}
         aria-label={label}
-        aria-current={isOpen ? 'true' : undefined}
-        onPress={(held) => choosesWith(held, id) || router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
-        onLongPress={() => choosing.begin(id)}
+        aria-checked={isChoosing ? isChosen : undefined}
+        aria-current={!isChoosing && isOpen ? 'true' : undefined}
+        onPress={({ nativeEvent }) => press(nativeEvent as unknown as Held)}
+        onLongPress={() => (isChoosing ? choosing.extendTo(id) : choosing.begin(id))}
+        {...({ onKeyDown } as object)}
         style={styles.link}
       >
-        <View style={styles.glyph}>{verdict && <LatchGlyph verdict={verdict} size={20} />}</View>
+        {isChoosing ? <TickMark role="checkbox" isOn={isChosen} /> : <View style={styles.glyph}>{verdict && <LatchGlyph verdict={verdict} size={20} />}</View>}
         <Pair shortcut={shortcut} setName={setName} />
         {isUnsettled && <Icon name="split" size={18} color={palette.ink} />}
-      </PressLink>
-      <CopyButton shortcut={shortcut} />
+      </Pressable>
+      {!isChoosing && <CopyButton shortcut={shortcut} />}
     </View>
   );
 });

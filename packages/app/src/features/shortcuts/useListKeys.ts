@@ -32,7 +32,6 @@ export function useListKeys(items: readonly ListItem[], list: RefObject<VirtualL
       if (key === ' ' && choosing.ids === null) {
         event.preventDefault();
         choosing.toggle(here.shortcut.id);
-        list.current?.focusOn(at);
         return;
       }
       const to = goalOf(key, at, items);

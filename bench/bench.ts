@@ -9,6 +9,7 @@ import { join } from 'node:path';
 
 import { audit, auditGrowth, ownText, reaudit } from './audit';
 import { catchUp, firstPull, openOffline, propagate } from './device';
+import { importing, search } from './keeping';
 import { keystroke } from './keystroke';
 import type { Figure } from './measure';
 import { ownTextPage } from './page';
@@ -35,6 +36,8 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   'catch-up': catchUp,
   commits,
   streams,
+  import: importing,
+  search,
 };
 
 async function main(): Promise<void> {

@@ -8,9 +8,11 @@ import type { Browser } from './browser';
 
 const axeSource = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
 const PATIENCE = 15_000;
+/** How often it is looked whether something has come, in ms. */
+const POLL = 40;
 /** What a browser logs when the server is gone, or does not know the device any more. */
 const EXPECTED_ERRORS =
-  /ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_INCOMPLETE_CHUNKED|ERR_CONNECTION_RESET|ERR_SOCKET_NOT_CONNECTED|ERR_CONTENT_LENGTH_MISMATCH|status of 401|api\/joins - Failed to load resource|error occurred when fetching the script/;
+  /ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_INCOMPLETE_CHUNKED|ERR_CONNECTION_RESET|ERR_SOCKET_NOT_CONNECTED|ERR_CONTENT_LENGTH_MISMATCH|status of 401|response has a MIME type \("text\/plain"\) that is not "text\/event-stream"|api\/joins - Failed to load resource|error occurred when fetching the script/;
 
 export class App {
   /** Taps and key presses so far, as a person would count them. */
@@ -49,12 +51,13 @@ export class App {
       },
       PATIENCE,
       `did not see ${String(what)}`,
+      POLL,
     ) as Promise<WebElement>;
   }
 
   /** Waits until `condition` holds. */
   async until(condition: () => Promise<boolean>, what: string): Promise<void> {
-    await this.driver.wait(condition, PATIENCE, `waited in vain: ${what}`);
+    await this.driver.wait(condition, PATIENCE, `waited in vain: ${what}`, POLL);
   }
 
   /** A control by what a screen reader calls it. */
@@ -124,9 +127,18 @@ export class App {
     await element.click();
   }
 
-  /** Taps the row of a shortcut. */
+  /** Taps the row of a shortcut, scrolling the list until it is there. */
   async openShortcut(code: string): Promise<void> {
-    await this.press(await this.see(By.css(`[role=link][aria-label^=${JSON.stringify(`${code}: `)}]`)));
+    const row = By.css(`[role=link][aria-label^=${JSON.stringify(`${code}: `)}]`);
+    await this.until(async () => {
+      if ((await this.driver.findElements(row)).length > 0) return true;
+      await this.driver.executeScript(
+        `const list = document.querySelector('[role=group][aria-label="The shortcuts"]');
+         if (list) list.scrollTop = list.scrollTop + list.clientHeight >= list.scrollHeight - 1 ? 0 : list.scrollTop + list.clientHeight;`,
+      );
+      return false;
+    }, `the row of ${code}`);
+    await this.press(await this.see(row));
   }
 
   /** Types on the keyboard into whatever has the focus. */
@@ -141,10 +153,12 @@ export class App {
     await this.driver.actions().keyDown(Key.CONTROL).sendKeys(key).keyUp(Key.CONTROL).perform();
   }
 
+  /** Puts a text in place of what a field holds. */
   async fill(label: string, text: string): Promise<void> {
     const field = await this.field(label);
     await field.click();
-    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE, text);
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE);
+    if (text !== '') await this.browser.command('Input.insertText', { text });
   }
 
   /** Makes a shortcut by hand, from the bar to Save. */
@@ -264,7 +278,7 @@ export class App {
   async atRest(element: WebElement): Promise<void> {
     let last = '';
     await this.until(async () => {
-      await this.driver.executeAsyncScript('const done = arguments[0]; setTimeout(() => requestAnimationFrame(() => done()), 150)');
+      await this.driver.executeAsyncScript('const done = arguments[0]; setTimeout(() => requestAnimationFrame(() => done()), 100)');
       const { x, y } = await element.getRect();
       const before = last;
       last = `${x} ${y}`;
@@ -372,14 +386,32 @@ export class App {
 
   /** Accessibility by axe-core's rules for WCAG 2.2 A and AA and best practices; none may fail. */
   async expectAccessible(): Promise<void> {
-    await this.driver.executeScript(axeSource);
+    await this.fadesEnd();
+    if (!(await this.driverScript('return globalThis.axe !== undefined'))) await this.driver.executeScript(axeSource);
     const violations: unknown[] = await this.driver.executeAsyncScript(
       `const done = arguments[0];
-       axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'] })
+       axe.run(document, { resultTypes: ['violations'], runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'] })
          .then(({ violations }) => done(violations.map(({ id, nodes }) =>
            id + ': ' + nodes.slice(0, 3).map(({ html, any }) => html.slice(0, 200) + ' ' + any.map((a) => a.message).join()).join(' | '))))`,
     );
     expect(violations).toEqual([]);
+  }
+
+  /** Waits until nothing fades in or out any more: what is half there has half its contrast. */
+  private async fadesEnd(): Promise<void> {
+    await this.driver.executeAsyncScript(
+      `const done = arguments[0];
+       let before = '';
+       let same = 0;
+       const look = () => {
+         const now = [...document.querySelectorAll('[style*=opacity]')].map((element) => getComputedStyle(element).opacity).join();
+         same = now === before ? same + 1 : 0;
+         before = now;
+         if (same === 4) done();
+         else requestAnimationFrame(look);
+       };
+       look();`,
+    );
   }
 
   /** Errors that the page has logged. */

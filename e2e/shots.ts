@@ -62,15 +62,6 @@ const check: Pose = async (app) => {
   if (app.browser.device === 'computer') await app.see(By.css('[role=radio][aria-checked=true]'));
 };
 
-/** A finding, with its evidence and the fixes that were tried. */
-const finding =
-  (words: string): Pose =>
-  async (app) => {
-    await app.goTo('Check');
-    await app.openFinding(words);
-    await app.see(By.css('[role=radio][aria-checked=true]'));
-  };
-
 const ownText: Pose = async (app) => {
   await app.goTo('Check');
   await app.tap('Your own text');
@@ -90,11 +81,6 @@ const conventions: Pose = async (app) => {
   await app.seeText('markers weighed');
 };
 
-const savings: Pose = async (app) => {
-  await app.bench('Savings');
-  await app.seeText('Save most');
-};
-
 const keyboards: Pose = async (app) => {
   await app.bench('Keyboards');
   await app.fill('Type something to see its way', ';ten');
@@ -106,16 +92,6 @@ const template: Pose = async (app) => {
   await app.openShortcut(';conf');
   await app.see(By.css('.chip'));
   await app.seeText('It gives now');
-};
-
-/** A code that has fired asks for what is missing. */
-const blanks: Pose = async (app) => {
-  await app.goTo('Write');
-  await app.press(await app.see(By.css('textarea.write-pad')));
-  await app.type(';rep ');
-  await app.insert(await app.field('Make and number'), 'Vale upright, 20417');
-  await app.tap('Next');
-  await app.seeText('2 of 5');
 };
 
 /** What two other devices have written of one shortcut, without knowing of each other. */
@@ -148,13 +124,35 @@ const versions: Pose = async (app) => {
   await app.seeText('behind a tractor');
 };
 
-const history: Pose = async (app) => {
-  await writtenTwice(app);
-  const computer = await OtherDevice.join(app.address, 'Kitchen computer', 'computer');
-  await computer.remove(';cv');
-  await computer.catchUp();
-  await app.openUnderDevices('History');
-  await app.see(By.css('[aria-label^="Take back: Deleted"]'));
+/** A table looked at before anything of it is written. */
+const importing: Pose = async (app) => {
+  await app.open('/import');
+  await app.insert(
+    await app.field('Or paste a list'),
+    'code,expansion,set\n;ten,I am ten minutes away.,Visits\n;loan,The loan piano is yours until the end of the month.,Loans\n;lid,"Please leave the lid open, and the window shut.",Visits\n;TEN,Ten past the hour.,\n;cv,"Corrie & Vale, travelling piano care",Us\n;none,,\n',
+  );
+  await app.tap('Look at it');
+  await app.see(By.css('[aria-label="Refused: 1"]'));
+};
+
+/** Some of the list chosen, to do one thing to all of them. */
+const choosing: Pose = async (app) => {
+  await app.seeText('In step');
+  await app.tap('More about the list');
+  await app.tap('Choose several');
+  for (const code of [';cv', ';hi', ';mail']) await app.press(await app.see(By.css(`[role=checkbox][aria-label^="${code}: "]`)));
+  await app.seeText('3 chosen');
+};
+
+const sheet: Pose = async (app) => {
+  await app.seeText('In step');
+  await app.open('/sheet');
+  await app.until(() => app.driverScript(`return document.querySelector('iframe')?.contentDocument?.fonts.status === 'loaded' && document.querySelector('iframe').contentDocument.querySelector('dt') !== null`), 'the sheet');
+};
+
+const sets: Pose = async (app) => {
+  await app.open('/sets');
+  await app.seeText('Reports and money');
 };
 
 interface Shot {
@@ -171,17 +169,17 @@ const SHOTS: readonly Shot[] = [
   { name: 'board', pose: board, of: ['phone-light'] },
   { name: 'stand-in', pose: standIn, of: ['phone-light'] },
   { name: 'check', pose: check, of: ['phone-light'] },
-  { name: 'evidence-pair', pose: finding(';PK, Breaks'), of: ['phone-dark'] },
   { name: 'own-text', pose: ownText, of: ['phone-light'] },
   { name: 'conventions', pose: conventions, of: ['phone-light'] },
-  { name: 'savings', pose: savings, of: ['phone-dark'] },
   { name: 'template', pose: template, of: ['phone-light'] },
-  { name: 'blanks', pose: blanks, of: ['phone-light'] },
+  { name: 'importing', pose: importing, of: ['phone-light'] },
+  { name: 'choosing', pose: choosing, of: ['phone-light'] },
+  { name: 'sheet', pose: sheet, of: ['computer-light'] },
+  { name: 'sets', pose: sets, of: ['phone-dark'] },
   { name: 'keyboards', pose: keyboards, of: ['phone-light'] },
   { name: 'devices', pose: devices, of: ['phone-light'] },
   { name: 'invite', pose: invite, of: ['phone-light'] },
   { name: 'versions', pose: versions, of: ['phone-light'] },
-  { name: 'history', pose: history, of: ['computer-light'] },
 ];
 
 async function take({ name, pose }: Shot, device: Device, scheme: Scheme): Promise<void> {

@@ -23,9 +23,16 @@ export class Stand {
   /** `site`: the folder of the app it serves; the one that was built unless given. */
   static async start(list: StandList, site = join(ROOT, 'packages/app/dist')): Promise<Stand> {
     const data = mkdtempSync(join(tmpdir(), 'yellow-latch-server-'));
-    const stand = new Stand(data, await freePort(), list, site);
-    await stand.start();
-    return stand;
+    for (let tries = 3; ; tries -= 1) {
+      const stand = new Stand(data, await freePort(), list, site);
+      try {
+        await stand.start();
+        return stand;
+      } catch (error) {
+        // Between being found free and being taken, another may have taken it.
+        if (tries === 0 || !String(error).includes('is in use')) throw error;
+      }
+    }
   }
 
   get address(): string {

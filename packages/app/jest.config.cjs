@@ -20,6 +20,11 @@ const transformed = [
   'unist-util-',
   'decode-named-character-reference',
   'character-entities',
+  'markdown-table',
+  'zwitch',
+  'longest-streak',
+  'ccount',
+  'escape-string-regexp',
   'devlop',
 ].join('|');
 

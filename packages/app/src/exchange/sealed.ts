@@ -1,5 +1,7 @@
 import type { Sealed } from '@yellow-latch/core/exchange';
 
+import { fromBase64, toBase64 } from './base64';
+
 /**
  * Private shortcuts under a passphrase: AES-GCM with a key of PBKDF2 (NIST SP 800-38D, SP 800-132; RFC 8018), so many rounds as OWASP
  * asks for with SHA-256 (Password Storage Cheat Sheet, 2023). The parameters go with the data.
@@ -31,14 +33,4 @@ export async function unseal({ iterations, salt, iv, data }: Sealed, passphrase:
 async function keyOf(passphrase: string, salt: Uint8Array<ArrayBuffer>, iterations: number): Promise<CryptoKey> {
   const material = await crypto.subtle.importKey('raw', new TextEncoder().encode(passphrase.normalize('NFKC')), 'PBKDF2', false, ['deriveKey']);
   return crypto.subtle.deriveKey({ name: 'PBKDF2', hash: 'SHA-256', salt, iterations }, material, { name: 'AES-GCM', length: 256 }, false, ['encrypt', 'decrypt']);
-}
-
-function toBase64(bytes: Uint8Array): string {
-  let text = '';
-  for (let at = 0; at < bytes.length; at += 0x8000) text += String.fromCharCode(...bytes.subarray(at, at + 0x8000));
-  return btoa(text);
-}
-
-function fromBase64(text: string): Uint8Array<ArrayBuffer> {
-  return Uint8Array.from(atob(text), (sign) => sign.charCodeAt(0));
 }

@@ -22,7 +22,7 @@ interface VirtualListProps<Item> {
 }
 
 /** So many items beyond the view are drawn on either side: a flick of the finger outruns fewer. */
-const OVERSCAN = 14;
+const OVERSCAN = 24;
 /** The view before it is measured, in px: what a first frame shows. */
 const FIRST = { width: 390, height: 900 };
 

@@ -25,9 +25,9 @@ export interface SheetEntry {
 }
 
 /** A card of a bank's size (ISO/IEC 7810, ID-1: 85.60 by 53.98 mm) holds so many. */
-const ON_CARD = 10;
-/** So many clusters of a text are shown. */
-const SHOWN: Record<SheetLayout, number> = { one: 96, two: 60, wallet: 34 };
+const ON_CARD = 11;
+/** So many clusters of a text are shown; a card cuts what is wider than it is. */
+const SHOWN: Record<SheetLayout, number> = { one: 96, two: 60, wallet: 64 };
 
 /** What is shown of a private one. */
 const MASKED = '••••••••';
@@ -88,14 +88,11 @@ function section(name: string, entries: readonly SheetEntry[]): string {
   return `<section><h2>${escapeHtml(name)}</h2><dl>${entries.map(line).join('')}</dl></section>`;
 }
 
-/** A set on as many cards as it takes. */
+/** A set on as many cards as it takes, each with about as many. */
 function cardsOf({ name, entries }: Group): string[] {
-  const cards: string[] = [];
-  for (let at = 0; at < entries.length; at += ON_CARD) {
-    const number = entries.length > ON_CARD ? ` ${at / ON_CARD + 1}/${Math.ceil(entries.length / ON_CARD)}` : '';
-    cards.push(section(name + number, entries.slice(at, at + ON_CARD)));
-  }
-  return cards;
+  const cards = Math.ceil(entries.length / ON_CARD);
+  const onEach = Math.ceil(entries.length / cards);
+  return Array.from({ length: cards }, (_, index) => section(cards > 1 ? `${name} ${index + 1}/${cards}` : name, entries.slice(index * onEach, (index + 1) * onEach)));
 }
 
 function line({ code, text }: SheetEntry): string {

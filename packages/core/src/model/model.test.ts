@@ -162,6 +162,8 @@ describe('the schemas', () => {
     usesAWeek: 7,
     former: { code: ';ws', until: 1 },
     pinned: 'a0',
+    note: 'for halls',
+    language: 'en',
   };
 
   test('take a shortcut and give it back unchanged', () => {
@@ -173,6 +175,8 @@ describe('the schemas', () => {
     ['an unknown field', { ...good, colour: 'red' }, 'colour'],
     ['an unknown rule', { ...good, rules: { fires: 'at noon' } }, 'fires'],
     ['an unknown kind', { ...good, kind: 'poem' }, 'kind'],
+    ['a note of two lines', { ...good, note: 'one\ntwo' }, 'control character'],
+    ['a language that is none', { ...good, language: 'English' }, 'language'],
     ['a missing field', { ...good, content: undefined }, 'content'],
     ['a long code', { ...good, code: 'x'.repeat(50) }, 'has 50 characters; at most 40 are kept'],
   ])('refuse %s and name it', (_name, fields, named) => {

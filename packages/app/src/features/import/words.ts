@@ -1,22 +1,17 @@
-import type { Refusal } from '@yellow-latch/core/exchange';
-import type { ListForm } from '@yellow-latch/core/exchange';
+import type { ListForm, Refusal } from '@yellow-latch/core/exchange';
 import type { Encoding } from '@yellow-latch/core/exchange/decode';
 
-import type { FileProblem } from '@/exchange/desk';
+import type { FileProblem } from '@/exchange/limits';
+import { tellDecodeProblem } from '@/exchange/words';
 import { tellProblem } from '@/features/editor/words';
 import { tellTemplateProblem } from '@/expansion/words';
-
-const MEGABYTE = 1024 * 1024;
 
 /** Why there is no list in a file, and what to do. */
 export function tellFileProblem(problem: FileProblem): string {
   switch (problem.type) {
     case 'too-large':
-      return `It has ${Math.ceil(problem.found / MEGABYTE)} MB; at most ${problem.limit / MEGABYTE} MB are read. Cut it in parts.`;
     case 'binary':
-      return problem.looksLike === null
-        ? `This is no text: byte ${problem.at + 1} is a zero. Save it as a table (CSV), as text or as JSON.`
-        : `This is ${problem.looksLike}, no text. Save it as a table (CSV), as text or as JSON.`;
+      return tellDecodeProblem(problem, 'Save it as a table (CSV), as text or as JSON.');
     case 'too-many-rows':
       return `It has more than ${problem.limit.toLocaleString('en')} rows, and a list holds no more. Cut it in parts.`;
     case 'no-rows':

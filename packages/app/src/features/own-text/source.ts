@@ -1,6 +1,8 @@
 import type { OwnTextFormat, OwnTextProblem } from '@yellow-latch/core/clash';
 import { LARGEST_TEXT } from '@yellow-latch/core/exchange/decode';
 
+import { tellDecodeProblem } from '@/exchange/words';
+
 /** A text of the person's own, as bytes, and how it is to be read. */
 export interface OwnTextSource {
   readonly name: string;
@@ -35,17 +37,12 @@ export function likelyField(fields: readonly string[]): string {
   return fields.find((name) => /(^|\.)(text|body|message|content)$/iu.test(name)) ?? fields[0] ?? 'text';
 }
 
-const MEGABYTE = 1024 * 1024;
-
 /** Why a text could not be read, and what to do. */
 export function tellOwnTextProblem(problem: OwnTextProblem): string {
   switch (problem.type) {
     case 'too-large':
-      return `It has ${Math.ceil(problem.found / MEGABYTE)} MB; at most ${problem.limit / MEGABYTE} MB are read. Cut it in parts.`;
     case 'binary':
-      return problem.looksLike === null
-        ? `This is no text: byte ${problem.at + 1} is a zero. Choose a file of text, a table or JSON lines.`
-        : `This is ${problem.looksLike}, no text. Choose a file of text, a table or JSON lines.`;
+      return tellDecodeProblem(problem, 'Choose a file of text, a table or JSON lines.');
     case 'no-column':
       return problem.found.length > 0
         ? `It has no column “${problem.wanted}”. Choose one of those it has.`

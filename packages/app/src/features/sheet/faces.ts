@@ -1,5 +1,6 @@
 import type { SheetOptions } from '@yellow-latch/core/exchange';
 
+import { toBase64 } from '@/exchange/base64';
 import { FONT_FILES } from '@/look/fonts';
 
 let faces: Promise<SheetOptions['faces']> | null = null;
@@ -21,8 +22,5 @@ async function asData(name: keyof typeof FONT_FILES): Promise<string> {
   const address = typeof source === 'string' ? source : (source as { uri: string }).uri;
   const response = await fetch(address);
   if (!response.ok) throw new Error(`${address}: ${response.status}`);
-  const bytes = new Uint8Array(await response.arrayBuffer());
-  let text = '';
-  for (let at = 0; at < bytes.length; at += 0x8000) text += String.fromCharCode(...bytes.subarray(at, at + 0x8000));
-  return `data:font/woff2;base64,${btoa(text)}`;
+  return `data:font/woff2;base64,${toBase64(new Uint8Array(await response.arrayBuffer()))}`;
 }

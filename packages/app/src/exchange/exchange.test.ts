@@ -1,0 +1,76 @@
+/** @jest-environment node */
+import { createDecipheriv, pbkdf2Sync } from 'node:crypto';
+
+import { RECORD_TYPES, type Shortcut } from '@yellow-latch/core/model';
+
+import { ExchangeDesk } from './desk';
+import { seal, unseal } from './sealed';
+
+const shortcut = (code: string, expansion: string, more: Partial<Shortcut> = {}): Shortcut => ({
+  ...RECORD_TYPES.shortcut.defaults, id: `01930000-0000-7000-8000-${String(code.codePointAt(1)).padStart(12, '0')}`, code,
+  content: { expansion, template: false, format: 'plain' }, kind: 'message', setId: null, private: false, changed: 0, ...more,
+});
+const NOTHING = { shortcuts: [], sets: [] };
+const REST = { list: null, conventions: [], keyboards: [], leftFindings: [] };
+
+// So many rounds take a while on a busy machine.
+jest.setTimeout(60_000);
+
+describe('sealing', () => {
+  test('what was sealed opens with its passphrase, however a keyboard composes it, and with no other', async () => {
+    const sealed = await seal('[secret]', 1, 'caf\u00e9 under the lid');
+    expect(sealed).toMatchObject({ count: 1, kdf: 'PBKDF2', hash: 'SHA-256', iterations: 600_000, cipher: 'AES-GCM' });
+    expect(JSON.stringify(sealed)).not.toContain('secret');
+    expect(await unseal(sealed, 'cafe\u0301 under the lid')).toBe('[secret]');
+    expect(await unseal(sealed, 'Cafe under the lid')).toBeNull();
+    expect(await unseal({ ...sealed, data: sealed.data.replace(/^./, (sign) => (sign === 'A' ? 'B' : 'A')) }, 'caf\u00e9 under the lid')).toBeNull();
+  });
+
+  test('twice the same is never the same', async () => {
+    const [a, b] = await Promise.all([seal('x', 1, 'ten characters'), seal('x', 1, 'ten characters')]);
+    expect(a.salt === b.salt || a.iv === b.iv || a.data === b.data).toBe(false);
+  });
+
+  test('another program opens it with the parameters that stand in it (Node’s own crypto)', async () => {
+    const { data, iv, salt, iterations } = await seal('for others too', 1, 'ten characters');
+    const bytes = (text: string) => Buffer.from(text, 'base64');
+    const key = pbkdf2Sync('ten characters', bytes(salt), iterations, 32, 'sha256');
+    const sealed = bytes(data);
+    const open = createDecipheriv('aes-256-gcm', key, bytes(iv)).setAuthTag(sealed.subarray(-16));
+    expect(Buffer.concat([open.update(sealed.subarray(0, -16)), open.final()]).toString()).toBe('for others too');
+  });
+});
+
+describe('the desk', () => {
+  const open = (text: string) => {
+    const desk = new ExchangeDesk();
+    desk.open(new TextEncoder().encode(text));
+    return desk;
+  };
+
+  test('reads a file as it is, and as a person says', () => {
+    const desk = open(';a;one\n;b;two\n');
+    expect(desk.preview({}, NOTHING)).toMatchObject({ form: 'lines', rows: [{ status: 'new' }, { status: 'new' }] });
+    expect(desk.preview({ form: 'table', delimiter: ';', columns: [null, 'code', 'expansion'] }, NOTHING)).toMatchObject({ rows: [{ wanted: { fields: { code: 'a' } } }, { wanted: { fields: { code: 'b' } } }] });
+    expect(desk.preview({ encoding: 'utf-16le' }, NOTHING)).toMatchObject({ encoding: 'utf-16le' });
+  });
+
+  test('says why there is no list in a file', () => {
+    expect(open('').preview({}, NOTHING)).toEqual({ type: 'no-rows' });
+    expect(open('code,expansion\n;a,b\0\n').preview({}, NOTHING)).toMatchObject({ type: 'binary' });
+  });
+
+  test('a backup holds private ones only sealed, and gives them for the passphrase', async () => {
+    const all = { shortcuts: [shortcut(';a', 'shared'), shortcut(';p', 'my own number', { private: true })], sets: [] };
+    const open1 = await new ExchangeDesk().backup(all, REST, null, '2026-11-26T09:00:00.000Z');
+    expect(JSON.parse(open1)).not.toHaveProperty('private');
+    const text = await new ExchangeDesk().backup(all, REST, 'a long passphrase', '2026-11-26T09:00:00.000Z');
+    expect(text).not.toContain('my own number');
+    const desk = open(text);
+    expect(desk.preview({}, NOTHING)).toMatchObject({ sealed: 1, rows: [{ status: 'new' }], made: '2026-11-26T09:00:00.000Z' });
+    expect(await desk.unseal('another passphrase')).toBe(false);
+    expect(desk.preview({}, NOTHING)).toMatchObject({ sealed: 1 });
+    expect(await desk.unseal('a long passphrase')).toBe(true);
+    expect(desk.preview({}, NOTHING)).toMatchObject({ sealed: 0, rows: [{}, { status: 'new', wanted: { isPrivate: true, fields: { code: ';p' } } }] });
+  });
+});

@@ -32,10 +32,10 @@ const WATCH = `
   };
   document.querySelector('[role=main] input[type=file]').addEventListener('change', () => {
     at.chosen = performance.now();
-    note('preview', () => [...document.querySelectorAll('[role=button]')].find((button) => button.textContent.startsWith('Bring in ')));
+    note('preview', () => [...document.querySelectorAll('[role=button]')].find((button) => /^Bring in [\\d,]+$/.test(button.textContent)));
     const press = () => {
       if (at.preview === undefined) return requestAnimationFrame(press);
-      [...document.querySelectorAll('[role=button]')].find((button) => button.textContent.startsWith('Bring in ')).click();
+      [...document.querySelectorAll('[role=button]')].find((button) => /^Bring in [\\d,]+$/.test(button.textContent)).click();
       at.pressed = performance.now();
       note('listed', () => document.querySelector('[role=group][aria-label="The shortcuts"] [role=link]'));
     };

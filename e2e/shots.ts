@@ -16,7 +16,11 @@ type Pose = (app: App) => Promise<void>;
 
 const shortcuts: Pose = async (app) => {
   await app.seeText('In step');
-  if (app.browser.device === 'computer') await app.openShortcut(';ws');
+  await app.see(By.css('[role=button][aria-label="Breaks: 5"]'));
+  if (app.browser.device === 'computer') {
+    await app.openShortcut(';cv');
+    await app.seeText('Try it here');
+  }
 };
 
 /** A code that would fire where nobody wants it. */

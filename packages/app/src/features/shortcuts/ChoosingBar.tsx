@@ -97,6 +97,7 @@ const styles = StyleSheet.create({
   count: { ...STRONG, flex: 1 },
   tall: { minHeight: 48 },
   actions: { flexDirection: 'row' },
-  action: { flex: 1, minWidth: 0, minHeight: 56, alignItems: 'center', justifyContent: 'center', gap: 3 },
+  // As wide as its word asks for, so that the longest is not cut.
+  action: { flexGrow: 1, flexShrink: 0, flexBasis: 'auto', minWidth: 48, minHeight: 56, alignItems: 'center', justifyContent: 'center', gap: 3 },
   off: { opacity: 0.55 },
 });

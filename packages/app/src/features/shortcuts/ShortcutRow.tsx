@@ -61,7 +61,7 @@ export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict
     press(event);
   };
   return (
-    <View style={[styles.row, (isChoosing ? isChosen : isOpen) && { backgroundColor: palette.surface }]}>
+    <View style={[styles.row, isChoosing && styles.choosing, (isChoosing ? isChosen : isOpen) && { backgroundColor: palette.surface }]}>
       {/* One element whether it opens or is chosen, so that a long press ends where it began, and the focus stays. */}
       <Pressable
         role={isChoosing ? 'checkbox' : 'link'}
@@ -112,6 +112,7 @@ function Pair({ shortcut, setName }: { shortcut: Shortcut; setName?: string }) {
 const styles = StyleSheet.create({
   symbol: { fontSize: 21, lineHeight: 26 },
   row: { flexDirection: 'row', alignItems: 'center', paddingLeft: 10, paddingRight: 4 },
+  choosing: { paddingRight: 14 },
   link: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: 8, minWidth: 0 },
   glyph: { width: 20 },
   pair: {

@@ -65,6 +65,8 @@ test('those that say nothing of a set go where they are sent', () => {
   expect(plan(text, new Map(), { into: { setId: visits.id } }).doing.writes).toMatchObject([{ fields: { setId: visits.id } }, { fields: { setId: visits.id } }]);
   const [set, first] = plan(text, new Map(), { into: { name: 'Brought in' } }).doing.writes;
   expect([set, first]).toMatchObject([{ type: 'set', fields: { name: 'Brought in' } }, { fields: { setId: set!.id } }]);
+  // While its name is still being typed there is no set.
+  expect(plan(text, new Map(), { into: { name: ' ' } }).doing.writes).toMatchObject([{ fields: { setId: null } }, { fields: { setId: visits.id } }]);
 });
 
 test('what looks like a secret stays on this device, unless it is wanted everywhere', () => {

@@ -134,7 +134,9 @@ class Sets {
   private ofInto(): string | null {
     const { into } = this.what;
     if (into === null) return null;
-    return 'setId' in into ? into.setId : this.named(into.name);
+    if ('setId' in into) return into.setId;
+    const name = into.name.trim();
+    return name === '' ? null : this.named(name);
   }
 
   private named(name: string): string {

@@ -1,0 +1,64 @@
+import type { PlannedRow } from '@yellow-latch/core/exchange';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import type { Preview } from '@/exchange/limits';
+import { STRONG } from '@/look/fonts';
+import { Icon } from '@/look/icons';
+import { usePalette } from '@/look/useLook';
+
+import { GROUPS, type Status } from './groups';
+import { choiceOf } from './importing';
+import type { Importer } from './useImport';
+
+interface GroupHeadProps {
+  importer: Importer;
+  preview: Preview;
+  status: Status;
+  rows: readonly number[];
+  isOpen: boolean;
+  onOpen: (isOpen: boolean) => void;
+}
+
+/** The name of a group, how many are in it and what becomes of them; a press decides for all of it. */
+export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: GroupHeadProps) {
+  const palette = usePalette();
+  const { title, about } = GROUPS.find((group) => group.status === status)!;
+  const isOut = (index: number) => choiceOf(preview.rows[index]!, index, importer.choices).do === 'leave';
+  const out = rows.filter(isOut).length;
+  const decides = status === 'new' || status === 'changed' || status === 'taken';
+  const bringAll = () => {
+    if (status !== 'taken') {
+      importer.choose(rows, { do: 'take' });
+      return;
+    }
+    importer.chooseEach(new Map(rows.map((index) => [index, { do: 'recode' as const, code: (preview.rows[index] as Extract<PlannedRow, { status: 'taken' }>).free }])));
+  };
+  return (
+    <View style={[styles.group, { borderColor: palette.line }]}>
+      <Pressable role="button" aria-expanded={isOpen} aria-label={`${title}: ${rows.length}`} onPress={() => onOpen(!isOpen)} style={styles.groupName}>
+        <Icon name={isOpen ? 'chevron-down' : 'chevron-right'} size={20} color={palette.ink} />
+        <View style={styles.words}>
+          <Text variant="titleMedium" style={STRONG}>
+            {title} {rows.length.toLocaleString('en')}
+          </Text>
+          <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+            {decides && out > 0 && out < rows.length ? `${(rows.length - out).toLocaleString('en')} of them come in` : decides && out === rows.length && status !== 'taken' ? 'stay out' : decides && out === 0 && status === 'taken' ? 'come in under other codes' : about}
+          </Text>
+        </View>
+      </Pressable>
+      {decides && (
+        <Button mode="text" onPress={out > 0 ? bringAll : () => importer.choose(rows, { do: 'leave' })} contentStyle={styles.tall}>
+          {out > 0 ? (status === 'taken' ? 'All recoded' : 'All in') : 'All out'}
+        </Button>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  group: { flexDirection: 'row', alignItems: 'center', borderBottomWidth: 1, paddingRight: 8, marginTop: 8 },
+  groupName: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 56, paddingLeft: 12, minWidth: 0 },
+  words: { flex: 1, minWidth: 0 },
+  tall: { minHeight: 48 },
+});

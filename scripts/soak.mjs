@@ -1,6 +1,6 @@
 // `npm run soak`: the long runs of which the tests take a seeded tenth.
 import { Tally } from './checks.mjs';
-import { buildServer, fail, installPackages } from './steps.mjs';
+import { build, fail, installBrowser, installPackages } from './steps.mjs';
 
 try {
   await installPackages();
@@ -16,7 +16,9 @@ try {
   await tally.jest('The quickest way to type, against trying everything', ['--selectProjects', 'core', '--testPathPattern', 'effort']);
   await tally.jest('Spoilt files read', ['--selectProjects', 'core', '--testPathPattern', 'exchange/fuzz']);
   await tally.jest('Devices and server with a bad line between them', ['--selectProjects', 'whole']);
-  await buildServer();
+  await installBrowser();
+  await build();
+  await tally.jest('Findings of every type mended by keyboard', ['--config', 'e2e/jest.config.cjs', 'journeys/check']);
   await tally.jest('The server killed while devices write', ['--config', 'e2e/jest.config.cjs', 'journeys/killed']);
   tally.end();
 } catch (error) {

@@ -85,7 +85,16 @@ export async function installBrowser() {
   if (missing.length > 0) await installFromDebian(missing);
 }
 
-async function installFromDebian(packages) {
+/** Debian's installer lets in one at a time. */
+let debianIsFree = Promise.resolve();
+
+function installFromDebian(packages) {
+  const installed = debianIsFree.then(() => installNow(packages));
+  debianIsFree = installed.catch(() => {});
+  return installed;
+}
+
+async function installNow(packages) {
   say(`Installing ${packages.join(', ')} from Debian`);
   const isRoot = process.getuid?.() === 0;
   const command = isRoot ? [] : ['sudo'];

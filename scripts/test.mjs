@@ -4,8 +4,8 @@ import { checkTypesAndLint, Tally, unitTests } from './checks.mjs';
 import { build, fail, installBrowser, installPackages } from './steps.mjs';
 
 try {
-  await installPackages();
-  await installBrowser();
+  // One compiles while the other unpacks.
+  await Promise.all([installPackages(), installBrowser()]);
   const tally = new Tally();
   // The app is built meanwhile: neither of them keeps two cores busy.
   await Promise.all([build(), checkTypesAndLint(tally)]);

@@ -118,6 +118,8 @@ describe.each<[Device, string, Hands]>([
   ['phone', 'touch', byTouch],
   ['computer', 'keyboard', byKeyboard],
 ])('on a %s, by %s', (device, _way, hands) => {
+  // By keyboard each is gone through as the first ones are; in the long runs all of them.
+  const SOME = 4;
   journey(
     'one finding of each type is mended, and each mending is taken back',
     'empty',
@@ -137,7 +139,7 @@ describe.each<[Device, string, Hands]>([
         await toggle(`group.getAttribute('aria-expanded') === 'true'`);
         return (await app.findings()).length === 0;
       }, 'all groups to be closed');
-      for (const title of TYPES) {
+      for (const title of device === 'phone' || process.env.YELLOW_LATCH_SOAK ? TYPES : TYPES.slice(0, SOME)) {
         await toggle(`title === ${JSON.stringify(title)}`);
         const row = await app.see(firstOf(title));
         const words = (await row.getAttribute('aria-label'))!;

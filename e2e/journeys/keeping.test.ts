@@ -40,7 +40,6 @@ journey('files out and in again: nothing is new, nothing is changed', 'demo', as
   await app.expectAccessible();
   for (const [label, ending] of [
     ['Table (CSV)', '.csv'],
-    ['Table with tabs', '.tsv'],
     ['List of Yellow Latch (JSON)', '.json'],
     ['Table of Markdown', '.md'],
     ['Code, tab, text', '.txt'],
@@ -138,11 +137,9 @@ journey('the sheet: on paper of either size, in columns and as cards, and as a p
   await app.tap('Sheet to keep in sight');
   await app.see(By.css('iframe[title="The sheet"]'));
   await app.expectAccessible();
-  const pages: Record<string, number> = {};
   for (const [layout, paper, size] of [
     ['two columns', 'A4', '595 842'],
-    ['one column', 'Letter', '612 792'],
-    ['wallet cards', 'A4', '595 842'],
+    ['wallet cards', 'Letter', '612 792'],
   ] as const) {
     await app.choose('Layout', layout);
     await app.choose('Paper', paper);
@@ -154,13 +151,11 @@ journey('the sheet: on paper of either size, in columns and as cards, and as a p
     const { data } = await printed(app, html);
     const pdf = Buffer.from(data, 'base64').toString('latin1');
     expect([...pdf.matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)].map(([, width, height]) => `${Math.round(Number(width))} ${Math.round(Number(height))}`)).toContain(size);
-    pages[layout] = [...pdf.matchAll(/\/Type \/Page\b/g)].length;
+    expect([...pdf.matchAll(/\/Type \/Page\b/g)].length).toBeLessThanOrEqual(2);
     rmSync(html);
     await app.open('/sheet');
     await app.see(By.css('iframe[title="The sheet"]'));
   }
-  expect(pages['two columns']).toBeLessThanOrEqual(2);
-  expect(pages['two columns']).toBeLessThan(pages['one column']! + 1);
   // What is chosen alone.
   await app.goTo('Shortcuts');
   await app.tap('More about the list');

@@ -9,6 +9,16 @@ export interface Journey {
   open(device: Device, path?: string, address?: string): Promise<App>;
 }
 
+let isAppKept = false;
+
+/**
+ * The journeys of this file need the app kept on the device by its service worker. The others go without: to keep all its files anew in
+ * every browser takes longer than many a journey.
+ */
+export function keepApp(): void {
+  isAppKept = true;
+}
+
 /**
  * A test on a fresh server; at its end all that it started is ended, failures are kept. `longest`: in
  * ms, where it takes longer than others.
@@ -30,6 +40,7 @@ export function journey(
           const app = new App(browser, address);
           apps.push(app);
           await browser.clipboard('granted');
+          if (!isAppKept) await browser.command('Page.addScriptToEvaluateOnNewDocument', { source: 'delete Navigator.prototype.serviceWorker' });
           return app.open(path);
         },
       });

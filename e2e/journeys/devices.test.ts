@@ -2,7 +2,9 @@ import { By } from 'selenium-webdriver';
 
 import { App } from '../app';
 import { Browser } from '../browser';
-import { journey } from '../journey';
+import { journey, keepApp } from '../journey';
+
+keepApp();
 
 journey('two devices: what is done on one shows and fires on the other', 'demo', async ({ open }) => {
   const [phone, computer] = [await open('phone'), await open('computer', '/write')];

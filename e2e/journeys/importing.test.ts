@@ -6,7 +6,9 @@ import { join } from 'node:path';
 import { By } from 'selenium-webdriver';
 
 import type { App } from '../app';
-import { journey } from '../journey';
+import { journey, keepApp } from '../journey';
+
+keepApp();
 
 let folder = '';
 beforeAll(() => {

@@ -4,7 +4,9 @@ import { By } from 'selenium-webdriver';
 
 import { App } from '../app';
 import { Browser } from '../browser';
-import { journey } from '../journey';
+import { journey, keepApp } from '../journey';
+
+keepApp();
 
 /** The text of the QR code that is on the screen, as another program reads it off a picture (jsqr). */
 async function scan(app: App): Promise<string | null> {

@@ -6,8 +6,10 @@ import { By } from 'selenium-webdriver';
 
 import { App } from '../app';
 import { Browser } from '../browser';
-import { journey } from '../journey';
+import { journey, keepApp } from '../journey';
 import { Stand } from '../stand';
+
+keepApp();
 
 journey('with no server the app opens at any place and works; back again all are equal', 'demo', async ({ open, stand }) => {
   const app = await open('phone');

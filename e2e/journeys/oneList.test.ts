@@ -1,9 +1,11 @@
 import { By } from 'selenium-webdriver';
 
 import type { App } from '../app';
-import { journey } from '../journey';
+import { journey, keepApp } from '../journey';
 import { OtherDevice } from '../otherDevice';
 import { Proxy } from '../proxy';
+
+keepApp();
 
 /** Waits until all hold the same records, and gives them. */
 async function inStep(apps: readonly App[]): Promise<string> {

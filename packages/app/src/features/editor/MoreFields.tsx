@@ -11,13 +11,7 @@ import { usePalette } from '@/look/useLook';
 
 import { Choice } from '@/look/Choice';
 import type { FormValues } from './form';
-
-const WAYS = [
-  { value: null, label: 'as usual' },
-  { value: 'delimiter', label: 'after a space or mark' },
-  { value: 'instant', label: 'at once' },
-  { value: 'offer', label: 'only when taken' },
-] as const;
+import { WAYS } from './words';
 
 const EDGES = [
   { value: null, label: 'as usual' },

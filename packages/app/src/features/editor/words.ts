@@ -37,3 +37,11 @@ export function tellTaken(code: string, expansion: string): string {
   const short = expansion.trim().replace(/\s+/g, ' ');
   return `${code} is taken: it gives “${short.length > 40 ? `${short.slice(0, 40)}…` : short}”. Choose another code.`;
 }
+
+/** How a shortcut may fire; null: as is usual for its kind and set. */
+export const WAYS = [
+  { value: null, label: 'as usual' },
+  { value: 'delimiter', label: 'after a space or mark' },
+  { value: 'instant', label: 'at once' },
+  { value: 'offer', label: 'only when taken' },
+] as const;

@@ -4,6 +4,7 @@ import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
+import { MASK } from '@/audit/sentences/mask';
 import { CodePlate } from '@/look/CodePlate';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
@@ -40,7 +41,7 @@ export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAs
   const isIn = choice.do !== 'leave';
   const code = choice.do === 'recode' ? choice.code : wanted.fields.code;
   const known = row.status === 'changed' || row.status === 'same' ? shortcuts.find(({ id }) => id === row.known) : row.status === 'taken' && row.by.in === 'list' ? shortcuts.find(({ id }) => id === (row.by as { id: string }).id) : undefined;
-  const text = wanted.isPrivate ? '••••••••, only on this device' : onOneLine(wanted.fields.content.expansion);
+  const text = wanted.isPrivate ? `${MASK}, only on this device` : onOneLine(wanted.fields.content.expansion);
   const pair = (
     <View style={styles.pair}>
       <View style={styles.code}>
@@ -49,7 +50,7 @@ export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAs
       <View style={styles.words}>
         {row.status === 'changed' && known && row.differs.includes('content') && (
           <Text variant="bodySmall" numberOfLines={1} style={[styles.was, { color: palette.inkSoft }]}>
-            {known.private ? '••••••••' : onOneLine(known.content.expansion)}
+            {known.private ? MASK : onOneLine(known.content.expansion)}
           </Text>
         )}
         <Text variant="bodyMedium" numberOfLines={2} style={styles.text}>

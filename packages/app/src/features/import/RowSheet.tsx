@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { MASK } from '@/audit/sentences/mask';
 import { tellProblem } from '@/features/editor/words';
 import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
@@ -63,7 +64,7 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
           )}
         </View>
         {picked === 'in' && <Field label="You type" isCode value={code} onChangeText={setCode} onBlur={() => {}} onSubmit={decide} error={error} />}
-        {holder && <Text variant="bodySmall">{`In your list ${holder.code} gives “${holder.private ? '••••••••' : holder.content.expansion.slice(0, 120)}”`}</Text>}
+        {holder && <Text variant="bodySmall">{`In your list ${holder.code} gives “${holder.private ? MASK : holder.content.expansion.slice(0, 120)}”`}</Text>}
       </ScrollView>
       <View style={styles.foot}>
         <LatchButton label="Done" onPress={decide} />

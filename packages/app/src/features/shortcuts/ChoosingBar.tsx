@@ -6,6 +6,7 @@ import { Button, IconButton, Text } from 'react-native-paper';
 
 import { counted } from '@/audit/sentences';
 import { languageChoices } from '@/features/check/languages';
+import { WAYS } from '@/features/editor/words';
 import { ChoiceSheet, type ChoiceOption } from '@/look/ChoiceSheet';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
@@ -16,12 +17,8 @@ import { useDo } from '@/replica/useDo';
 
 import { choosing, useChosen } from './choosing';
 
-const WAYS: readonly ChoiceOption<string>[] = [
-  { value: 'usual', label: 'as usual' },
-  { value: 'delimiter', label: 'after a space or mark' },
-  { value: 'instant', label: 'at once' },
-  { value: 'offer', label: 'only when taken' },
-];
+const USUAL = 'usual';
+const FIRES = WAYS.map(({ value, label }) => ({ value: value ?? USUAL, label }));
 const NONE = 'none';
 
 type Asked = 'set' | 'kind' | 'fires' | 'language';
@@ -80,14 +77,14 @@ export function ChoosingBar() {
         change(() => ({ setId }), `${count} ${verb} in ${sets.find(({ id }) => id === setId)?.name ?? 'no set'} now.`);
       })}
       {sheet('kind', 'Kind', KINDS.map((value) => ({ value, label: value })), same(({ kind }) => kind), (value) => change(() => ({ kind: value as Shortcut['kind'] }), `${count} ${verb} of the kind ${value} now.`))}
-      {sheet('fires', 'Fires', WAYS, same(({ rules }) => rules.fires ?? 'usual'), (value) => change(({ rules }) => ({ rules: firing(rules, value) }), `${count} ${chosen.length === 1 ? 'fires' : 'fire'} ${WAYS.find((way) => way.value === value)!.label} now.`))}
+      {sheet('fires', 'Fires', FIRES, same(({ rules }) => rules.fires ?? USUAL), (value) => change(({ rules }) => ({ rules: firing(rules, value) }), `${count} ${chosen.length === 1 ? 'fires' : 'fire'} ${FIRES.find((way) => way.value === value)!.label} now.`))}
       {sheet('language', 'Language', [{ value: NONE, label: 'any' }, ...languageChoices(languages)], same(({ language }) => language ?? NONE), (value) => change(() => ({ language: value === NONE ? null : value }), `The language of ${count} is set.`))}
     </View>
   );
 }
 
 function firing({ fires: _fires, ...rules }: AskedRules, value: string): AskedRules {
-  return value === 'usual' ? rules : { ...rules, fires: value as NonNullable<AskedRules['fires']> };
+  return value === USUAL ? rules : { ...rules, fires: value as NonNullable<AskedRules['fires']> };
 }
 
 const styles = StyleSheet.create({

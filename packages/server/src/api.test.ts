@@ -1,12 +1,12 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { asShortcut, isDeleted, ProblemSchema, readClock } from '@yellow-latch/core/sync';
+import { asShortcut, isDeleted, makeClock, ProblemSchema, readClock } from '@yellow-latch/core/sync';
 import request from 'supertest';
 import { v4, v7 as uuid } from 'uuid';
 
 import { changes, devices } from './schema';
-import { NOW, testServer, TestDevice, WHOLE, type TestServer } from './testing';
+import { newSecret, NOW, testServer, TestDevice, WHOLE, type TestServer } from './testing';
 
 let server: TestServer;
 let phone: TestDevice;
@@ -48,7 +48,7 @@ describe('a change', () => {
     const change = phone.change();
     await phone.push([change]);
     const next = await TestDevice.join(server.app);
-    const answer = await next.push([{ ...change, device: next.id, n: 1 }]);
+    const answer = await next.push([{ ...change, clock: makeClock(NOW, 1, next.id), device: next.id, n: 1 }]);
     expect(answer.body).toMatchObject({ taken: 1, through: 1 });
   });
 
@@ -215,14 +215,14 @@ describe('who may ask', () => {
     expect(Buffer.from(token, 'base64url')).toHaveLength(32);
   });
 
-  test('a device may ask to be admitted again until it has shown its token', async () => {
-    const id = uuid();
-    await TestDevice.join(server.app, id);
-    const second = await TestDevice.join(server.app, id);
+  test('a device may ask to be admitted again by its own secret until it has shown its token', async () => {
+    const [id, secret] = [uuid(), newSecret()];
+    await TestDevice.join(server.app, id, secret);
+    const second = await TestDevice.join(server.app, id, secret);
     expect((await second.get(`/api/d/${id}/pages`)).status).toBe(200);
     const third = await request(server.app)
       .post('/api/devices')
-      .send({ id, name: 'Phone', kind: 'phone' });
+      .send({ id, name: 'Phone', kind: 'phone', secret });
     expect(third.status).toBe(409);
   });
 

@@ -16,6 +16,8 @@ export interface AppOptions extends ApiOptions {
   hosts: readonly string[];
   /** Whether a program on this machine stands in front of it, and tells who asks and by which protocol. */
   isBehindProxy?: boolean;
+  /** Whether it is reached over https: by its own certificate, or through the proxy. */
+  isSecure?: boolean;
 }
 
 /** The whole server as one listener, without a port; `express` is the application that answers all but pushes. */
@@ -24,10 +26,10 @@ export interface App {
   express: Express;
 }
 
-export function createApp({ site, hosts, isBehindProxy, ...api }: AppOptions): App {
+export function createApp({ site, hosts, isBehindProxy, isSecure = false, ...api }: AppOptions): App {
   const app = express();
   const refuseForeignHosts = hostGuard(hosts);
-  const headers = securityHeaders();
+  const headers = securityHeaders(api.publicUrl !== undefined, isSecure || api.publicUrl !== undefined);
   app.disable('x-powered-by');
   app.set('trust proxy', isBehindProxy ? 'loopback' : false);
   app.use((request, response, next) => {
@@ -69,9 +71,17 @@ function serveSite(app: Express, site: string): void {
   });
 }
 
-/** What every answer carries. The same for all, so Helmet is asked once. */
-function securityHeaders(): Record<string, string> {
+/** What no page of ours asks a browser for. */
+const REFUSED_FEATURES = ['accelerometer', 'camera', 'display-capture', 'geolocation', 'gyroscope', 'magnetometer', 'microphone', 'midi', 'payment', 'usb'];
+const HALF_A_YEAR = 182 * 24 * 3_600;
+
+/**
+ * What every answer carries. The same for all, so Helmet is asked once. `isPublic`: it has a public address, to which
+ * browsers are to come by https alone from now on (RFC 6797).
+ */
+function securityHeaders(isPublic: boolean, isSecure: boolean): Record<string, string> {
   const headers: Record<string, string> = {};
+  if (isSecure) headers['Permissions-Policy'] = REFUSED_FEATURES.map((name) => `${name}=()`).join(', ');
   const collect = { setHeader: (name: string, value: string) => (headers[name] = value), removeHeader: () => {} };
   helmet({
     contentSecurityPolicy: {
@@ -91,7 +101,7 @@ function securityHeaders(): Record<string, string> {
         frameAncestors: ["'none'"],
       },
     },
-    strictTransportSecurity: false,
+    strictTransportSecurity: isPublic && { maxAge: HALF_A_YEAR, includeSubDomains: false },
   })({} as IncomingMessage, collect as unknown as ServerResponse, () => {});
   return headers;
 }

@@ -2,7 +2,7 @@
 import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 
 import type { DeviceInfo, DeviceSettings, NewDevice, Takes } from '@yellow-latch/core/sync';
-import { and, asc, count, eq, isNull } from 'drizzle-orm';
+import { and, asc, count, eq, isNull, ne } from 'drizzle-orm';
 
 import type { Database, Queries } from './database';
 import { ProblemError } from './problem';
@@ -11,8 +11,11 @@ import { statementsOf } from './statements';
 
 export type Device = typeof devices.$inferSelect;
 
-/** More devices than this in one list are a mistake or an attack. */
+/** More devices than this in one list are a mistake or an attack; so many more that were signed out are still known. */
 const MOST_DEVICES = 1_000;
+const MOST_EVER = 5_000;
+/** A device that was let in and never came is let in no more after this time, in ms. */
+export const UNSEEN_LASTS = 24 * 60 * 60_000;
 /** What is noted of a device is written this often at most, in ms. */
 const NOTED_EVERY = 60_000;
 
@@ -21,45 +24,76 @@ export function hashSecret(secret: string): string {
   return createHash('sha256').update(secret).digest('hex');
 }
 
+/** What a device is granted that does not come with everything. */
+interface Granted {
+  may?: Device['may'];
+  takes?: Device['takes'];
+  /** The device in whose place it comes. */
+  succeeds?: string;
+}
+
 /**
- * Takes a device into a list and returns its token: 256 random bits, shown this once. A device
- * whose welcome was lost on the way may ask again until it has shown a token.
+ * Takes a device into a list and returns its token: 256 random bits, shown this once. A device whose welcome was lost
+ * on the way may ask again, by its own secret alone, until it has shown a token.
  */
-export function admitDevice(db: Queries, listId: string, device: NewDevice, now: number): string {
-  const token = randomBytes(32).toString('base64url');
+export function admitDevice(db: Queries, listId: string, { secret, ...device }: NewDevice, now: number, granted: Granted = {}): string {
   const known = db.select().from(devices).where(eq(devices.id, device.id)).get();
-  if (known && (known.seenAt !== null || known.listId !== listId)) {
-    throw new ProblemError(409, 'device-known', 'A device with this id is known already', {
-      detail: 'Choose a new id and ask again.',
-    });
+  const isAskedAgain = known?.listId === listId && known.seenAt === null && known.signedOutAt === null && isSame(known.secretHash, secret) && known.succeeds === (granted.succeeds ?? null);
+  if (known && !isAskedAgain) {
+    throw new ProblemError(409, 'device-known', 'This device is already in use', { detail: 'Choose a new id and ask again.' });
   }
-  const inList = and(eq(devices.listId, listId), isNull(devices.signedOutAt));
-  if (!known && db.select({ held: count() }).from(devices).where(inList).get()!.held >= MOST_DEVICES) {
-    throw new ProblemError(409, 'list-full', 'This list has as many devices as a list can have', {
-      detail: `Sign out one of its ${MOST_DEVICES} devices first.`,
-    });
-  }
-  const row = { ...device, listId, tokenHash: hashSecret(token), createdAt: now };
+  if (!known) refuseFullList(db, listId);
+  const token = randomBytes(32).toString('base64url');
+  const row = { ...device, ...granted, listId, tokenHash: hashSecret(token), secretHash: secret === undefined ? null : hashSecret(secret), createdAt: now };
   db.insert(devices).values(row).onConflictDoUpdate({ target: devices.id, set: row }).run();
   return token;
+}
+
+function refuseFullList(db: Queries, listId: string): void {
+  const ofList = eq(devices.listId, listId);
+  const isIn = db.select({ held: count() }).from(devices).where(and(ofList, isNull(devices.signedOutAt))).get()!.held;
+  const everIn = db.select({ held: count() }).from(devices).where(ofList).get()!.held;
+  if (isIn < MOST_DEVICES && everIn < MOST_EVER) return;
+  throw new ProblemError(409, 'list-full', 'This list has as many devices as a list can have', {
+    detail: `Sign out one of its ${MOST_DEVICES} devices first.`,
+  });
+}
+
+/** Whether a hash that is kept is that of a secret which was shown. */
+function isSame(hash: string | null, secret: string | undefined): boolean {
+  return hash !== null && secret !== undefined && timingSafeEqual(Buffer.from(hash), Buffer.from(hashSecret(secret)));
 }
 
 /** The device with this id, if `token` is its token and it was not signed out. */
 export function recogniseDevice(db: Database, id: string, token: string | undefined, now: number): Device {
   const device = token && statementsOf(db).device.get({ id });
-  if (!device || !timingSafeEqual(Buffer.from(device.tokenHash), Buffer.from(hashSecret(token)))) {
+  if (!device || !isSame(device.tokenHash, token) || hasNeverCome(device, now)) {
     throw new ProblemError(401, 'device-unknown', 'This device is not known here');
   }
-  if (device.signedOutAt !== null) {
-    throw new ProblemError(401, 'signed-out', 'This device was signed out', {
-      detail: 'Join again with a code from a device that is in.',
-    });
-  }
-  // From now on nobody else is admitted under this id.
-  if (device.seenAt === null) {
-    db.update(devices).set({ seenAt: now }).where(eq(devices.id, id)).run();
-  }
+  refuseSignedOut(db, device);
+  if (device.seenAt === null) welcomeIn(db, device, now);
   return device;
+}
+
+/** Refuses a device that is out of its list, and says why. */
+export function refuseSignedOut(db: Database, { listId, signedOutAt }: Device): void {
+  if (signedOutAt === null) return;
+  if (statementsOf(db).list.get({ id: listId })!.deletedAt !== null) throw new ProblemError(401, 'list-deleted', 'This list was deleted');
+  throw new ProblemError(401, 'signed-out', 'This device was signed out', {
+    detail: 'To come back, it needs a code from another device.',
+  });
+}
+
+/** From now on nobody else is admitted under this id, and the device in whose place it comes is out. */
+function welcomeIn(db: Database, device: Device, now: number): void {
+  db.transaction((tx) => {
+    tx.update(devices).set({ seenAt: now }).where(eq(devices.id, device.id)).run();
+    if (device.succeeds !== null) endDevice(tx, device.succeeds, now);
+  });
+}
+
+function hasNeverCome({ seenAt, createdAt }: Device, now: number): boolean {
+  return seenAt === null && createdAt < now - UNSEEN_LASTS;
 }
 
 /** What a device is now, which may be more than when its request began. */
@@ -76,7 +110,7 @@ export class Presence {
   private readonly reached = new Map<string, { through: number; seen: number }>();
   private writtenAt = 0;
 
-  constructor(private readonly db: Queries) {}
+  constructor(private readonly db: Database) {}
 
   /** Notes that a device has the list up to a number; now and then writes what was noted. */
   note(id: string, through: number, now: number): void {
@@ -87,11 +121,13 @@ export class Presence {
   /** Writes what was noted, if that can be: otherwise it stays in memory, and is no reason not to answer. */
   write(now: number): void {
     this.writtenAt = now;
+    if (this.reached.size === 0) return;
+    const { reach } = statementsOf(this.db);
     try {
-      for (const [id, { through, seen }] of this.reached) {
-        this.db.update(devices).set({ through, seenAt: seen }).where(eq(devices.id, id)).run();
-        this.reached.delete(id);
-      }
+      this.db.$client.transaction(() => {
+        for (const [id, { through, seen }] of this.reached) reach.run({ id, through, seen });
+      })();
+      this.reached.clear();
     } catch {
       return;
     }
@@ -108,14 +144,15 @@ export function listDevices(db: Queries, listId: string, presence: Presence, isH
   const rows = db.select().from(devices).where(eq(devices.listId, listId)).orderBy(asc(devices.createdAt), asc(devices.id)).all();
   return rows.map((device) => {
     const { through, seen } = presence.of(device);
+    const here = isHere(device.id);
     return {
       id: device.id,
       name: device.name,
       kind: device.kind,
       joined: device.createdAt,
       seen,
-      isHere: isHere(device.id),
-      behind: isHere(device.id) ? 0 : Math.max(0, lastNumber - through),
+      isHere: here,
+      behind: here ? 0 : Math.max(0, lastNumber - through),
       may: device.may,
       takes: takesOf(device),
       signedOut: device.signedOutAt,
@@ -131,29 +168,71 @@ export function findDevice(db: Queries, listId: string, id: string): Device {
   return found;
 }
 
-/** Sets what one device has decided about another. What a device may and takes is not its own to say if it may only use. */
-export function setDevice(db: Queries, by: Device, id: string, { takes, ...settings }: DeviceSettings): void {
-  const device = findDevice(db, by.listId, id);
-  if (by.may === 'use' && (id !== by.id || takes !== undefined || settings.may !== undefined)) throw onlyUse();
-  if (id === by.id && settings.may === 'use') {
-    throw new ProblemError(409, 'itself', 'A device cannot take from itself the right to edit', {
-      detail: 'Set it from another device, so that one is left that can give it back.',
+/** Whether a device looks after the list: lets others in, sets what they may do, signs them out. */
+export function mayManage({ may, takes }: Pick<Device, 'may' | 'takes'>): boolean {
+  return may === 'edit' && takes === null;
+}
+
+/** Refuses a device that does not look after the list. */
+export function refuseToManage(device: Pick<Device, 'may' | 'takes'>): void {
+  if (device.may === 'use') throw onlyUse();
+  if (!mayManage(device)) {
+    throw new ProblemError(403, 'some-sets', 'This device gets only some of the sets', {
+      detail: 'Use a device that gets all sets and can edit.',
     });
   }
-  const row = { ...settings, ...(takes === undefined ? {} : { takes: JSON.stringify(takes) === 'null' ? null : JSON.stringify(takes) }) };
-  if (Object.keys(row).length > 0) db.update(devices).set(row).where(eq(devices.id, device.id)).run();
+}
+
+/** Sets what one device has decided about another. What a device may and takes is not its own to widen. */
+export function setDevice(db: Database, by: Device, id: string, { takes, ...settings }: DeviceSettings): void {
+  const device = findDevice(db, by.listId, id);
+  if (id !== by.id || takes !== undefined || settings.may !== undefined) refuseToManage(by);
+  if (id === by.id && settings.may === 'use') {
+    throw new ProblemError(409, 'itself', 'A device can’t give up editing by itself', {
+      detail: 'Do it on another device, so that one is left that can undo it.',
+    });
+  }
+  const row = { ...settings, ...(takes === undefined ? {} : { takes: takes === null ? null : JSON.stringify(takes) }) };
+  if (Object.keys(row).length === 0) return;
+  db.transaction((tx) => {
+    if (mayManage(device) && !mayManage({ ...device, ...row })) {
+      if (id === by.id) refuseLastManager(tx, device);
+      endInvitations(tx, id);
+    }
+    tx.update(devices).set(row).where(eq(devices.id, device.id)).run();
+  });
 }
 
 /** Signs a device out: its token is worth nothing from now on, and the codes it gave neither. */
-export function signOut(db: Queries, by: Device, id: string, now: number): void {
-  findDevice(db, by.listId, id);
-  if (by.may === 'use' && id !== by.id) throw onlyUse();
-  db.update(devices).set({ signedOutAt: now }).where(eq(devices.id, id)).run();
+export function signOut(db: Database, by: Device, id: string, now: number): void {
+  const device = findDevice(db, by.listId, id);
+  if (id !== by.id) refuseToManage(by);
+  db.transaction((tx) => {
+    if (id === by.id && mayManage(device)) refuseLastManager(tx, device);
+    endDevice(tx, id, now);
+  });
+}
+
+function endDevice(db: Queries, id: string, now: number): void {
+  db.update(devices).set({ signedOutAt: now }).where(and(eq(devices.id, id), isNull(devices.signedOutAt))).run();
+  endInvitations(db, id);
+}
+
+function endInvitations(db: Queries, id: string): void {
   db.delete(invitations).where(eq(invitations.deviceId, id)).run();
 }
 
+/** The others of a list are not left without one that can look after it. */
+function refuseLastManager(db: Queries, { id, listId }: Device): void {
+  const others = db.select().from(devices).where(and(eq(devices.listId, listId), isNull(devices.signedOutAt), ne(devices.id, id))).all();
+  if (others.length === 0 || others.some(mayManage)) return;
+  throw new ProblemError(409, 'last-editor', 'This is the last device that can edit the whole list', {
+    detail: 'Let another device edit first, or sign the others out.',
+  });
+}
+
 export function onlyUse(): ProblemError {
-  return new ProblemError(403, 'only-use', 'This device may use the list, not change it', {
+  return new ProblemError(403, 'only-use', 'This device can use the list but not change it', {
     detail: 'Another device can let it edit, under Devices.',
   });
 }

@@ -1,10 +1,12 @@
 /** The log of a list, told. */
-import type { Change, History, LoggedChange } from '@yellow-latch/core/sync';
-import { and, desc, eq, inArray, isNull, lt, lte, ne, or, sql, type SQL } from 'drizzle-orm';
+import type { Change, History, LoggedChange, Takes } from '@yellow-latch/core/sync';
+import { and, eq, sql, type SQL } from 'drizzle-orm';
 
-import type { Queries } from './database';
+import type { Database } from './database';
 import { takesOf, type Device } from './devices';
-import { changes, records } from './schema';
+import { changeGroups, changes } from './schema';
+import { gets } from './scope';
+import { statementsOf } from './statements';
 
 export interface HistoryQuery {
   record?: { type: string; id: string };
@@ -16,77 +18,162 @@ export interface HistoryQuery {
   limit: number;
 }
 
-/** So many changes of one doing are told, unless that doing is asked for: one large doing does not hide what came before. */
-const MOST_OF_DOING = 8;
+/** So many changes of one group are told, unless that group is asked for: one large group does not hide what came before. */
+const MOST_OF_GROUP = 8;
+/** So many rows are looked at for one answer: it may have fewer changes than asked for, and then says where to go on. */
+const MOST_LOOKED_AT = 2_000;
+const LOOKED_AT_ONCE = 200;
+/** An answer ends when it has this much text, in UTF-16 units. */
+const LARGEST_ANSWER = 1_000_000;
 
-/** Changes of the list, latest first; of a device that takes some sets, those of what it takes. Counting is no history. */
-export function readHistory(db: Queries, device: Device, { record, together, isDeletedOnly, before, limit }: HistoryQuery): History {
-  const of = [
-    eq(changes.listId, device.listId),
-    eq(changes.counts, false),
-    record && and(eq(changes.recordType, record.type), eq(changes.recordId, record.id)),
-    together ? eq(changes.together, together) : undefined,
-    isDeletedOnly ? sql`json_extract(${changes.body}, '$.fields.deleted') = 1` : undefined,
-    isTaken(device),
-  ];
-  const doing = sql`coalesce(${changes.together}, ${changes.id})`;
-  const told = db
-    .select({
-      number: changes.number,
-      body: changes.body,
-      before: changes.before,
-      device: changes.deviceId,
-      together: changes.together,
-      rank: sql<number>`row_number() over (partition by ${doing} order by ${changes.number} desc)`.as('rank'),
-      size: sql<number>`count(*) over (partition by ${doing})`.as('size'),
-      shortcuts: sql<number>`sum(${changes.recordType} = 'shortcut') over (partition by ${doing})`.as('shortcuts'),
-    })
-    .from(changes)
-    .leftJoin(records, and(eq(records.listId, changes.listId), eq(records.type, changes.recordType), eq(records.id, changes.recordId)))
-    .where(and(...of))
-    .as('told');
-  const rows = db
-    .select()
-    .from(told)
-    .where(and(together ? undefined : lte(told.rank, MOST_OF_DOING), before === undefined ? undefined : lt(told.number, before)))
-    .orderBy(desc(told.number))
-    .limit(limit + 1)
-    .all();
-  const page = rows.slice(0, limit);
-  return { changes: page.map(tell), next: rows.length > limit ? page.at(-1)!.number : null };
+/** Changes of the list, latest first; of a device that gets some sets, those made while it got what they are of. Counting is no history. */
+export function readHistory(db: Database, device: Device, query: HistoryQuery): History {
+  return new Reader(db, device, query).read();
 }
 
-function isTaken(device: Device): SQL | undefined {
-  const takes = takesOf(device);
-  if (takes === null) return undefined;
-  const sets = takes.filter((id) => id !== null);
-  return or(
-    ne(changes.recordType, 'shortcut'),
-    takes.includes(null) ? isNull(records.setId) : undefined,
-    sets.length > 0 ? inArray(records.setId, sets) : undefined,
-  );
-}
+/** A row of the log without its texts, by which it is decided whether it is told. */
+type Row = Pick<typeof changes.$inferSelect, 'number' | 'recordType' | 'recordId' | 'counts' | 'together' | 'setBefore' | 'setId'>;
 
-interface Row {
-  number: number;
-  body: string;
-  before: string | null;
-  device: string;
-  together: string | null;
-  size: number;
-  shortcuts: number;
-}
+const ROW = {
+  number: changes.number,
+  recordType: changes.recordType,
+  recordId: changes.recordId,
+  counts: changes.counts,
+  together: changes.together,
+  setBefore: changes.setBefore,
+  setId: changes.setId,
+};
 
-function tell({ number, body, before, device, together, size, shortcuts }: Row): LoggedChange {
-  const { id, record, fields, clock } = JSON.parse(body) as Change;
-  return {
-    number,
-    id,
-    record,
-    fields,
-    before: before === null ? null : (JSON.parse(before) as Record<string, unknown>),
-    clock,
-    device,
-    together: together === null ? null : { id: together, size, shortcuts },
-  };
+/** One answer being put together: rows are looked at in portions from the latest, and the texts of those told are read at the end. */
+class Reader {
+  private readonly takes: Takes;
+  private readonly asked: SQL[];
+  /** How many changes of a group are told by now, those of the answers before this one among them. */
+  private readonly toldOf = new Map<string, number>();
+  private readonly sizes = new Map<string, { size: number; shortcuts: number }>();
+
+  constructor(
+    private readonly db: Database,
+    private readonly device: Device,
+    private readonly query: HistoryQuery,
+  ) {
+    const { record, together, isDeletedOnly } = query;
+    this.takes = takesOf(device);
+    this.asked = [
+      eq(changes.listId, device.listId),
+      ...(record ? [eq(changes.recordType, record.type), eq(changes.recordId, record.id)] : []),
+      ...(together ? [eq(changes.together, together)] : []),
+      // As the index of deletions has it, so that it is used.
+      ...(isDeletedOnly ? [sql`${changes.deletes} = 1`] : []),
+    ];
+  }
+
+  read(): History {
+    const { before = Infinity, limit } = this.query;
+    const told: LoggedChange[] = [];
+    let size = 0;
+    let lookedAt = 0;
+    for (let cursor = before; ; ) {
+      const rows = this.rowsBefore(cursor, LOOKED_AT_ONCE);
+      for (const row of rows) {
+        // The number before which the next answer goes on, if this one ends here.
+        const isEnough = told.length === limit || lookedAt === MOST_LOOKED_AT || size > LARGEST_ANSWER;
+        if (isEnough) return { changes: told, next: cursor };
+        lookedAt += 1;
+        cursor = row.number;
+        if (!this.isTold(row)) continue;
+        const change = this.tell(row);
+        size += change.size;
+        told.push(change.told);
+        const skipped = this.endOfGroup(row);
+        if (skipped !== null) {
+          cursor = skipped;
+          break;
+        }
+      }
+      if (rows.length === 0) return { changes: told, next: null };
+    }
+  }
+
+  private rowsBefore(number: number, limit: number): Row[] {
+    return this.select(number === Infinity ? [] : [sql`${changes.number} < ${number}`]).limit(limit).all();
+  }
+
+  private select(more: SQL[]) {
+    return this.db
+      .select(ROW)
+      .from(changes)
+      .where(and(...this.asked, ...more))
+      .orderBy(sql`${changes.number} DESC`);
+  }
+
+  private isTold(row: Row): boolean {
+    if (row.counts || !this.gets(row)) return false;
+    const { together } = row;
+    if (together === null || this.query.together) return true;
+    const told = this.toldOf.get(together) ?? this.toldBefore(together, row.number);
+    this.toldOf.set(together, told + 1);
+    return told < MOST_OF_GROUP;
+  }
+
+  /** How many of a group earlier answers told: they were asked for before a later number. */
+  private toldBefore(together: string, number: number): number {
+    if (this.query.before === undefined) return 0;
+    return this.select([eq(changes.together, together), sql`${changes.number} > ${number}`]).limit(MOST_OF_GROUP).all().length;
+  }
+
+  /** Whether the device got what was changed: before the change and after it, and still does. */
+  private gets({ recordType, recordId, setBefore, setId }: Row): boolean {
+    const { takes, db, device } = this;
+    if (takes === null) return true;
+    const record = { type: recordType, id: recordId };
+    const now = statementsOf(db).record.get({ listId: device.listId, ...record });
+    const refersTo = now?.refersTo ?? null;
+    const asIt = (set: string | null) => gets(db, device.listId, takes, { ...record, setId: set, refersTo });
+    return (now === undefined || asIt(now.setId)) && asIt(setBefore) && asIt(setId);
+  }
+
+  /** Where a group that has had its say begins, if nothing else lies in between; null: it is looked through. */
+  private endOfGroup({ together }: Row): number | null {
+    if (together === null || this.query.together || this.query.record || this.toldOf.get(together) !== MOST_OF_GROUP) return null;
+    const group = this.groupOf(together);
+    return group && group.last - group.first + 1 === group.size ? group.first : null;
+  }
+
+  private groupOf(id: string) {
+    return this.db.select().from(changeGroups).where(and(eq(changeGroups.listId, this.device.listId), eq(changeGroups.id, id))).get();
+  }
+
+  /** How many changes of a group are of what was asked for, and how many of them are of shortcuts. */
+  private sizeOf(together: string): { size: number; shortcuts: number } {
+    const { record, isDeletedOnly } = this.query;
+    const group = this.groupOf(together);
+    if (record || this.takes !== null || !group) {
+      const rows = this.select([eq(changes.together, together)]).limit(MOST_LOOKED_AT).all();
+      const got = rows.filter((row) => !row.counts && this.gets(row));
+      return { size: got.length, shortcuts: got.filter(({ recordType }) => recordType === 'shortcut').length };
+    }
+    return isDeletedOnly ? { size: group.deletes, shortcuts: group.deletedShortcuts } : { size: group.size, shortcuts: group.shortcuts };
+  }
+
+  private tell({ number, together }: Row): { told: LoggedChange; size: number } {
+    const { body, before, deviceId } = this.db
+      .select({ body: changes.body, before: changes.before, deviceId: changes.deviceId })
+      .from(changes)
+      .where(and(eq(changes.listId, this.device.listId), eq(changes.number, number)))
+      .get()!;
+    const { id, record, fields, clock } = JSON.parse(body) as Change;
+    if (together !== null && !this.sizes.has(together)) this.sizes.set(together, this.sizeOf(together));
+    const told: LoggedChange = {
+      number,
+      id,
+      record,
+      fields,
+      before: before === null ? null : (JSON.parse(before) as Record<string, unknown>),
+      clock,
+      device: deviceId,
+      together: together === null ? null : { id: together, ...this.sizes.get(together)! },
+    };
+    return { told, size: body.length + (before?.length ?? 0) };
+  }
 }

@@ -3,7 +3,7 @@ import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 
 import { devices, invitations, lists } from './schema';
-import { TestDevice, testServer, type TestServer } from './testing';
+import { newSecret, TestDevice, testServer, type TestServer } from './testing';
 
 const MINUTE = 60_000;
 let server: TestServer;
@@ -26,16 +26,16 @@ describe('a list', () => {
   });
 
   test('is begun once: the same device may ask again, another joins by a code', async () => {
-    const [listId, id] = [uuid(), uuid()];
-    await TestDevice.begin(server.app, listId, id);
-    const again = await TestDevice.begin(server.app, listId, id);
+    const [listId, id, secret] = [uuid(), uuid(), newSecret()];
+    await TestDevice.begin(server.app, listId, id, secret);
+    const again = await TestDevice.begin(server.app, listId, id, secret);
     expect((await again.get(again.at('/pages'))).status).toBe(200);
     const other = await post('/lists', { list: { id: listId, name: 'A list' }, device: newDevice() });
     expect([other.status, slug(other)]).toEqual([409, '/problems/list-known']);
   });
 
   test('nobody is taken in without a code, and the door says so', async () => {
-    expect((await request(server.app).get('/api/door')).body).toEqual({ open: false });
+    expect((await request(server.app).get('/api/door')).body).toEqual({ open: false, lists: true });
     const answer = await post('/devices', newDevice());
     expect([answer.status, slug(answer)]).toEqual([403, '/problems/closed']);
   });
@@ -91,6 +91,15 @@ describe('a code', () => {
     expect([(await guess()).status, (await guess()).status]).toEqual([403, 403]);
     const refused = await post('/joins', { code: codes[1], device: newDevice() });
     expect([refused.status, slug(refused)]).toEqual([429, '/problems/too-many-tries']);
+  });
+
+  test('tried in vain from one address for long keeps nobody else out', async () => {
+    const behind = testServer(undefined, { openList: undefined, isBehindProxy: true, tries: { ofAddress: 3, ofAll: 5 } });
+    const from = (address: string, code = '00000000') => request(behind.app).post('/api/joins').set('X-Forwarded-For', address).send({ code, device: newDevice() });
+    for (let tried = 0; tried < 20; tried += 1) await from('192.0.2.1');
+    const first = await TestDevice.begin(behind.app);
+    expect((await from('198.51.100.7', await codeOf(first))).status).toBe(201);
+    behind.end();
   });
 
   test('tried from many addresses is limited in all', async () => {

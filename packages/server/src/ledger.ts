@@ -1,13 +1,15 @@
-/** The ledger of a list: takes changes in, gives records out. All writes to a list go through here. */
-import { isCounter, LIMITS, RECORD_TYPES } from '@yellow-latch/core/model';
+/** The ledger of a list: takes changes in. All writes to a list go through here. */
+import { isCounter, LIMITS, matchKey, RECORD_TYPES, type Used } from '@yellow-latch/core/model';
 import {
   applyChange,
+  countOf,
   eraseChange,
   eraseFields,
   eraseRecord,
   isDeleted,
   isErased,
   LARGEST_CLOCK_LEAD,
+  laterClock,
   nextClock,
   packRecord,
   readClock,
@@ -15,15 +17,22 @@ import {
   type Change,
   type PackedRecord,
   type StoredRecord,
-  type Takes,
 } from '@yellow-latch/core/sync';
 import { and, count, eq } from 'drizzle-orm';
+import { v7 as uuid } from 'uuid';
 
 import type { Database } from './database';
-import { deviceNow, onlyUse, takesOf, type Device } from './devices';
+import { deviceNow, onlyUse, refuseSignedOut, takesOf, type Device } from './devices';
+import { Erasure } from './erasure';
 import { ProblemError } from './problem';
 import { changes, records } from './schema';
+import { belongingOf, gets, type Belonging } from './scope';
 import { statementsOf } from './statements';
+
+/** What records and log of one list may take, in bytes, unless the operator says otherwise. */
+export const LIST_BYTES = 64_000_000;
+/** What only deletes or counts is still taken when a list is full, up to so many times that. */
+const LEEWAY = 1.25;
 
 export interface Taken {
   /** The last of the device's own numbers that is in the log. */
@@ -41,8 +50,13 @@ interface Push {
 }
 
 interface Waiting extends Push {
-  resolve(taken: Taken): void;
+  resolve(taken: TakenIn): void;
   reject(error: unknown): void;
+}
+
+/** A push that was taken. `erased`: resolves when what it erased is gone from the files. */
+export interface TakenIn extends Taken {
+  erased: Promise<void> | null;
 }
 
 /**
@@ -52,9 +66,13 @@ interface Waiting extends Push {
 export class Intake {
   private waiting: Waiting[] = [];
 
-  constructor(private readonly db: Database) {}
+  constructor(
+    private readonly db: Database,
+    private readonly erasure = new Erasure(db),
+    private readonly quota = LIST_BYTES,
+  ) {}
 
-  take(push: Push): Promise<Taken> {
+  take(push: Push): Promise<TakenIn> {
     return new Promise((resolve, reject) => {
       if (this.waiting.push({ ...push, resolve, reject }) === 1) setImmediate(() => this.takeWaiting());
     });
@@ -64,63 +82,82 @@ export class Intake {
     const pushes = this.waiting;
     this.waiting = [];
     try {
-      const answers = takePushes(this.db, pushes);
+      const answers = takePushes(this.db, pushes, this.quota);
       answers.forEach((answer, index) => {
-        if (answer instanceof Error) pushes[index]!.reject(answer);
-        else pushes[index]!.resolve(answer);
+        const push = pushes[index]!;
+        if (answer instanceof Error) push.reject(answer);
+        else push.resolve({ ...answer, erased: this.erase(push, answer.erases) });
       });
     } catch (error) {
       for (const { reject } of pushes) reject(error);
     }
+  }
+
+  /** Also a push that is repeated waits for what it erased the first time. */
+  private erase({ device, changes: pushed }: Push, erases: boolean): Promise<void> | null {
+    const first = pushed.find(({ fields }) => fields.deleted === 'erased');
+    if (!erases && !(first && this.erasure.isPending)) return null;
+    this.erasure.hold(device.id, first?.n ?? pushed[0]!.n);
+    return this.erasure.finish();
   }
 }
 
 /**
  * Takes changes of one device, all or none, in one durable transaction. A change that was taken
  * before is passed over; one that follows a gap, or reuses a number, is refused. What is erased is
- * gone from the log, the records and the files when this returns.
+ * gone from the log and the records when this returns, and from the files after an `Erasure`.
  */
-export function takeChanges(db: Database, device: Device, changes: readonly Change[], now: number): Taken {
-  const [answer] = takePushes(db, [{ device, changes, now }]);
+export function takeChanges(db: Database, device: Device, changes: readonly Change[], now: number, quota = LIST_BYTES): Taken {
+  const [answer] = takePushes(db, [{ device, changes, now }], quota);
   if (answer instanceof Error) throw answer;
   return answer!;
 }
 
+type Answer = Taken & { erases: boolean };
+
 /** In one transaction; if one of the pushes is refused, each in its own, so that the others stand. */
-function takePushes(db: Database, pushes: readonly Push[]): (Taken | ProblemError)[] {
-  let taken: (Taken & { erases: boolean })[];
+function takePushes(db: Database, pushes: readonly Push[], quota: number): (Answer | ProblemError)[] {
   try {
-    taken = db.$client.transaction(() => takeAll(db, pushes)).immediate();
+    return db.$client.transaction(() => takeAll(db, pushes, quota)).immediate();
   } catch (error) {
     if (!(error instanceof ProblemError)) throw error;
-    return pushes.length === 1 ? [error] : pushes.flatMap((push) => takePushes(db, [push]));
+    return pushes.length === 1 ? [error] : pushes.flatMap((push) => takePushes(db, [push], quota));
   }
-  // The write-ahead log still holds the pages as they were.
-  if (taken.some(({ erases }) => erases)) db.$client.pragma('wal_checkpoint(TRUNCATE)');
-  return taken;
 }
 
-function takeAll(db: Database, pushes: readonly Push[]): (Taken & { erases: boolean })[] {
+/** A list while pushes are taken into it: its newest number, and what it takes in bytes. */
+interface Growing {
+  number: number;
+  bytes: number;
+}
+
+function takeAll(db: Database, pushes: readonly Push[], quota: number): Answer[] {
   const { list, advanceList } = statementsOf(db);
-  /** The newest number of each list, as it grows. */
-  const numbers = new Map<string, number>();
+  const growing = new Map<string, Growing>();
   const taken = pushes.map((push) => {
+    // It may have been signed out since its push began.
     const device = deviceNow(db, push.device.id);
-    const { listId } = device;
-    const before = numbers.get(listId) ?? list.get({ id: listId })!.lastNumber;
-    const answer = takePush(db, device, push, before);
-    numbers.set(listId, answer.through);
-    return answer;
+    refuseSignedOut(db, device);
+    let into = growing.get(device.listId);
+    if (!into) {
+      const { lastNumber, bytes } = list.get({ id: device.listId })!;
+      growing.set(device.listId, (into = { number: lastNumber, bytes }));
+    }
+    return takePush(db, device, push, into, quota);
   });
-  for (const [id, number] of numbers) advanceList.run({ id, number });
+  for (const [id, { number, bytes }] of growing) advanceList.run({ id, number, bytes });
   return taken;
 }
 
-function takePush(db: Database, device: Device, { changes: pushed, now }: Push, before: number): Taken & { erases: boolean } {
-  const entry: Entry = { db, device, now, number: before, taken: device.lastN, restamped: null, erases: false };
+function takePush(db: Database, device: Device, { changes: pushed, now }: Push, list: Growing, quota: number): Answer {
+  const before = list.number;
+  const entry: Entry = { db, device, now, list, quota, taken: device.lastN, restamped: null, erased: new Map(), groups: new Map() };
   for (const [index, change] of pushed.entries()) takeChange(entry, change, index);
-  if (entry.taken > device.lastN) statementsOf(db).advanceDevice.run({ id: device.id, n: entry.taken });
-  return { taken: entry.taken, through: entry.number, changed: entry.number > before, erases: entry.erases };
+  if (entry.erased.size > 0) eraseWhatIsAbout(entry);
+  const { advanceDevice, countGroup } = statementsOf(db);
+  for (const [id, group] of entry.groups) countGroup.run({ listId: device.listId, id, ...group });
+  if (entry.taken > device.lastN) advanceDevice.run({ id: device.id, n: entry.taken });
+  return { taken: entry.taken, through: list.number, changed: list.number > before, erases: entry.erased.size > 0 };
 }
 
 /** A push in progress. */
@@ -128,24 +165,38 @@ interface Entry {
   db: Database;
   device: Device;
   now: number;
-  number: number;
+  list: Growing;
+  quota: number;
   taken: number;
   restamped: string | null;
-  /** Whether something written before was erased. */
-  erases: boolean;
+  /** What was erased, by the name of its record, with the codes that it had. */
+  erased: Map<string, { record: Change['record']; codes: Set<string> }>;
+  groups: Map<string, Group>;
 }
+
+/** What a push adds to a change group; as columns of `change_groups`. */
+interface Group {
+  first: number;
+  last: number;
+  size: number;
+  shortcuts: number;
+  deletes: number;
+  deletedShortcuts: number;
+}
+
+type Stored = Pick<typeof records.$inferSelect, 'body' | 'setId' | 'refersTo'> | undefined;
 
 function takeChange(entry: Entry, sent: Change, index: number): void {
   const { db, device } = entry;
   const { listId } = device;
   const statements = statementsOf(db);
-  if (sent.device !== device.id) {
-    throw refused(index, '/device', 'is not the device that sends it');
-  }
+  if (sent.device !== device.id) throw refused(index, '/device', 'is not the device that sends it');
   if (sent.n <= entry.taken) {
     refuseReusedNumber(entry, sent);
     return;
   }
+  // A device counts for itself under the name in the clock.
+  if (readClock(sent.clock).device !== device.id) throw refused(index, '/clock', 'is not of the device that sends it');
   const counts = Object.keys(sent.fields).every((field) => isCounter(sent.record.type, field));
   if (device.may === 'use' && !counts) throw onlyUse();
   if (sent.n !== entry.taken + 1) {
@@ -158,62 +209,162 @@ function takeChange(entry: Entry, sent: Change, index: number): void {
   if (statements.logged.get({ listId, id: sent.id })) return;
 
   const change = { ...sent, clock: stampedInTime(entry, sent.clock) };
-  const { type, id } = change.record;
-  const stored = statements.body.get({ listId, type, id });
+  const stored = statements.record.get({ listId, ...change.record });
   const known = stored && unpackRecord(JSON.parse(stored.body) as PackedRecord);
+  if (counts) refuseWildCount(device, known, change, index);
   const result = applyChange(known, change);
   if (result.type === 'nothing-to-do') return;
   if (result.type === 'incomplete') {
     throw refused(index, '/fields', `begins a record but lacks ${result.missing.join(', ')}`, 'incomplete');
   }
-  if (!stored && type === 'shortcut') refuseFullList(entry, index);
-
-  entry.number += 1;
-  statements.log.run({
-    listId,
-    number: entry.number,
-    id: change.id,
-    deviceId: device.id,
-    n: change.n,
-    recordType: type,
-    recordId: id,
-    body: JSON.stringify(change),
-    before: shownBefore(known, change),
-    together: change.together ?? null,
-    counts,
-    takenAt: entry.now,
-  });
-  const record = isErased(result.record) ? eraseRecord(result.record) : result.record;
-  if (isErased(result.record)) eraseFromLog(entry, change.record);
-  statements.keep.run({ listId, type, id, number: entry.number, body: JSON.stringify(packRecord(record)), setId: setOf(record), isDeleted: isDeleted(record) });
+  const belongs = belongingOf(result.record);
+  refuseWhatItDoesNotGet(entry, stored && { ...change.record, ...stored }, belongs, index);
+  if (!stored) refuseFullList(entry, change.record.type, index);
+  keep(entry, { change, counts, stored, known, record: result.record, belongs }, index);
 }
 
-/** What the fields of a change showed before it, as JSON; null: it makes the record. */
-function shownBefore(record: StoredRecord | undefined, { fields }: Change): string | null {
+/** A change that is to be logged, and the record before and after it. */
+interface Kept {
+  change: Change;
+  counts: boolean;
+  stored: Stored;
+  known: StoredRecord | undefined;
+  record: StoredRecord;
+  belongs: Belonging;
+}
+
+/** Logs a change under the list's next number and keeps the record as it is after it. */
+function keep(entry: Entry, { change, counts, stored, known, record: applied, belongs }: Kept, index: number): void {
+  const { db, device, list } = entry;
+  const { listId } = device;
+  const statements = statementsOf(db);
+  const { type, id } = change.record;
+  const erases = isErased(applied) || isOfErased(entry, applied);
+  const record = erases ? eraseRecord(applied) : applied;
+  const body = JSON.stringify(erases ? eraseChange(change) : change);
+  const shown = shownBefore(known, change);
+  const before = shown && JSON.stringify(erases ? eraseFields(type, shown) : shown);
+  const packed = JSON.stringify(packRecord(record));
+
+  const room = Buffer.byteLength(body) + (before === null ? 0 : Buffer.byteLength(before)) + Buffer.byteLength(packed) - (stored ? Buffer.byteLength(stored.body) : 0);
+  const isSmall = counts || Object.keys(change.fields).every((field) => field === 'deleted');
+  if (list.bytes + room > entry.quota * (isSmall ? LEEWAY : 1)) throw refused(index, '', tellFull(entry.quota), 'list-too-large');
+  list.bytes += room;
+  list.number += 1;
+  const deletes = change.fields.deleted === true;
+  statements.log.run({
+    listId,
+    number: list.number,
+    id: change.id,
+    deviceId: device.id,
+    n: change.n > 0 ? change.n : -list.number,
+    recordType: type,
+    recordId: id,
+    takenAt: entry.now,
+    counts,
+    deletes,
+    together: change.together ?? null,
+    setBefore: stored ? stored.setId : belongs.setId,
+    setId: belongs.setId,
+    body,
+    before,
+  });
+  if (change.together && !counts) addToGroup(entry, change.together, type === 'shortcut', deletes);
+  if (erases) eraseFromLog(entry, change.record, applied);
+  statements.keep.run({ listId, type, id, number: list.number, setId: belongs.setId, refersTo: belongs.refersTo, isDeleted: isDeleted(record), body: packed });
+}
+
+function addToGroup({ groups, list }: Entry, id: string, isShortcut: boolean, deletes: boolean): void {
+  const group = groups.get(id) ?? { first: list.number, last: 0, size: 0, shortcuts: 0, deletes: 0, deletedShortcuts: 0 };
+  group.last = list.number;
+  group.size += 1;
+  group.shortcuts += Number(isShortcut);
+  group.deletes += Number(deletes);
+  group.deletedShortcuts += Number(isShortcut && deletes);
+  groups.set(id, group);
+}
+
+/** Whether a record is about a shortcut that was erased: it comes from a device that did not know. */
+function isOfErased({ db, device }: Entry, record: StoredRecord): boolean {
+  const { refersTo } = belongingOf(record);
+  const stored = refersTo === null ? undefined : statementsOf(db).record.get({ listId: device.listId, type: 'shortcut', id: refersTo });
+  return stored !== undefined && isErased(unpackRecord(JSON.parse(stored.body) as PackedRecord));
+}
+
+/** Refuses a change of, or to, what a device does not get: it could read there what it is not to. */
+function refuseWhatItDoesNotGet({ db, device }: Entry, before: Belonging | undefined, after: Belonging, index: number): void {
+  if (device.takes === null) return;
+  const takes = takesOf(device);
+  const isGot = (belonging: Belonging) => gets(db, device.listId, takes, belonging);
+  if ((before && !isGot(before)) || !isGot(after)) {
+    throw refused(index, '/record', 'is in a set that this device doesn’t get', 'not-got');
+  }
+}
+
+/** A count is as high as fingers make it. */
+function refuseWildCount(device: Device, known: StoredRecord | undefined, { fields }: Change, index: number): void {
+  for (const [field, value] of Object.entries(fields)) {
+    const before = known ? countOf(known, field, device.id) : 0;
+    if ((value as Used).count > before + LIMITS.usesAChange) throw refused(index, `/fields/${field}/count`, `is more than ${LIMITS.usesAChange} above the last`);
+  }
+}
+
+function tellFull(quota: number): string {
+  return `this list is full: with its history it takes the ${Math.round(quota / 1_000_000)} MB that this server allows. It stays on this device`;
+}
+
+/** What the fields of a change showed before it; null: it makes the record. */
+function shownBefore(record: StoredRecord | undefined, { fields }: Change): Record<string, unknown> | null {
   if (!record) return null;
   const { defaults } = RECORD_TYPES[record.type];
   const shown = (field: string) => record.fields[field]?.[0]?.value ?? (defaults as Record<string, unknown>)[field];
   const before = Object.keys(fields).map((field) => [field, field === 'deleted' ? isErased(record) ? 'erased' : isDeleted(record) : (shown(field) ?? null)]);
-  return JSON.stringify(Object.fromEntries(before));
+  return Object.fromEntries(before);
 }
 
-function setOf(record: StoredRecord): string | null {
-  return record.type === 'shortcut' ? ((record.fields.setId?.[0]?.value as string | null | undefined) ?? null) : null;
-}
-
-/** Overwrites what the log holds of a record: also of an edit that came when it was erased already. */
-function eraseFromLog(entry: Entry, { type, id }: Change['record']): void {
-  const { db, device } = entry;
-  const ofRecord = and(eq(changes.listId, device.listId), eq(changes.recordType, type), eq(changes.recordId, id));
+/** Overwrites what the log holds of a record: also of an edit that came when it was erased already. Notes the codes it had. */
+function eraseFromLog(entry: Entry, record: Change['record'], applied: StoredRecord): void {
+  const { db, device, list } = entry;
+  const codes = new Set<string>();
+  const note = (fields: Readonly<Record<string, unknown>> | null) => {
+    for (const code of [fields?.code, (fields?.former as { code?: string } | null | undefined)?.code]) if (typeof code === 'string') codes.add(code);
+  };
+  for (const field of ['code', 'former']) for (const { value } of applied.fields[field] ?? []) note({ [field]: value });
+  const ofRecord = and(eq(changes.listId, device.listId), eq(changes.recordType, record.type), eq(changes.recordId, record.id));
   for (const { number, body, before } of db.select().from(changes).where(ofRecord).all()) {
-    const erased = {
-      body: JSON.stringify(eraseChange(JSON.parse(body) as Change)),
-      before: before && JSON.stringify(eraseFields(type, JSON.parse(before) as Record<string, unknown>)),
-    };
+    const change = JSON.parse(body) as Change;
+    const shown = before === null ? null : (JSON.parse(before) as Record<string, unknown>);
+    note(change.fields);
+    note(shown);
+    const erased = { body: JSON.stringify(eraseChange(change)), before: shown && JSON.stringify(eraseFields(record.type, shown)) };
     if (erased.body === body && erased.before === before) continue;
+    list.bytes += Buffer.byteLength(erased.body) + Buffer.byteLength(erased.before ?? '') - Buffer.byteLength(body) - Buffer.byteLength(before ?? '');
     db.update(changes).set(erased).where(and(ofRecord, eq(changes.number, number))).run();
   }
-  entry.erases = true;
+  entry.erased.set(`${record.type}:${record.id}`, { record, codes });
+}
+
+/**
+ * Erases the ignored findings that are about an erased shortcut, or name its code: as changes of their own, so that every
+ * device lets go of them.
+ */
+function eraseWhatIsAbout(entry: Entry): void {
+  const { db, device, now } = entry;
+  const erased = [...entry.erased.values()].filter(({ record }) => record.type === 'shortcut');
+  if (erased.length === 0) return;
+  const ids = new Set(erased.map(({ record }) => record.id));
+  const keys = erased.flatMap(({ codes }) => [...codes].map(matchKey)).filter((key) => key !== 'erased');
+  const findings = db.select().from(records).where(and(eq(records.listId, device.listId), eq(records.type, 'leftFinding'))).all();
+  for (const stored of findings) {
+    const known = unpackRecord(JSON.parse(stored.body) as PackedRecord);
+    const names = (known.fields.about ?? []).some(({ value }) => keys.some((key) => ` ${value as string} `.includes(` ${key} `)));
+    if (isErased(known) || !(ids.has(stored.refersTo ?? '') || names)) continue;
+    const latest = Object.values(known.fields).flat().reduce<string | null>((clock, version) => laterClock(clock, version.clock), null);
+    const clock = nextClock(latest, now, device.id);
+    const change: Change = { id: uuid(), record: { type: 'leftFinding', id: stored.id }, fields: { deleted: 'erased' }, base: {}, clock, device: device.id, n: 0 };
+    const result = applyChange(known, change);
+    if (result.type === 'applied') keep(entry, { change, counts: false, stored, known, record: result.record, belongs: belongingOf(result.record) }, 0);
+  }
 }
 
 function refused(index: number, pointer: string, detail: string, slug = 'invalid'): ProblemError {
@@ -232,14 +383,13 @@ function refuseReusedNumber({ db, device }: Entry, sent: Change): void {
   }
 }
 
-function refuseFullList({ db, device: { listId }, number }: Entry, index: number): void {
+function refuseFullList({ db, device: { listId }, list }: Entry, type: Change['record']['type'], index: number): void {
+  const { most } = RECORD_TYPES[type];
   // With fewer changes than that it cannot be full, and to count costs more the more there are.
-  if (number < LIMITS.shortcutsPerList) return;
-  const of = and(eq(records.listId, listId), eq(records.type, 'shortcut'));
+  if (list.number < most) return;
+  const of = and(eq(records.listId, listId), eq(records.type, type));
   const held = db.select({ held: count() }).from(records).where(of).get()!.held;
-  if (held >= LIMITS.shortcutsPerList) {
-    throw refused(index, '', `the list is full: it holds ${LIMITS.shortcutsPerList} shortcuts`);
-  }
+  if (held >= most) throw refused(index, '', `the list is full: it has as many of these as it can hold (${most})`);
 }
 
 /** The clock as sent, or one of now where it runs too far ahead; the order of a push is kept. */
@@ -247,54 +397,4 @@ function stampedInTime(entry: Entry, clock: string): string {
   if (readClock(clock).time <= entry.now + LARGEST_CLOCK_LEAD) return clock;
   entry.restamped = nextClock(entry.restamped, entry.now, entry.device.id);
   return entry.restamped;
-}
-
-/** What one page is read of: a list up to now, for devices that take the same. */
-interface Reading {
-  listId: string;
-  takes: Takes;
-  since: number;
-  limit: number;
-}
-
-interface Read {
-  /** The members of a `Page` that all these devices share, as JSON that is not closed yet. */
-  head: string;
-  through: number;
-  more: boolean;
-}
-
-/**
- * The records changed after a number, oldest change first, at most `limit`. Bodies are passed on as they are stored,
- * without parsing them. From a number that was forgotten, or from 0, a fresh copy begins.
- */
-export function readRecords(db: Database, { listId, takes, since: asked, limit }: Reading): Read {
-  const statements = statementsOf(db);
-  const list = statements.list.get({ id: listId })!;
-  if (asked > list.lastNumber) {
-    throw new ProblemError(409, 'set-back', 'The server has less of the list than this device', {
-      detail: `It has ${list.lastNumber} changes, not ${asked}: its data was set back. What the device has is to be sent anew.`,
-    });
-  }
-  const since = asked < list.forgotten ? 0 : asked;
-  const rows = statements.since.all({ listId, since, limit: limit + 1 });
-  const more = rows.length > limit;
-  const page = rows.slice(0, limit);
-  const isTaken = (row: (typeof rows)[number]) => takes === null || row.type !== 'shortcut' || takes.includes(row.setId);
-  const through = more ? page.at(-1)!.number : list.lastNumber;
-  const bodies = page.filter(isTaken).map(({ body }) => body);
-  const removed = page.filter((row) => !isTaken(row)).map(({ type, id }) => ({ type, id }));
-  const head = `{"records":[${bodies.join(',')}],"removed":${JSON.stringify(removed)},"through":${through},"more":${more},"fresh":${since === 0}`;
-  return { head, through, more };
-}
-
-/** What was read, as the JSON of a `Page` for one device. */
-export function pageFor(db: Database, deviceId: string, { head }: Read): string {
-  const { lastN, may, takes } = deviceNow(db, deviceId);
-  return `${head},"taken":${lastN},"may":"${may}","takes":${takes ?? 'null'}}`;
-}
-
-export function readPage(db: Database, device: Device, since: number, limit: number): Read & { json: string } {
-  const read = readRecords(db, { listId: device.listId, takes: takesOf(device), since, limit });
-  return { ...read, json: pageFor(db, device.id, read) };
 }

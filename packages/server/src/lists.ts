@@ -1,14 +1,14 @@
-/** Lists begun, joined by a code, and got back by their spare key. */
+/** Lists: started, joined by a code, got back by their spare key, deleted, forgotten. */
 import { randomBytes } from 'node:crypto';
 
 import { JOIN_CODE_BYTES, JOIN_CODE_LASTS, joinCodeOf, readJoinCode, readSpareKey, SPARE_KEY_BYTES, spareKeyOf, type ReadCode } from '@yellow-latch/core/join';
 import type { Invitation, NewDevice, NewList } from '@yellow-latch/core/sync';
-import { and, count, eq, lt } from 'drizzle-orm';
+import { and, asc, count, eq, isNull, lt, sql } from 'drizzle-orm';
 
 import type { Database, Queries } from './database';
-import { admitDevice, hashSecret, onlyUse, type Device } from './devices';
+import { admitDevice, deviceNow, hashSecret, mayManage, refuseToManage, type Device } from './devices';
 import { ProblemError } from './problem';
-import { devices, invitations, lists } from './schema';
+import { changeGroups, changes, devices, invitations, lists, records } from './schema';
 
 export type List = typeof lists.$inferSelect;
 
@@ -22,22 +22,23 @@ export interface Admitted {
 const MOST_INVITATIONS = 20;
 /** A server that keeps more lists than this was found by somebody who should not be there. */
 const MOST_LISTS = 1_000;
+const DAY = 24 * 60 * 60_000;
+/** Where a server is full, an empty list that nobody has opened for this long makes room for a new one. */
+const EMPTY_LASTS_IF_FULL = DAY;
 
 /**
- * Begins a list with its first device. A device whose welcome was lost on the way may ask again; a list that has
+ * Starts a list with its first device. A device whose welcome was lost on the way may ask again; a list that has
  * another device already is joined by a code.
  */
 export function beginList(db: Database, { list: { id, name }, device }: NewList, now: number): Admitted {
   return db.transaction(
     (tx) => {
       if (!tx.select().from(lists).where(eq(lists.id, id)).get()) {
-        if (tx.select({ held: count() }).from(lists).get()!.held >= MOST_LISTS) {
-          throw new ProblemError(409, 'server-full', 'This server keeps as many lists as it can');
-        }
+        makeRoom(tx, now);
         tx.insert(lists).values({ id, name, createdAt: now }).run();
       } else if (!tx.select().from(devices).where(and(eq(devices.listId, id), eq(devices.id, device.id))).get()) {
-        throw new ProblemError(409, 'list-known', 'This list has been begun already', {
-          detail: 'Join it with a code from a device that is in.',
+        throw new ProblemError(409, 'list-known', 'This list exists already', {
+          detail: 'Join it with a code from one of its devices.',
         });
       }
       const token = admitDevice(tx, id, device, now);
@@ -47,20 +48,75 @@ export function beginList(db: Database, { list: { id, name }, device }: NewList,
   );
 }
 
+/** Sees to it that one list more can be kept. */
+function makeRoom(db: Queries, now: number): void {
+  if (db.select({ held: count() }).from(lists).where(isNull(lists.deletedAt)).get()!.held < MOST_LISTS) return;
+  const [idle] = unopenedLists(db, now - EMPTY_LASTS_IF_FULL, 'empty').filter(({ deletedAt }) => deletedAt === null);
+  if (!idle) throw new ProblemError(409, 'server-full', 'This server can’t keep any more lists');
+  endList(db, idle.id, now);
+}
+
 export function listOf(db: Queries, id: string): List {
   return db.select().from(lists).where(eq(lists.id, id)).get()!;
 }
 
+/**
+ * Lists that no device has opened since a moment, the longest unopened first: those without a shortcut, or all. Deleted
+ * ones are among them, as empty.
+ */
+export function unopenedLists(db: Queries, since: number, which: 'empty' | 'all'): List[] {
+  const opened = sql<number>`max(${lists.createdAt}, coalesce((SELECT max(${devices.seenAt}) FROM ${devices} WHERE ${devices.listId} = ${lists.id}), 0))`;
+  const isEmpty = sql`NOT EXISTS (SELECT 1 FROM ${records} WHERE ${records.listId} = ${lists.id} AND ${records.type} = 'shortcut' AND ${records.isDeleted} = 0)`;
+  return db
+    .select()
+    .from(lists)
+    .where(and(sql`${opened} < ${since}`, which === 'empty' ? isEmpty : undefined))
+    .orderBy(asc(opened))
+    .all();
+}
+
+/** Ends a list: nobody gets in any more, and its devices are told. What it holds is let go of by `purgeSome`. */
+export function endList(db: Queries, id: string, now: number): void {
+  db.update(lists).set({ name: '', spareKeyHash: null, spareKeyMadeAt: null, deletedAt: now }).where(eq(lists.id, id)).run();
+  db.update(devices).set({ name: '', signedOutAt: now }).where(eq(devices.listId, id)).run();
+  db.delete(invitations).where(eq(invitations.listId, id)).run();
+}
+
+/** So much is deleted of a list at a time: others wait no longer than for that. */
+const PURGED_AT_ONCE = 500;
+
+/** Lets go of some of what an ended list held; tells whether there may be more. */
+export function purgeSome(db: Database, listId: string): boolean {
+  return db.transaction((tx) => {
+    let purged = 0;
+    for (const table of [records, changes, changeGroups]) {
+      const some = tx.select({ rowid: sql`rowid` }).from(table).where(eq(table.listId, listId)).limit(PURGED_AT_ONCE);
+      purged += tx.delete(table).where(sql`rowid IN ${some}`).run().changes;
+    }
+    if (purged === 0) tx.update(lists).set({ bytes: 0 }).where(eq(lists.id, listId)).run();
+    return purged > 0;
+  });
+}
+
+/** Forgets that an ended list, which holds nothing any more, ever was. */
+export function forgetList(db: Database, listId: string): void {
+  db.transaction((tx) => {
+    tx.delete(invitations).where(eq(invitations.listId, listId)).run();
+    tx.delete(devices).where(eq(devices.listId, listId)).run();
+    tx.delete(lists).where(eq(lists.id, listId)).run();
+  });
+}
+
 /** Makes a code by which one device may join within ten minutes. */
 export function invite(db: Database, by: Device, now: number): Invitation {
-  if (by.may === 'use') throw onlyUse();
+  refuseToManage(by);
   return db.transaction(
     (tx) => {
       tx.delete(invitations).where(lt(invitations.until, now)).run();
       const ofList = eq(invitations.listId, by.listId);
       if (tx.select({ held: count() }).from(invitations).where(ofList).get()!.held >= MOST_INVITATIONS) {
         throw new ProblemError(429, 'too-many-codes', 'Several codes are open already', {
-          detail: 'Use one of them, or wait ten minutes until they have lapsed.',
+          detail: 'Use one of them, or wait ten minutes until they have expired.',
         });
       }
       const code = joinCodeOf(randomBytes(JOIN_CODE_BYTES));
@@ -72,22 +128,23 @@ export function invite(db: Database, by: Device, now: number): Invitation {
   );
 }
 
-/** Takes back a code that was given; one that is used or lapsed already is a quiet success. */
+/** Takes back a code that was given; one that is used or expired already is a quiet success. */
 export function withdraw(db: Queries, by: Device, typed: string): void {
   const code = parse(readJoinCode(typed), '/code', 'join code');
   db.delete(invitations).where(and(eq(invitations.codeHash, hashSecret(code)), eq(invitations.listId, by.listId))).run();
 }
 
-/** Lets a device in by a code, once. */
+/** Lets a device in by a code, once: as long as the device that gave it looks after the list. */
 export function join(db: Database, typed: string, device: NewDevice, now: number): Admitted {
   const code = parse(readJoinCode(typed), '/code', 'join code');
   return db.transaction(
     (tx) => {
       const of = eq(invitations.codeHash, hashSecret(code));
       const invitation = tx.select().from(invitations).where(of).get();
-      if (!invitation || invitation.until < now) {
-        throw new ProblemError(403, 'code-unknown', 'This code is not, or no longer, in force', {
-          detail: 'A code holds for ten minutes and for one device. Make a new one under Devices.',
+      const by = invitation && deviceNow(db, invitation.deviceId);
+      if (!invitation || invitation.until < now || by?.signedOutAt !== null || !mayManage(by)) {
+        throw new ProblemError(403, 'code-unknown', 'This code doesn’t work, or not any more', {
+          detail: 'A code lasts ten minutes and adds one device. Make a new one under Devices.',
         });
       }
       const token = admitDevice(tx, invitation.listId, device, now);
@@ -100,7 +157,7 @@ export function join(db: Database, typed: string, device: NewDevice, now: number
 
 /** Makes a spare key; the one before it is worth nothing from now on. It is shown this once. */
 export function makeSpareKey(db: Queries, by: Device, now: number): string {
-  if (by.may === 'use') throw onlyUse();
+  refuseToManage(by);
   const key = spareKeyOf(randomBytes(SPARE_KEY_BYTES));
   db.update(lists).set({ spareKeyHash: hashSecret(key), spareKeyMadeAt: now }).where(eq(lists.id, by.listId)).run();
   return key;
@@ -112,19 +169,22 @@ export function recover(db: Database, typed: string, device: NewDevice, now: num
   const list = db.select().from(lists).where(eq(lists.spareKeyHash, hashSecret(key))).get();
   if (!list) {
     throw new ProblemError(403, 'key-unknown', 'No list here has this spare key', {
-      detail: 'A newer key may have been made since. Look for it, or join with a code from a device that is in.',
+      detail: 'There may be a newer key. Look for it, or join with a code from another device.',
     });
   }
   return { list, token: admitDevice(db, list.id, device, now) };
 }
 
-/** A device goes on under a new id, since its numbers are spent; the old one is signed out. */
+/**
+ * A device goes on under a new id, since its numbers are spent. The old one is signed out when the new one first shows
+ * its token; until then it may ask again, and the last that it asked for counts.
+ */
 export function succeed(db: Database, old: Device, device: NewDevice, now: number): Admitted {
   return db.transaction(
     (tx) => {
-      tx.update(devices).set({ signedOutAt: now }).where(eq(devices.id, old.id)).run();
-      const token = admitDevice(tx, old.listId, device, now);
-      tx.update(devices).set({ may: old.may, takes: old.takes }).where(eq(devices.id, device.id)).run();
+      const waiting = and(eq(devices.succeeds, old.id), isNull(devices.seenAt), sql`${devices.id} <> ${device.id}`);
+      tx.delete(devices).where(waiting).run();
+      const token = admitDevice(tx, old.listId, device, now, { may: old.may, takes: old.takes, succeeds: old.id });
       return { list: listOf(tx, old.listId), token };
     },
     { behavior: 'immediate' },
@@ -133,5 +193,5 @@ export function succeed(db: Database, old: Device, device: NewDevice, now: numbe
 
 function parse(read: ReadCode, pointer: string, what: string): string {
   if (read.type === 'read') return read.code;
-  throw new ProblemError(422, 'invalid', `This is no ${what}`, { errors: [{ pointer, detail: read.type }] });
+  throw new ProblemError(422, 'invalid', `This is not a ${what}`, { errors: [{ pointer, detail: read.type }] });
 }

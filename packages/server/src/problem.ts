@@ -2,6 +2,8 @@ import type { Problem } from '@yellow-latch/core/sync';
 import type { NextFunction, Request, Response } from 'express';
 import type { ZodError } from 'zod';
 
+import { diskTrouble } from './disk';
+
 /** An answer that says what is wrong and where: problem details (RFC 9457). */
 export class ProblemError extends Error {
   constructor(
@@ -61,16 +63,6 @@ export function answerWithProblem(
   sendProblem(response, asProblem(error));
 }
 
-/** What SQLite may run into (https://www.sqlite.org/rescode.html), and what a device is told. Nothing was taken. */
-const DATABASE_PROBLEMS: Record<string, [status: number, slug: string, title: string]> = {
-  SQLITE_BUSY: [503, 'busy', 'The server’s data is locked by another program'],
-  SQLITE_LOCKED: [503, 'busy', 'The server’s data is locked by another program'],
-  SQLITE_FULL: [507, 'disk-full', 'The server’s disk is full'],
-  SQLITE_READONLY: [503, 'read-only', 'The server may not write its data'],
-  SQLITE_CANTOPEN: [503, 'read-only', 'The server may not write its data'],
-  SQLITE_IOERR: [503, 'disk-fails', 'The server’s disk does not answer'],
-};
-
 export function asProblem(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error;
   // Errors of the body parser carry a type: https://github.com/expressjs/body-parser#errors
@@ -80,6 +72,8 @@ export function asProblem(error: unknown): ProblemError {
       detail: 'At most 1 MB is taken at once; send fewer changes.',
     });
   }
+  // The device has gone: nobody reads the answer, and it is no fault of the server's.
+  if (type === 'request.aborted' || (error as { code?: string }).code === 'ECONNRESET') return new ProblemError(400, 'cut', 'The request was cut off');
   if (type === 'entity.parse.failed') {
     return new ProblemError(400, 'not-json', 'The request body is not JSON');
   }
@@ -87,12 +81,12 @@ export function asProblem(error: unknown): ProblemError {
   if (status !== undefined && status >= 400 && status < 500) {
     return new ProblemError(status, 'bad-request', 'The request could not be read');
   }
-  const code = (error as { code?: string }).code;
-  const ofDisk = Object.entries(DATABASE_PROBLEMS).find(([start]) => code?.startsWith(start))?.[1];
-  if (ofDisk) {
-    console.error(`${ofDisk[2]} (${code})`);
-    return new ProblemError(...ofDisk);
+  const trouble = diskTrouble(error);
+  if (trouble) {
+    console.error(`${trouble.title} (${trouble.code})`);
+    return new ProblemError(trouble.status, trouble.slug, trouble.title);
   }
-  console.error(`Unexpected ${(error as Error).name}${code ? ` (${code})` : ''}`);
+  const { name, code } = error as { name?: string; code?: string };
+  console.error(`Unexpected ${name ?? 'error'}${code ? ` (${code})` : ''}`);
   return new ProblemError(500, 'unexpected', 'Something went wrong on the server');
 }

@@ -1,9 +1,11 @@
 import { DEVICE_KINDS, MAY } from '@yellow-latch/core/sync';
+import { sql } from 'drizzle-orm';
 import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 /**
- * Everything one owner keeps in step. `lastNumber` is the number of its newest change; what was deleted
- * before number `forgotten` is gone altogether. Of the spare key only its SHA-256 is kept.
+ * Everything one owner keeps in sync. `lastNumber` is the number of its newest change; what was deleted
+ * before number `forgotten` is gone altogether. Of the spare key only its SHA-256 is kept. `bytes`: what its records
+ * and its log take, as UTF-8. A list that was deleted keeps its id and its devices, nameless, so that each is told.
  */
 export const lists = sqliteTable('lists', {
   id: text().primaryKey(),
@@ -13,6 +15,8 @@ export const lists = sqliteTable('lists', {
   spareKeyHash: text(),
   spareKeyMadeAt: integer(),
   createdAt: integer().notNull(),
+  bytes: integer().notNull().default(0),
+  deletedAt: integer(),
 }, (table) => [uniqueIndex('lists_spare_key').on(table.spareKeyHash)]);
 
 /**
@@ -27,18 +31,22 @@ export const devices = sqliteTable('devices', {
   name: text().notNull(),
   kind: text({ enum: DEVICE_KINDS }).notNull(),
   tokenHash: text().notNull(),
+  /** SHA-256 of the secret it chose: by that alone it may ask for another token, until it has shown one. */
+  secretHash: text(),
   /** The last of its own changes that was taken; kept for ever, so that none is taken twice. */
   lastN: integer().notNull().default(0),
   createdAt: integer().notNull(),
   /** Null until it first shows its token. */
   seenAt: integer(),
+  /** The device of the same browser in whose place it comes: signed out when this one first shows its token. */
+  succeeds: text(),
   /** It has the list up to this number of the log, as it last said. */
   through: integer().notNull().default(0),
   may: text({ enum: MAY }).notNull().default('edit'),
   /** JSON: the sets it takes; null: all. */
   takes: text(),
   signedOutAt: integer(),
-});
+}, (table) => [index('devices_list').on(table.listId)]);
 
 /** Codes by which a device may join, each once and for ten minutes. Only their SHA-256 is kept. */
 export const invitations = sqliteTable('invitations', {
@@ -54,7 +62,8 @@ export const invitations = sqliteTable('invitations', {
 
 /**
  * The log of the last ninety days: every change taken, numbered without gaps within its list. `body` is its
- * JSON, `before` that of what its fields showed before it (null: it made the record).
+ * JSON, `before` that of what its fields showed before it (null: it made the record). What is short stands first:
+ * SQLite reads a row up to the last column it is asked for.
  */
 export const changes = sqliteTable(
   'changes',
@@ -67,24 +76,53 @@ export const changes = sqliteTable(
     deviceId: text()
       .notNull()
       .references(() => devices.id),
+    /** The device's own number for it; below 0: the server made it, in erasing what this device erased. */
     n: integer().notNull(),
     recordType: text().notNull(),
     recordId: text().notNull(),
-    body: text().notNull(),
-    before: text(),
-    /** The doing it was part of. */
-    together: text(),
+    takenAt: integer().notNull(),
     /** Whether it only counts uses: history passes it over. */
     counts: integer({ mode: 'boolean' }).notNull().default(false),
-    takenAt: integer().notNull(),
+    /** Whether it deletes the record. */
+    deletes: integer({ mode: 'boolean' }).notNull().default(false),
+    /** The change group it is part of. */
+    together: text(),
+    /** The set of the record before it and after it (see `records.setId`); `UNKNOWN_SET`: not noted at the time. */
+    setBefore: text(),
+    setId: text(),
+    body: text().notNull(),
+    before: text(),
   },
   (table) => [
     primaryKey({ columns: [table.listId, table.number] }),
-    index('changes_taken_at').on(table.takenAt),
     uniqueIndex('changes_device_n').on(table.deviceId, table.n),
     uniqueIndex('changes_id').on(table.listId, table.id),
-    index('changes_record').on(table.listId, table.recordType, table.recordId),
+    index('changes_record').on(table.listId, table.recordType, table.recordId, table.number),
+    index('changes_together').on(table.listId, table.together, table.number).where(sql`together IS NOT NULL`),
+    index('changes_deletes').on(table.listId, table.number).where(sql`deletes = 1`),
   ],
+);
+
+/** Stands for a set in changes that were taken before their sets were noted. */
+export const UNKNOWN_SET = '?';
+
+/** Changes that were made in one go, counted as they come in: how many, how many delete, and how many of both are of shortcuts. */
+export const changeGroups = sqliteTable(
+  'change_groups',
+  {
+    listId: text()
+      .notNull()
+      .references(() => lists.id),
+    id: text().notNull(),
+    /** The numbers of its first and its last change. */
+    first: integer().notNull(),
+    last: integer().notNull(),
+    size: integer().notNull(),
+    shortcuts: integer().notNull(),
+    deletes: integer().notNull(),
+    deletedShortcuts: integer().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.listId, table.id] })],
 );
 
 /** The log applied: each record as it stands, with the number of its last change. */
@@ -97,13 +135,19 @@ export const records = sqliteTable(
     type: text().notNull(),
     id: text().notNull(),
     number: integer().notNull(),
-    body: text().notNull(),
-    /** Of a shortcut: the set it shows, by which devices that take some sets are served. */
+    /** The set it belongs to: of a shortcut the one it shows, of a set itself, of a convention the one it is for. By it devices that get some sets are served. */
     setId: text(),
+    /** The shortcut that an ignored finding is about. */
+    refersTo: text(),
     isDeleted: integer({ mode: 'boolean' }).notNull().default(false),
+    body: text().notNull(),
   },
   (table) => [
     primaryKey({ columns: [table.listId, table.type, table.id] }),
     index('records_number').on(table.listId, table.number),
+    index('records_refers_to').on(table.listId, table.refersTo).where(sql`refersTo IS NOT NULL`),
   ],
 );
+
+/** What the server notes of itself, by name, as JSON. */
+export const notes = sqliteTable('notes', { name: text().primaryKey(), value: text().notNull() });

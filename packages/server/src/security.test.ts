@@ -44,7 +44,7 @@ describe('every route', () => {
   test('is one of those that are known', () => {
     const names = all().map(({ method, path }) => `${method} ${path}`).sort();
     expect(names).toEqual([
-      'delete /devices/:other', 'delete /invitations/:code', 'get /devices', 'get /door', 'get /history', 'get /pages', 'get /stream',
+      'delete /devices/:other', 'delete /invitations/:code', 'delete /list', 'get /devices', 'get /door', 'get /history', 'get /pages', 'get /stream',
       'patch /devices/:other', 'post /changes', 'post /devices', 'post /invitations', 'post /joins', 'post /lists', 'post /recoveries', 'post /spare-key',
       'post /successor',
     ]);
@@ -132,6 +132,24 @@ describe('behind a proxy with a public address', () => {
     expect(answer.headers['set-cookie']![0]).toMatch(/; Secure/u);
     expect((await join(behind.app, { Host: 'other.example' })).status).toBe(421);
     behind.end();
+  });
+
+  test('its cookies go over https alone even if the proxy forgets to say by which protocol it was asked', async () => {
+    const behind = testServer(undefined, { hosts: ['127.0.0.1', 'list.example'], isBehindProxy: true, publicUrl: 'https://list.example' });
+    const answer = await join(behind.app, { Host: 'list.example' });
+    expect(answer.headers['set-cookie']![0]).toMatch(/; Secure/u);
+    // RFC 6797, section 6.1.
+    expect(answer.headers['strict-transport-security']).toBe('max-age=15724800');
+    expect(answer.headers['permissions-policy']).toContain('camera=()');
+    behind.end();
+  });
+
+  test('with a certificate of its own and no public address, browsers are not bound to https', async () => {
+    const own = testServer(undefined, { isSecure: true });
+    const answer = await join(own.app, {});
+    expect(answer.headers['strict-transport-security']).toBeUndefined();
+    expect(answer.headers['permissions-policy']).toContain('microphone=()');
+    own.end();
   });
 
   test('without it, what a request says of itself is not believed', async () => {

@@ -1,5 +1,7 @@
+import { EventEmitter } from 'node:events';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { get, type IncomingMessage } from 'node:http';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -97,12 +99,12 @@ test('the stream sends what is there, then what comes, and resumes at Last-Event
   expect(await stream.next()).toMatchObject({ event: 'page', id: '0', page: { records: [] } });
   await push(1, ';a');
   const first = await stream.next();
-  expect(first).toMatchObject({ event: 'page', id: '1', page: { through: 1, taken: 1 } });
+  expect(first).toMatchObject({ event: 'page', id: `1/${first.page.last}`, page: { through: 1, taken: 1 } });
   expect(asShortcut(first.page.records[0]!).code).toBe(';a');
   stream.close();
 
   await push(2, ';b');
-  const resumed = await follow(id, { Cookie, 'Last-Event-ID': '1' });
+  const resumed = await follow(id, { Cookie, 'Last-Event-ID': first.id! });
   const missed = await resumed.next();
   expect(missed.page.records.map((record) => asShortcut(record).code)).toEqual([';b']);
   resumed.close();
@@ -162,6 +164,64 @@ test('of one device three streams stay open: the oldest are lines that were lost
   }
   await streams[0]!.ended;
   for (const stream of streams) stream.close();
+});
+
+test('a stream from a number that the server does not have is refused with its reason, not cut', async () => {
+  const said = jest.spyOn(console, 'error').mockImplementation(() => {});
+  const { id, Cookie } = await joinServer();
+  const response = await fetch(`${server.address}/api/d/${id}/stream?since=999999`, { headers: { Cookie } });
+  expect(response.status).toBe(409);
+  expect(((await response.json()) as { type: string }).type).toBe('/problems/set-back');
+  expect(said).not.toHaveBeenCalled();
+  said.mockRestore();
+});
+
+test('a push that is cut off is no error of the server', async () => {
+  const said = jest.spyOn(console, 'error').mockImplementation(() => {});
+  const { id, Cookie } = await joinServer();
+  const { hostname, port } = new URL(server.address);
+  const socket = connect(Number(port), hostname);
+  await new Promise<void>((resolve) => {
+    socket.once('close', () => resolve());
+    socket.write(`POST /api/d/${id}/changes HTTP/1.1\r\nHost: ${hostname}\r\nCookie: ${Cookie}\r\nContent-Type: application/json\r\nContent-Length: 900\r\n\r\n{"chan`, () => socket.resetAndDestroy());
+  });
+  // The server has heard of it when it answers what was asked after.
+  for (let asked = 0; asked < 3; asked += 1) expect((await fetch(`${server.address}/api/door`)).status).toBe(200);
+  expect(said).not.toHaveBeenCalled();
+  said.mockRestore();
+});
+
+test.each([
+  ['two lengths', 'POST /api/lists HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 4\r\nTransfer-Encoding: chunked\r\n\r\n0\r\n\r\n'],
+  ['no HTTP at all', '\x16\x03\x01\x02\x00\x01\x00 hello\r\n\r\n'],
+])('%s are answered as a problem like any other', async (_name, garbage) => {
+  const { hostname, port } = new URL(server.address);
+  const answer = await new Promise<string>((resolve) => {
+    let said = '';
+    const socket = connect(Number(port), hostname, () => socket.write(garbage));
+    socket.on('data', (chunk) => (said += String(chunk))).on('close', () => resolve(said));
+  });
+  expect(answer).toMatch(/^HTTP\/1\.1 400 Bad Request\r\nContent-Type: application\/problem\+json/u);
+  expect(answer).toContain('"/problems/not-http"');
+});
+
+describe('streams whose database fails', () => {
+  test('are ended and told, and the server and the push go on', async () => {
+    const said = jest.spyOn(console, 'error').mockImplementation(() => {});
+    const test_ = testServer();
+    const device = await TestDevice.join(test_.app);
+    const response = Object.assign(new EventEmitter(), { writeHead: jest.fn(), write: jest.fn(() => false), end: jest.fn(), writableLength: 0 });
+    const known = { id: device.id, listId: test_.listId };
+    test_.streams.start(new EventEmitter() as never, response as never, known as never, { since: 0 }, () => {});
+    test_.db.$client.close();
+    // It has read what was sent: the rest cannot be read.
+    expect(() => response.emit('drain')).not.toThrow();
+    expect(response.end).toHaveBeenCalledTimes(1);
+    expect(test_.streams.isOpen(device.id)).toBe(false);
+    expect(said.mock.calls.flat().join()).toMatch(/stream was ended/u);
+    rmSync(test_.data, { recursive: true });
+    said.mockRestore();
+  });
 });
 
 test('the stream wants a token as everything does', async () => {

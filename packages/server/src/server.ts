@@ -1,15 +1,20 @@
 import { readFileSync } from 'node:fs';
-import { createServer, type Server } from 'node:http';
+import { createServer, STATUS_CODES, type Server } from 'node:http';
 import { createServer as createSecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
+import type { Duplex } from 'node:stream';
 
+import { isNull } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 
 import { createApp } from './app';
-import { compact } from './compaction';
-import { openDatabase, type Database } from './database';
+import { makeFolder, openDatabase, openReadOnly, type Database } from './database';
 import { Presence } from './devices';
+import { diskTrouble } from './disk';
+import { Erasure } from './erasure';
+import { Housekeeping } from './housekeeping';
 import { Intake } from './ledger';
+import { FolderLock } from './lock';
 import { lists } from './schema';
 import { Streams } from './stream';
 
@@ -30,61 +35,117 @@ export interface ServerOptions {
   now?: () => number;
   /** Called with the open list before the server listens. */
   prepare?: (db: Database, listId: string, now: number) => void;
+  /** Whether nobody may start a list here. */
+  isInviteOnly?: boolean;
+  /** What one list may take, in bytes. */
+  listBytes?: number;
+  /** A list that nobody has opened for so long is forgotten, in ms; undefined: none is. */
+  forgetAfter?: number;
 }
 
 export interface RunningServer {
   address: string;
+  /** Why it reads only and writes nothing, if that is so. */
+  readOnly: string | null;
   close(): Promise<void>;
 }
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
 
-const DAY = 24 * 60 * 60_000;
-
-/** Opens the database, lets go of what is too old, and listens. */
+/**
+ * Opens the database and listens. Where nothing can be written (a full disk, a folder of another's), it serves what is
+ * there to read.
+ */
 export async function startServer(options: ServerOptions): Promise<RunningServer> {
-  const { now = Date.now, certificate, publicUrl } = options;
-  const db = openDatabase(options.data);
-  const openList = options.openList === undefined ? undefined : theList(db, options.openList, now());
-  if (openList !== undefined) options.prepare?.(db, openList, now());
-  compact(db, now());
-  const compacting = setInterval(() => compact(db, now()), DAY).unref();
-  const streams = new Streams(db);
-  const presence = new Presence(db);
-  const intake = new Intake(db);
-  const hosts = [...LOOPBACK, options.host, ...(publicUrl ? [new URL(publicUrl).hostname] : [])];
-  const isBehindProxy = publicUrl !== undefined && !certificate;
-  const app = createApp({ db, streams, presence, intake, now, site: options.site, hosts, openList, publicUrl, isBehindProxy });
-  const server = certificate
-    ? createSecureServer({ cert: readFileSync(certificate.cert), key: readFileSync(certificate.key) }, app)
-    : createServer(app);
+  const { now = Date.now, certificate, publicUrl, listBytes } = options;
+  const { db, lock, readOnly } = openFolder(options.data);
+  const over: (() => void | Promise<void>)[] = [() => lock?.release(), () => void db.$client.close()];
+  const end = async () => {
+    for (const step of over.reverse()) await step();
+  };
   try {
-    await listen(server, options.port, options.host);
-  } catch (error) {
-    clearInterval(compacting);
-    db.$client.close();
-    throw error;
-  }
-  const { port } = server.address() as AddressInfo;
-  return {
-    address: `${certificate ? 'https' : 'http'}://${options.host}:${port}`,
-    async close() {
-      clearInterval(compacting);
+    const openList = options.openList === undefined ? undefined : theList(db, options.openList, now(), readOnly !== null);
+    if (openList !== undefined && readOnly === null) options.prepare?.(db, openList, now());
+    const erasure = new Erasure(db);
+    const streams = new Streams(db, erasure);
+    const presence = new Presence(db);
+    over.push(
+      () => erasure.close(),
+      () => presence.write(now()),
+    );
+    if (readOnly === null) {
+      const housekeeping = new Housekeeping({ db, presence, erasure, now, forgetAfter: options.forgetAfter });
+      housekeeping.start();
+      over.push(() => housekeeping.stop());
+    }
+    const intake = new Intake(db, erasure, listBytes);
+    const hosts = [...LOOPBACK, options.host, ...(publicUrl ? [new URL(publicUrl).hostname] : [])];
+    const isBehindProxy = publicUrl !== undefined && !certificate;
+    const { site, isInviteOnly } = options;
+    const app = createApp({ db, streams, presence, intake, erasure, now, site, hosts, openList, publicUrl, isBehindProxy, isInviteOnly, isSecure: certificate !== undefined });
+    const server = certificate
+      ? createSecureServer({ cert: readFileSync(certificate.cert), key: readFileSync(certificate.key) }, app)
+      : createServer(app);
+    server.on('clientError', answerGarbage);
+    over.push(async () => {
       streams.close();
       await new Promise<void>((resolve) => {
         server.close(() => resolve());
         server.closeAllConnections();
       });
-      presence.write(now());
-      db.$client.close();
-    },
-  };
+    });
+    await listen(server, options.port, options.host);
+    const { port } = server.address() as AddressInfo;
+    return { address: `${certificate ? 'https' : 'http'}://${options.host}:${port}`, readOnly, close: end };
+  } catch (error) {
+    await end();
+    throw error;
+  }
+}
+
+interface OpenedFolder {
+  db: Database;
+  lock: FolderLock | null;
+  readOnly: string | null;
+}
+
+/** The database of a folder for this server alone; or, where the disk does not let it write, to read. */
+function openFolder(folder: string): OpenedFolder {
+  let lock: FolderLock | null = null;
+  try {
+    makeFolder(folder);
+    lock = FolderLock.take(folder);
+    return { db: openDatabase(folder), lock, readOnly: null };
+  } catch (error) {
+    const trouble = diskTrouble(error);
+    if (!trouble || trouble.slug === 'busy') {
+      lock?.release();
+      throw error;
+    }
+    try {
+      return { db: openReadOnly(folder), lock, readOnly: trouble.title };
+    } catch {
+      lock?.release();
+      throw error;
+    }
+  }
+}
+
+/** What is not HTTP is answered as everything else that is wrong, and the line is cut. */
+function answerGarbage(error: NodeJS.ErrnoException, socket: Duplex): void {
+  if (error.code === 'ECONNRESET' || !socket.writable) return void socket.destroy();
+  const status = error.code === 'HPE_HEADER_OVERFLOW' ? 431 : error.code === 'ERR_HTTP_REQUEST_TIMEOUT' ? 408 : 400;
+  const body = JSON.stringify({ type: '/problems/not-http', title: 'The request could not be read', status });
+  socket.end(
+    `HTTP/1.1 ${status} ${STATUS_CODES[status]}\r\nContent-Type: application/problem+json\r\nX-Content-Type-Options: nosniff\r\nContent-Length: ${Buffer.byteLength(body)}\r\nConnection: close\r\n\r\n${body}`,
+  );
 }
 
 /** The id of the one list of an open server. */
-function theList(db: Database, name: string, now: number): string {
-  const list = db.select().from(lists).limit(1).get();
+function theList(db: Database, name: string, now: number, isReadOnly: boolean): string | undefined {
+  const list = db.select().from(lists).where(isNull(lists.deletedAt)).limit(1).get();
   if (list) return list.id;
+  if (isReadOnly) return undefined;
   const id = uuid();
   db.insert(lists).values({ id, name, createdAt: now }).run();
   return id;

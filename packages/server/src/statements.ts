@@ -1,10 +1,13 @@
 /** The statements that every push and page takes, prepared once for a database: to build one costs more than to run it. */
-import { and, asc, eq, gt, sql } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 
 import type { Database } from './database';
-import { changes, devices, lists, records } from './schema';
+import { changeGroups, changes, devices, lists, records } from './schema';
 
 const { placeholder } = sql;
+
+/** A record as pages are made of it; its body is passed on without being parsed. */
+export type RecordRow = Pick<typeof records.$inferSelect, 'number' | 'type' | 'id' | 'setId' | 'refersTo' | 'body'>;
 
 function prepare(db: Database) {
   const ofRecord = and(eq(records.listId, placeholder('listId')), eq(records.type, placeholder('type')), eq(records.id, placeholder('id')));
@@ -21,7 +24,13 @@ function prepare(db: Database) {
       .from(changes)
       .where(and(eq(changes.deviceId, placeholder('deviceId')), eq(changes.n, placeholder('n'))))
       .prepare(),
-    body: db.select({ body: records.body }).from(records).where(ofRecord).prepare(),
+    record: db.select({ body: records.body, setId: records.setId, refersTo: records.refersTo }).from(records).where(ofRecord).prepare(),
+    changeId: db
+      .select({ id: changes.id })
+      .from(changes)
+      .where(and(eq(changes.listId, placeholder('listId')), eq(changes.number, placeholder('number'))))
+      .prepare(),
+    reach: db.update(devices).set({ through: sql`${placeholder('through')}`, seenAt: sql`${placeholder('seen')}` }).where(eq(devices.id, placeholder('id'))).prepare(),
     log: db
       .insert(changes)
       .values({
@@ -32,11 +41,14 @@ function prepare(db: Database) {
         n: placeholder('n'),
         recordType: placeholder('recordType'),
         recordId: placeholder('recordId'),
+        takenAt: placeholder('takenAt'),
+        counts: placeholder('counts'),
+        deletes: placeholder('deletes'),
+        together: placeholder('together'),
+        setBefore: placeholder('setBefore'),
+        setId: placeholder('setId'),
         body: placeholder('body'),
         before: placeholder('before'),
-        together: placeholder('together'),
-        counts: placeholder('counts'),
-        takenAt: placeholder('takenAt'),
       })
       .prepare(),
     keep: db
@@ -46,24 +58,45 @@ function prepare(db: Database) {
         type: placeholder('type'),
         id: placeholder('id'),
         number: placeholder('number'),
-        body: placeholder('body'),
         setId: placeholder('setId'),
+        refersTo: placeholder('refersTo'),
         isDeleted: placeholder('isDeleted'),
+        body: placeholder('body'),
       })
       .onConflictDoUpdate({
         target: [records.listId, records.type, records.id],
-        set: { number: sql`excluded.number`, body: sql`excluded.body`, setId: sql`excluded."setId"`, isDeleted: sql`excluded."isDeleted"` },
+        set: { number: sql`excluded.number`, setId: sql`excluded."setId"`, refersTo: sql`excluded."refersTo"`, isDeleted: sql`excluded."isDeleted"`, body: sql`excluded.body` },
       })
       .prepare(),
-    advanceList: db.update(lists).set({ lastNumber: sql`${placeholder('number')}` }).where(eq(lists.id, placeholder('id'))).prepare(),
+    advanceList: db.update(lists).set({ lastNumber: sql`${placeholder('number')}`, bytes: sql`${placeholder('bytes')}` }).where(eq(lists.id, placeholder('id'))).prepare(),
     advanceDevice: db.update(devices).set({ lastN: sql`${placeholder('n')}` }).where(eq(devices.id, placeholder('id'))).prepare(),
-    since: db
-      .select({ number: records.number, body: records.body, type: records.type, id: records.id, setId: records.setId })
-      .from(records)
-      .where(and(eq(records.listId, placeholder('listId')), gt(records.number, placeholder('since'))))
-      .orderBy(asc(records.number))
-      .limit(placeholder('limit'))
+    countGroup: db
+      .insert(changeGroups)
+      .values({
+        listId: placeholder('listId'),
+        id: placeholder('id'),
+        first: placeholder('first'),
+        last: placeholder('last'),
+        size: placeholder('size'),
+        shortcuts: placeholder('shortcuts'),
+        deletes: placeholder('deletes'),
+        deletedShortcuts: placeholder('deletedShortcuts'),
+      })
+      .onConflictDoUpdate({
+        target: [changeGroups.listId, changeGroups.id],
+        set: {
+          last: sql`excluded.last`,
+          size: sql`${changeGroups.size} + excluded.size`,
+          shortcuts: sql`${changeGroups.shortcuts} + excluded.shortcuts`,
+          deletes: sql`${changeGroups.deletes} + excluded.deletes`,
+          deletedShortcuts: sql`${changeGroups.deletedShortcuts} + excluded."deletedShortcuts"`,
+        },
+      })
       .prepare(),
+    /** The records changed after a number, oldest change first; read one by one, since a reader stops when it has enough. */
+    since: db.$client.prepare<[string, number], RecordRow>('SELECT number, type, id, setId, refersTo, body FROM records WHERE listId = ? AND number > ? ORDER BY number'),
+    /** What refers to a shortcut. */
+    referring: db.$client.prepare<[string, string], RecordRow>('SELECT number, type, id, setId, refersTo, body FROM records WHERE listId = ? AND refersTo = ?'),
   };
 }
 

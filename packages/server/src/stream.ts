@@ -2,7 +2,9 @@ import type { Request, Response } from 'express';
 
 import type { Database } from './database';
 import { deviceNow, takesOf, type Device } from './devices';
-import { pageFor, readRecords } from './ledger';
+import { tellOperator } from './disk';
+import type { Erasure } from './erasure';
+import { pageFor, readRecords, type Read } from './reading';
 
 const HEARTBEAT = 15_000;
 const PAGE = 500;
@@ -10,54 +12,78 @@ const PAGE = 500;
 const MOST_OF_ONE_DEVICE = 3;
 
 interface Stream {
-  device: Device;
+  device: Pick<Device, 'id' | 'listId'>;
   response: Response;
   /** Sends what the device lacks; `evenIfNone`, a page also when that is nothing. */
   send(evenIfNone?: boolean): void;
   end(): void;
 }
 
+/** Where a stream begins: the number up to which the device has the list, and the change that it knows under it. */
+export interface Position {
+  since: number;
+  last?: string;
+}
+
+/** A position as the id of an event, and read from one. */
+export function positionOf({ through, last }: Pick<Read, 'through' | 'last'>): string {
+  return last === null ? String(through) : `${through}/${last}`;
+}
+
 /** The open event streams: told when a list has changed, each sends what its device lacks. */
 export class Streams {
-  private readonly open = new Set<Stream>();
+  private readonly ofLists = new Groups();
+  private readonly ofDevices = new Groups();
   /** What was read last, since most streams of a list have come equally far. */
-  private lastRead: { of: string; read: ReturnType<typeof readRecords> } | null = null;
+  private lastRead: { of: string; read: Read } | null = null;
 
-  constructor(private readonly db: Database) {}
+  constructor(
+    private readonly db: Database,
+    private readonly erasure: Erasure | null = null,
+  ) {
+    erasure?.onDone((device) => this.tell(device));
+  }
 
   announce(listId: string): void {
     this.lastRead = null;
-    for (const stream of this.open) if (stream.device.listId === listId) stream.send();
+    for (const stream of this.ofLists.get(listId)) stream.send();
     this.lastRead = null;
   }
 
   /** Tells a device what has changed about itself. */
   tell(deviceId: string): void {
-    this.of(deviceId).forEach((stream) => stream.send(true));
+    for (const stream of this.ofDevices.get(deviceId)) stream.send(true);
   }
 
   /** Tells all devices of a list that its devices are not as they were. */
   announceDevices(listId: string): void {
-    for (const { device, response } of this.open) if (device.listId === listId) response.write('event: devices\ndata: 1\n\n');
+    for (const { response } of this.ofLists.get(listId)) response.write('event: devices\ndata: 1\n\n');
   }
 
   isOpen(deviceId: string): boolean {
-    return this.of(deviceId).length > 0;
+    return this.ofDevices.get(deviceId).size > 0;
   }
 
   /** Closes the streams of a device that may not have them any more. */
   end(deviceId: string): void {
-    for (const stream of this.of(deviceId)) this.hangUp(stream);
+    for (const stream of [...this.ofDevices.get(deviceId)]) this.hangUp(stream);
+  }
+
+  /** Closes all streams of a list. */
+  endList(listId: string): void {
+    for (const stream of [...this.ofLists.get(listId)]) this.hangUp(stream);
   }
 
   /**
    * Keeps `response` open as server-sent events (WHATWG HTML, section 9.2). Every event is a
-   * page; its id is the page's `through`, so a stream resumes where `Last-Event-ID` says. `onOver`: called
-   * when it has ended, with the number up to which the device has the list.
+   * page; its id is the page's `through` and the id of that change, so a stream resumes where `Last-Event-ID` says. `onOver`:
+   * called when it has ended, with the number up to which the device has the list. Throws, and answers nothing, where the
+   * device cannot go on from where it is.
    */
-  start(request: Request, response: Response, device: Device, since: number, onOver: (reached: number) => void): void {
-    const lines = this.of(device.id);
-    for (const lost of lines.slice(0, lines.length + 1 - MOST_OF_ONE_DEVICE)) this.hangUp(lost);
+  start(request: Request, response: Response, { id, listId }: Device, { since, last }: Position, onOver: (reached: number) => void): void {
+    const first = this.read(id, since, last);
+    const lines = [...this.ofDevices.get(id)];
+    for (const lost of lines.slice(0, Math.max(0, lines.length + 1 - MOST_OF_ONE_DEVICE))) this.hangUp(lost);
     response.writeHead(200, {
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store',
@@ -65,17 +91,29 @@ export class Streams {
     });
     let sent = since;
     let blocked = false;
+    const write = (read: Read, device: Device) => {
+      sent = read.through;
+      blocked = !response.write(`event: page\nid: ${positionOf(read)}\ndata: ${pageFor(this.erasure, device, read)}\n\n`);
+    };
     const send = (evenIfNone = false) => {
-      for (let more = true; more && !blocked; ) {
-        const read = this.read(device.id, sent);
-        if (!evenIfNone && read.through === sent) return;
-        more = read.more;
-        sent = read.through;
-        blocked = !response.write(`event: page\nid: ${read.through}\ndata: ${pageFor(this.db, device.id, read)}\n\n`);
+      try {
+        for (let more = true; more && !blocked; ) {
+          const device = deviceNow(this.db, id);
+          // It may have been signed out by another program that shares the data.
+          if (device.signedOutAt !== null) return this.hangUp(stream);
+          const read = this.read(id, sent);
+          if (!evenIfNone && read.through === sent) return;
+          more = read.more;
+          write(read, device);
+        }
+      } catch (error) {
+        // The device comes back and asks again.
+        tellOperator('A stream was ended, since the list could not be read', error);
+        this.hangUp(stream);
       }
     };
     const stream: Stream = {
-      device,
+      device: { id, listId },
       response,
       send,
       end: () => {
@@ -86,40 +124,69 @@ export class Streams {
     // A device that reads slowly gets the rest when it has read what was sent.
     const resume = () => {
       blocked = false;
-      if (this.open.has(stream)) send();
+      if (this.isHeld(stream)) send();
     };
     const heartbeat = setInterval(() => response.write('event: still-here\ndata: 1\n\n'), HEARTBEAT);
     response.on('error', () => this.hangUp(stream));
-    this.open.add(stream);
+    this.ofLists.add(listId, stream);
+    this.ofDevices.add(id, stream);
     response.on('drain', resume);
     request.on('close', () => {
       this.hangUp(stream);
       // What is still in the buffer has not arrived; if more was lost on the way, the device says so when it comes back.
       onOver(response.writableLength === 0 ? sent : since);
     });
-    send(true);
+    write(first, deviceNow(this.db, id));
+    if (first.more) send();
     this.lastRead = null;
   }
 
   /** Ends all streams, so that the server can close. */
   close(): void {
-    for (const stream of this.open) this.hangUp(stream);
+    for (const stream of this.ofLists.all()) this.hangUp(stream);
   }
 
   /** Nothing is written to it from now on. */
   private hangUp(stream: Stream): void {
-    this.open.delete(stream);
+    this.ofLists.remove(stream.device.listId, stream);
+    this.ofDevices.remove(stream.device.id, stream);
     stream.end();
   }
 
-  private of(deviceId: string): Stream[] {
-    return [...this.open].filter(({ device }) => device.id === deviceId);
+  private isHeld(stream: Stream): boolean {
+    return this.ofDevices.get(stream.device.id).has(stream);
   }
 
-  private read(deviceId: string, since: number) {
+  private read(deviceId: string, since: number, last?: string): Read {
     const { listId, takes } = deviceNow(this.db, deviceId);
-    const of = `${listId} ${takes} ${since}`;
-    if (this.lastRead?.of !== of) this.lastRead = { of, read: readRecords(this.db, { listId, takes: takesOf({ takes }), since, limit: PAGE }) };
+    const of = `${listId} ${takes} ${since} ${last ?? ''}`;
+    if (this.lastRead?.of !== of) this.lastRead = { of, read: readRecords(this.db, { listId, takes: takesOf({ takes }), since, last, limit: PAGE }) };
     return this.lastRead.read;
   }
 }
+
+/** Streams by the id of what they belong to. */
+class Groups {
+  private readonly groups = new Map<string, Set<Stream>>();
+
+  get(id: string): ReadonlySet<Stream> {
+    return this.groups.get(id) ?? NONE;
+  }
+
+  add(id: string, stream: Stream): void {
+    const group = this.groups.get(id);
+    if (group) group.add(stream);
+    else this.groups.set(id, new Set([stream]));
+  }
+
+  remove(id: string, stream: Stream): void {
+    const group = this.groups.get(id);
+    if (group?.delete(stream) && group.size === 0) this.groups.delete(id);
+  }
+
+  all(): Stream[] {
+    return [...this.groups.values()].flatMap((group) => [...group]);
+  }
+}
+
+const NONE: ReadonlySet<Stream> = new Set();

@@ -1,8 +1,10 @@
 /** For tests: a server without a port, on a database of its own, and devices that talk to it. */
-import { mkdtempSync, rmSync } from 'node:fs';
+import { randomBytes } from 'node:crypto';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
+import type { RecordType } from '@yellow-latch/core/model';
 import {
   draftChange,
   makeClock,
@@ -18,6 +20,7 @@ import { v7 as uuid } from 'uuid';
 import { createApp, type App, type AppOptions } from './app';
 import { openDatabase, type Database } from './database';
 import { Presence } from './devices';
+import { Erasure } from './erasure';
 import { Intake } from './ledger';
 import { lists } from './schema';
 import { Streams } from './stream';
@@ -36,20 +39,22 @@ export interface TestServer {
 }
 
 /** A server that takes every device into its one list, unless `options` say otherwise. */
-export function testServer(data = mkdtempSync(join(tmpdir(), 'yellow-latch-test-')), options: Partial<AppOptions> = {}): TestServer {
+export function testServer(data = mkdtempSync(join(tmpdir(), 'yellow-latch-test-')), { quota, ...options }: Partial<AppOptions> & { quota?: number } = {}): TestServer {
   const db = openDatabase(data);
   let listId = db.select().from(lists).get()?.id;
   if (!listId) {
     listId = uuid();
     db.insert(lists).values({ id: listId, name: 'Test list', createdAt: NOW }).run();
   }
-  const streams = new Streams(db);
+  const erasure = new Erasure(db);
+  const streams = new Streams(db, erasure);
   const clock = { now: NOW };
   const app = createApp({
     db,
     streams,
     presence: new Presence(db),
-    intake: new Intake(db),
+    erasure,
+    intake: new Intake(db, erasure, quota),
     now: () => clock.now,
     hosts: ['127.0.0.1'],
     openList: listId,
@@ -67,6 +72,21 @@ export function testServer(data = mkdtempSync(join(tmpdir(), 'yellow-latch-test-
       rmSync(data, { recursive: true, force: true });
     },
   };
+}
+
+/** The last part of the type of the problem that an answer tells, or its status where it tells none. */
+export function problemOf({ status, text }: Response): string | number {
+  return status < 400 ? status : (JSON.parse(text) as { type: string }).type.split('/').at(-1)!;
+}
+
+/** A secret as devices choose one. */
+export function newSecret(): string {
+  return randomBytes(32).toString('base64url');
+}
+
+/** Whether some text is in any file of a folder, as it is or within other bytes. */
+export function filesWith(folder: string, text: string): string[] {
+  return readdirSync(folder).filter((name) => readFileSync(join(folder, name)).includes(text));
 }
 
 export const WHOLE = {
@@ -87,13 +107,13 @@ export class TestDevice {
   ) {}
 
   /** Through the open door. */
-  static async join(app: App, id = uuid()): Promise<TestDevice> {
-    return TestDevice.welcomed(app, id, await request(app).post('/api/devices').send({ id, name: 'Phone', kind: 'phone' }).expect(201));
+  static async join(app: App, id = uuid(), secret?: string): Promise<TestDevice> {
+    return TestDevice.welcomed(app, id, await request(app).post('/api/devices').send({ id, name: 'Phone', kind: 'phone', secret }).expect(201));
   }
 
   /** As the first device of a list of its own. */
-  static async begin(app: App, listId = uuid(), id = uuid()): Promise<TestDevice> {
-    const body = { list: { id: listId, name: 'A list' }, device: { id, name: 'First', kind: 'computer' } };
+  static async begin(app: App, listId = uuid(), id = uuid(), secret?: string): Promise<TestDevice> {
+    const body = { list: { id: listId, name: 'A list' }, device: { id, name: 'First', kind: 'computer', secret } };
     return TestDevice.welcomed(app, id, await request(app).post('/api/lists').send(body).expect(201));
   }
 
@@ -128,6 +148,13 @@ export class TestDevice {
     this.n += 1;
     const stamp = { id: uuid(), clock: makeClock(time, this.n, this.id), device: this.id, n: this.n };
     return draftChange({ type: 'shortcut', id: recordId }, known, fields, stamp);
+  }
+
+  /** A change to a record of any type. */
+  write<T extends RecordType>(type: T, fields: FieldChanges<T>, recordId = uuid(), known?: StoredRecord): Change {
+    this.n += 1;
+    const stamp = { id: uuid(), clock: makeClock(NOW, this.n, this.id), device: this.id, n: this.n };
+    return draftChange({ type, id: recordId }, known, fields, stamp);
   }
 
   push(changes: unknown[]): Promise<Response> {

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 
 import { describeProblem, type TextProblem } from './problem';
-import { countClusters, findBadCharacter } from './text';
+import { LIMITS } from './limits';
+import { findBadCharacter, hasMoreClusters } from './text';
 
 /** A string that passes `check`; the issue carries the rule it broke in plain English. */
 export function checkedText(check: (text: string) => TextProblem | null) {
@@ -11,13 +12,14 @@ export function checkedText(check: (text: string) => TextProblem | null) {
   });
 }
 
-/** One line of text of at most so many grapheme clusters. */
-export function lineOf(clusters: number) {
+/** One line of text of at most so many grapheme clusters, and at least `least`. Measured first: nothing is counted that is far too long. */
+export function lineOf(clusters: number, least: 0 | 1 = 1) {
   return z
     .string()
-    .min(1)
+    .min(least)
+    .max(clusters * LIMITS.unitsPerCluster, { message: `has more than ${clusters} characters`, abort: true })
     .refine((text) => findBadCharacter(text) === null, { message: 'holds a control character' })
-    .refine((text) => countClusters(text) <= clusters, { message: `has more than ${clusters} characters` });
+    .refine((text) => !hasMoreClusters(text, clusters), { message: `has more than ${clusters} characters` });
 }
 
 /** A language tag (BCP 47), as far as lists need it. */

@@ -1,6 +1,6 @@
 import { LIMITS } from './limits';
 import type { TextProblem } from './problem';
-import { countClusters, findBadCharacter, placeOf } from './text';
+import { countClusters, findBadCharacter, hasMoreClusters, placeOf } from './text';
 
 /**
  * Full case folding of one string, character by character, so that no mapping depends on its
@@ -38,9 +38,8 @@ export function checkCode(code: string): TextProblem | null {
   if (code === '') return { type: 'empty' };
   const bad = findBadCharacter(code);
   if (bad) return { type: bad.type, codePoint: bad.codePoint, place: placeOf(code, bad.index) };
-  const clusters = countClusters(code);
-  if (clusters > LIMITS.codeClusters) {
-    return { type: 'too-many-clusters', limit: LIMITS.codeClusters, found: clusters };
+  if (hasMoreClusters(code, LIMITS.codeClusters)) {
+    return { type: 'too-many-clusters', limit: LIMITS.codeClusters, found: countClusters(code) };
   }
   const codePoints = Array.from(code).length;
   if (codePoints > LIMITS.codeCodePoints) {

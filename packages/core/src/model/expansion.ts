@@ -1,6 +1,6 @@
 import { LIMITS } from './limits';
 import type { TextProblem } from './problem';
-import { countClusters, findBadCharacter, placeOf } from './text';
+import { countClusters, findBadCharacter, hasMoreClusters, placeOf } from './text';
 
 /** Bytes of `text` in UTF-8. */
 export function utf8Bytes(text: string): number {
@@ -23,9 +23,8 @@ export function checkExpansion(expansion: string): TextProblem | null {
   if (bytes > LIMITS.expansionBytes) {
     return { type: 'too-many-bytes', limit: LIMITS.expansionBytes, found: bytes };
   }
-  const clusters = countClusters(expansion);
-  if (clusters > LIMITS.expansionClusters) {
-    return { type: 'too-many-clusters', limit: LIMITS.expansionClusters, found: clusters };
+  if (hasMoreClusters(expansion, LIMITS.expansionClusters)) {
+    return { type: 'too-many-clusters', limit: LIMITS.expansionClusters, found: countClusters(expansion) };
   }
   return null;
 }

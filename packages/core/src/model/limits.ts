@@ -10,4 +10,11 @@ export const LIMITS = {
   usesAWeek: 10_000,
   keyboards: 8,
   shortcutsPerList: 50_000,
+  /** UTF-16 units that a line may have for each of its clusters: a text is measured before it is counted. */
+  unitsPerCluster: 16,
+  /** Uses that one change may add to what a device has counted. */
+  usesAChange: 100_000,
+  usesInAll: 1_000_000_000,
+  /** Versions of one field that are kept side by side. */
+  versionsPerField: 8,
 } as const;

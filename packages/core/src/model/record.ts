@@ -40,7 +40,7 @@ export const ShortcutFieldsSchema = z.strictObject({
   /** Its place on the tap board; null: it is not there. */
   pinned: OrderSchema.nullable(),
   /** What its owner wants to remember of it: one line, or nothing. */
-  note: z.union([z.literal(''), lineOf(LIMITS.noteClusters)]),
+  note: lineOf(LIMITS.noteClusters, 0),
   /** The language it is written in; null: any. */
   language: LanguageSchema.nullable(),
 });
@@ -55,7 +55,7 @@ export function isMade({ template, format }: Content): boolean {
  * How often it was used on one device since a moment (ms since 1970). A counter: each device counts for itself, and
  * what is shown is the sum.
  */
-export const UsedSchema = z.strictObject({ count: z.int().nonnegative(), since: z.int().nonnegative() });
+export const UsedSchema = z.strictObject({ count: z.int().nonnegative().max(LIMITS.usesInAll), since: z.int().nonnegative() });
 export type Used = z.infer<typeof UsedSchema>;
 
 /** The fields of a set. */
@@ -98,7 +98,8 @@ export const LIST_RECORD_ID = '00000000-0000-7000-8000-000000000001';
  * of them outlives a delete made elsewhere without knowledge of it. `settled` fields are those of
  * which a person is asked to choose where devices wrote without knowing of each other; of the others
  * the later counts. `counters` are counted by each device for itself. `defaults`: what a field is
- * that a record was made without, since it came to the model later.
+ * that a record was made without, since it came to the model later. `most`: how many a list may hold, those
+ * among them that were deleted and may still come back.
  */
 export const RECORD_TYPES = {
   shortcut: {
@@ -107,12 +108,13 @@ export const RECORD_TYPES = {
     settled: ['content', 'code', 'kind', 'setId', 'rules', 'note'],
     counters: { used: UsedSchema },
     defaults: { rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null },
+    most: LIMITS.shortcutsPerList,
   },
-  set: { fields: SetFieldsSchema, guarded: ['name'], settled: ['name'], counters: {}, defaults: {} },
-  leftFinding: { fields: LeftFindingFieldsSchema, guarded: ['reason'], settled: [], counters: {}, defaults: {} },
-  list: { fields: ListFieldsSchema, guarded: [], settled: [], counters: {}, defaults: { keyboards: [] } },
-  convention: { fields: ConventionFieldsSchema, guarded: [], settled: ['mark', 'capitals'], counters: {}, defaults: {} },
-  keyboard: { fields: KeyboardFieldsSchema, guarded: ['layout'], settled: ['layout'], counters: {}, defaults: {} },
+  set: { fields: SetFieldsSchema, guarded: ['name'], settled: ['name'], counters: {}, defaults: {}, most: 500 },
+  leftFinding: { fields: LeftFindingFieldsSchema, guarded: ['reason'], settled: [], counters: {}, defaults: {}, most: 20_000 },
+  list: { fields: ListFieldsSchema, guarded: [], settled: [], counters: {}, defaults: { keyboards: [] }, most: 1 },
+  convention: { fields: ConventionFieldsSchema, guarded: [], settled: ['mark', 'capitals'], counters: {}, defaults: {}, most: 600 },
+  keyboard: { fields: KeyboardFieldsSchema, guarded: ['layout'], settled: ['layout'], counters: {}, defaults: {}, most: 100 },
 } as const satisfies Record<string, RecordTypeOf>;
 export type RecordType = keyof typeof RECORD_TYPES;
 
@@ -122,6 +124,7 @@ interface RecordTypeOf {
   settled: readonly string[];
   counters: Readonly<Record<string, typeof UsedSchema>>;
   defaults: Readonly<Record<string, unknown>>;
+  most: number;
 }
 
 /** Whether a field is counted by each device for itself. */

@@ -3,17 +3,75 @@
 const segmenter = new Intl.Segmenter('und', { granularity: 'grapheme' });
 const ASCII = /^[\x20-\x7e]*$/;
 
+/** A piece of this many UTF-16 units is segmented at once: the segmenter's cost grows faster than the length it is given. */
+const PIECE = 256;
+
+/**
+ * Characters that are a cluster of their own between two of their kind, whatever stands further off (UAX #29, rule GB999):
+ * letters, figures, punctuation and emoji without marks, joiners, flags or parts of a syllable among them.
+ */
+const ALONE =
+  '(?![\\p{M}\\p{Emoji_Modifier}\\p{Cf}])[\\x20-\\x7e\\xa1-\\u024f\\u0370-\\u052f\\u05d0-\\u05ea\\u0620-\\u064a\\u2010-\\u2027\\u20a0-\\u20bf\\u2190-\\u2bff\\u3001-\\u3029\\u3041-\\u3096\\u30a0-\\u30ff\\u4e00-\\u9fff\\uac00-\\ud7a3\\p{Extended_Pictographic}]';
+/** Such characters in a row, each with the marks above or below it, of which the first and the last may join what stands outside. */
+const RUN_ALONE = new RegExp(`(?<=${ALONE}|\\p{Mn})(?:${ALONE}\\p{Mn}*)+(?=${ALONE})`, 'gu');
+const MARK = /\p{Mn}/gu;
+
 /** Number of extended grapheme clusters in `text` (UAX #29). Linear in its length. */
 export function countClusters(text: string): number {
   if (ASCII.test(text)) return text.length;
   let count = 0;
-  for (const _ of segmenter.segment(text)) count += 1;
+  const rest = text.replace(RUN_ALONE, (run) => {
+    const letters = run.replace(MARK, '');
+    for (let at = 0; at < letters.length; at += letters.codePointAt(at)! > 0xffff ? 2 : 1) count += 1;
+    return '';
+  });
+  for (const _ of clusters(rest)) count += 1;
   return count;
 }
 
-/** The grapheme clusters of `text`, in order, each with its UTF-16 offset. */
-export function clustersOf(text: string): { text: string; index: number }[] {
-  return Array.from(segmenter.segment(text), ({ segment, index }) => ({ text: segment, index }));
+/** Whether `text` has more than `limit` clusters. It is counted only where its length leaves that open. */
+export function hasMoreClusters(text: string, limit: number): boolean {
+  return text.length > limit && countClusters(text) > limit;
+}
+
+/** The grapheme clusters of `text`, in order, each with its UTF-16 offset. Linear in its length. */
+export function clustersOf(text: string): Cluster[] {
+  return Array.from(clusters(text));
+}
+
+interface Cluster {
+  text: string;
+  index: number;
+}
+
+/**
+ * Segments a text piece by piece. Where one cluster ends the next begins anew, so a piece may begin at any such place;
+ * the last cluster of a piece may go on behind it, and is read again with the next.
+ */
+function* clusters(text: string): Generator<Cluster> {
+  let size = PIECE;
+  for (let start = 0; start < text.length; ) {
+    const end = endOfPiece(text, start + size);
+    let held: Cluster | null = null;
+    for (const { segment, index } of segmenter.segment(text.slice(start, end))) {
+      if (held) yield held;
+      held = { text: segment, index: start + index };
+    }
+    if (end === text.length) {
+      if (held) yield held;
+      return;
+    }
+    // One cluster longer than the piece: a longer piece holds it.
+    size = held!.index === start ? size * 2 : PIECE;
+    start = held!.index;
+  }
+}
+
+/** Where a piece may end: not between the halves of a surrogate pair. */
+function endOfPiece(text: string, end: number): number {
+  if (end >= text.length) return text.length;
+  const last = text.charCodeAt(end - 1);
+  return last >= 0xd800 && last <= 0xdbff ? end + 1 : end;
 }
 
 /** Where a character stands, as a person counts: lines and clusters from 1. */

@@ -31,6 +31,9 @@ const fieldSchemas: Record<RecordType, z.ZodType> = {
   keyboard: RECORD_TYPES.keyboard.fields.partial().extend({ deleted }),
 };
 
+/** Versions of one field that a change may have seen: more than a record keeps, since some were made before it kept few. */
+const MOST_SEEN = 200;
+
 /** Parses a change off the wire; the fields by the schema of its record's type. */
 export const ChangeSchema = z
   .strictObject({
@@ -40,7 +43,7 @@ export const ChangeSchema = z
       id: RecordIdSchema,
     }),
     fields: z.record(z.string(), z.unknown()),
-    base: z.record(z.string().max(32), z.array(z.uuid({ version: 'v7' })).max(1_000)),
+    base: z.record(z.string().max(32), z.array(z.uuid({ version: 'v7' })).max(MOST_SEEN)),
     clock: ClockSchema,
     device: z.uuid({ version: 'v7' }),
     n: z.int().positive(),

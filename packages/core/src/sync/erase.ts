@@ -1,15 +1,18 @@
-import type { RecordType } from '../model';
+import type { Layout, RecordType } from '../model';
 import type { Change } from './change';
 import type { StoredRecord, Version } from './record';
 
+const ROWS = ['x', 'x', 'x', 'x'] as const;
+const ERASED_LAYOUT: Layout = { type: 'hardware', name: 'erased', language: 'und', form: 'ISO', base: ROWS, shift: ROWS, altGr: {}, dead: '' };
+
 /** What stands where something written was erased: values that every rule of the model allows. */
 const PLACEHOLDERS: Readonly<Record<RecordType, Readonly<Record<string, unknown>>>> = {
-  shortcut: { code: 'erased', content: { expansion: 'erased', template: false, format: 'plain' }, former: null },
+  shortcut: { code: 'erased', content: { expansion: 'erased', template: false, format: 'plain' }, former: null, note: '' },
   set: { name: 'erased' },
-  leftFinding: { reason: 'erased' },
+  leftFinding: { about: 'erased', reason: 'erased' },
   list: {},
   convention: {},
-  keyboard: {},
+  keyboard: { layout: ERASED_LAYOUT },
 };
 
 function placeholder(type: RecordType, field: string, value: unknown): unknown {

@@ -1,4 +1,4 @@
-import { isCounter, RECORD_TYPES, type Used } from '../model';
+import { isCounter, LIMITS, RECORD_TYPES, type Used } from '../model';
 import type { Change } from './change';
 import { readClock } from './clock';
 import type { StoredRecord, Version } from './record';
@@ -12,6 +12,8 @@ export type MergeResult =
 /**
  * The record after `change`. Per field, the versions that the change had seen (its base) give way
  * to its own value; versions it had not seen stay beside it, the latest by clock first.
+ *
+ * A field keeps so many versions beside each other and no more (`LIMITS.versionsPerField`); older ones are in the log.
  *
  * Changes of different devices may come in any order, those of one device in theirs; all orders
  * end in equal records. A change that is in the record already must not come again: server and
@@ -40,7 +42,7 @@ export function applyChange(record: StoredRecord | undefined, change: Change): M
     if (field === 'deleted' && value === true) {
       version.saw = RECORD_TYPES[type].guarded.flatMap((guarded) => change.base[guarded] ?? []);
     }
-    fields[field] = [version, ...unseen].sort(latestFirst);
+    fields[field] = [version, ...unseen].sort(latestFirst).slice(0, LIMITS.versionsPerField);
   }
   return { type: 'applied', record: { type, id: change.record.id, fields } };
 }

@@ -40,7 +40,8 @@ export type Takes = z.infer<typeof TakesSchema>;
 /**
  * Records as they stand, in the order of their last change: a page, an event of the stream, or
  * the answer to a push. `through`: all changes up to this number of the log are in it, or in what
- * came before. `taken`: the last number of this device's own changes that the server has.
+ * came before. `last`: the id of the change with that number, by which the server tells later whether this is still
+ * its log; null: it no longer has that change. `taken`: the last number of this device's own changes that the server has.
  * `removed`: records that are not, or no longer, among what the device takes. `fresh`: what the
  * device asked to go on from is forgotten, or was of other sets; these pages begin a new copy, and
  * what is in none of them is gone.
@@ -49,6 +50,7 @@ export const PageSchema = z.object({
   records: z.array(StoredRecordSchema),
   removed: z.array(RecordNameSchema),
   through: z.int().nonnegative(),
+  last: z.string().nullable().default(null),
   taken: z.int().nonnegative(),
   more: z.boolean(),
   fresh: z.boolean(),
@@ -59,6 +61,7 @@ export interface Page {
   records: StoredRecord[];
   removed: { type: RecordType; id: string }[];
   through: number;
+  last: string | null;
   taken: number;
   more: boolean;
   fresh: boolean;
@@ -81,6 +84,11 @@ export const NewDeviceSchema = z.strictObject({
   id: z.uuid({ version: 'v7' }),
   name: NameSchema,
   kind: z.enum(DEVICE_KINDS),
+  /**
+   * 256 random bits (base64url) that it tells nobody but the server. If the welcome is lost on the way, only who knows
+   * this secret may ask for it again.
+   */
+  secret: z.string().regex(/^[A-Za-z0-9_-]{43}$/).optional(),
 });
 export type NewDevice = z.infer<typeof NewDeviceSchema>;
 
@@ -101,8 +109,8 @@ export const WelcomeSchema = z.object({
 });
 export type Welcome = z.infer<typeof WelcomeSchema>;
 
-/** What a server is to one who is not in: `open`, whoever reaches it is taken into its one list. */
-export const DoorSchema = z.object({ open: z.boolean() });
+/** What a server is to one who is not in: `open`, whoever reaches it gets its one list; `lists`, new lists may be started here. */
+export const DoorSchema = z.object({ open: z.boolean(), lists: z.boolean().default(true) });
 export type Door = z.infer<typeof DoorSchema>;
 
 /** A device of the list as its others see it. Times in ms since 1970. */

@@ -1,13 +1,15 @@
 import { DeviceSettingsSchema, NewDeviceSchema, type Directory } from '@yellow-latch/core/sync';
 import { Router } from 'express';
 
-import { listDevices, setDevice, signOut } from '../devices';
-import { invite, listOf, makeSpareKey, succeed, withdraw } from '../lists';
+import { listDevices, refuseToManage, setDevice, signOut } from '../devices';
+import { endList, invite, listOf, makeSpareKey, purgeSome, succeed, withdraw } from '../lists';
+import { ProblemError } from '../problem';
 import type { ApiOptions } from '.';
+import { perHour, TRIES } from './rates';
 import { bodyOf, deviceOf, idOf, parse, welcome } from './request';
 
 /** The devices of a list: seen, named, let in and signed out. */
-export function directoryRoutes({ db, streams, presence, now, publicUrl }: ApiOptions): Router {
+export function directoryRoutes({ db, streams, presence, erasure, now, publicUrl, openList, tries }: ApiOptions): Router {
   const routes = Router({ mergeParams: true });
 
   const directory = (listId: string): Directory => {
@@ -54,15 +56,24 @@ export function directoryRoutes({ db, streams, presence, now, publicUrl }: ApiOp
     response.status(201).set('Cache-Control', 'no-store').json({ spareKey });
   });
 
-  routes.post('/successor', (request, response) => {
+  routes.post('/successor', perHour(tries?.successors ?? TRIES.successors), (request, response) => {
     const device = deviceOf(db, request, idOf(request), now());
     const next = parse(NewDeviceSchema, bodyOf(request));
     const admitted = succeed(db, device, next, now());
-    streams.end(device.id);
     streams.announceDevices(device.listId);
-    welcome(request, response, next.id, admitted);
+    welcome(request, response, next.id, admitted, publicUrl !== undefined);
+  });
+
+  routes.delete('/list', async (request, response) => {
+    const device = deviceOf(db, request, idOf(request), now());
+    refuseToManage(device);
+    if (device.listId === openList) throw new ProblemError(409, 'open-list', 'This list is open to everyone and can’t be deleted');
+    db.transaction((tx) => endList(tx, device.listId, now()));
+    streams.endList(device.listId);
+    while (purgeSome(db, device.listId)) await new Promise((resolve) => setImmediate(resolve));
+    await erasure.finish();
+    response.status(204).end();
   });
 
   return routes;
 }
-

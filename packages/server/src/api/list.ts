@@ -4,8 +4,9 @@ import { Router } from 'express';
 import { z } from 'zod';
 
 import { readHistory } from '../history';
-import { readPage } from '../ledger';
+import { readPage } from '../reading';
 import type { ApiOptions } from '.';
+import type { Position } from '../stream';
 import { takePush } from './push';
 import { bodyOf, deviceOf, idOf, parse } from './request';
 
@@ -15,8 +16,16 @@ const QUICK = { level: 1 };
 
 const SinceSchema = z.object({
   since: z.coerce.number().int().nonnegative().default(0),
+  /** The id of the change that the device knows under that number. */
+  last: z.uuid({ version: 'v7' }).optional(),
   limit: z.coerce.number().int().positive().max(LARGEST_PAGE).default(LARGEST_PAGE),
 });
+
+/** Where a stream goes on, as its events say it; see `positionOf`. */
+function resumedAt(lastEventId: string): Position {
+  const [since, last] = lastEventId.split('/');
+  return parse(SinceSchema, { since, last });
+}
 
 const HistoryQuerySchema = z.object({
   type: z.enum(Object.keys(RECORD_TYPES) as [RecordType, ...RecordType[]]).optional(),
@@ -29,7 +38,7 @@ const HistoryQuerySchema = z.object({
 
 /** What a device does with its list: send changes, read pages, follow the stream, look back. */
 export function listRoutes(api: ApiOptions): Router {
-  const { db, streams, presence, now } = api;
+  const { db, streams, presence, erasure, now } = api;
   const routes = Router({ mergeParams: true });
 
   routes.post('/changes', async (request, response) => {
@@ -38,18 +47,17 @@ export function listRoutes(api: ApiOptions): Router {
 
   routes.get('/pages', compression(QUICK), (request, response) => {
     const asking = deviceOf(db, request, idOf(request), now());
-    const { since, limit } = parse(SinceSchema, request.query);
-    presence.note(asking.id, since, now());
-    response.set('Cache-Control', 'no-store').type('json').send(readPage(db, asking, since, limit).json);
+    const asked = parse(SinceSchema, request.query);
+    presence.note(asking.id, asked.since, now());
+    response.set('Cache-Control', 'no-store').type('json').send(readPage(db, erasure, asking, asked).json);
   });
 
   routes.get('/stream', (request, response) => {
     const asking = deviceOf(db, request, idOf(request), now());
-    const query = parse(SinceSchema, request.query);
-    const last = request.headers['last-event-id'];
-    const { since } = last === undefined ? query : parse(SinceSchema, { since: last });
-    presence.note(asking.id, since, now());
-    streams.start(request, response, asking, since, (reached) => presence.note(asking.id, reached, now()));
+    const lastEventId = request.headers['last-event-id'];
+    const from = typeof lastEventId === 'string' ? resumedAt(lastEventId) : parse(SinceSchema, request.query);
+    presence.note(asking.id, from.since, now());
+    streams.start(request, response, asking, from, (reached) => presence.note(asking.id, reached, now()));
   });
 
   routes.get('/history', compression(QUICK), (request, response) => {

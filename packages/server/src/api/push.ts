@@ -12,8 +12,9 @@ const PATH = /^\/api\/d\/([0-9a-f-]{36})\/changes(?:\?|$)/u;
 export async function takePush({ db, intake, streams, now }: ApiOptions, request: Asking, deviceId: string, body: () => unknown): Promise<Taken> {
   const device = deviceOf(db, request, deviceId, now());
   const { changes } = parse(PushSchema, await body());
-  const { changed, taken, through } = await intake.take({ device, changes, now: now() });
+  const { changed, taken, through, erased } = await intake.take({ device, changes, now: now() });
   if (changed) streams.announce(device.listId);
+  await erased;
   return { taken, through };
 }
 

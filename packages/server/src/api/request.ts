@@ -14,21 +14,21 @@ import { invalidBody, ProblemError } from '../problem';
 const COOKIE = 'yellow-latch-token';
 const YEAR = 365 * 24 * 3_600;
 
-/** Tells a device that it is in, and gives it its token. */
-export function welcome(request: Request, response: Response, device: string, { list, token }: Admitted): void {
+/** Tells a device that it is in, and gives it its token. `isPublic`: it has a public address, which is https whatever a proxy says or omits. */
+export function welcome(request: Request, response: Response, device: string, { list, token }: Admitted, isPublic: boolean): void {
   const body: Welcome = { device, list: { id: list.id, name: list.name } };
-  response.status(201).setHeader('Set-Cookie', tokenCookie(request, device, token)).json(body);
+  response.status(201).setHeader('Set-Cookie', tokenCookie(device, token, isPublic || request.secure)).json(body);
 }
 
 /** The cookie that a device shows from now on, on its own path and nowhere else. */
-function tokenCookie(request: Request, device: string, token: string): string {
+function tokenCookie(device: string, token: string, secure: boolean): string {
   return stringifySetCookie({
     name: COOKIE,
     value: token,
     path: `/api/d/${device}`,
     httpOnly: true,
     sameSite: 'strict',
-    secure: request.secure,
+    secure,
     maxAge: YEAR,
   });
 }
@@ -36,8 +36,9 @@ function tokenCookie(request: Request, device: string, token: string): string {
 /** What of a request the checks look at, whoever reads the rest of it. */
 export type Asking = Pick<IncomingMessage, 'headers'>;
 
-/** The largest body that is read, in bytes. */
+/** The largest body that is read, in bytes; and of one who has shown no token, or asks for no push. */
 export const LARGEST_BODY = 1_048_576;
+export const LARGEST_SMALL_BODY = 65_536;
 
 /** The device whose path it is; whether it is that device that asks, its token tells. */
 export function idOf(request: Request): string {

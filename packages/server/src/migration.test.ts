@@ -1,0 +1,57 @@
+/** A database as the version before left it (made by that version): brought up to date, with nothing lost. */
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+import { asShortcut, PageSchema, type Page } from '@yellow-latch/core/sync';
+
+import { openDatabase, type Database } from './database';
+import { deviceNow } from './devices';
+import { readHistory } from './history';
+import { readPage } from './reading';
+import { changeGroups, changes, devices, lists, records, UNKNOWN_SET } from './schema';
+
+let folder: string;
+let db: Database;
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'yellow-latch-old-'));
+  copyFileSync(join(__dirname, '../fixtures/before-0002.sqlite'), join(folder, 'yellow-latch.sqlite'));
+  db = openDatabase(folder);
+});
+afterAll(() => {
+  db.$client.close();
+  rmSync(folder, { recursive: true });
+});
+
+const device = () => deviceNow(db, db.select().from(devices).get()!.id);
+const page = (): Page => PageSchema.parse(JSON.parse(readPage(db, null, device(), { since: 0, limit: 100 }).json));
+
+test('every record is there, with its set and what it is about', () => {
+  const set = db.select().from(records).all().find(({ type }) => type === 'set')!;
+  const shortcut = page().records.find((record) => record.type === 'shortcut' && asShortcut(record).code === ';a2')!;
+  const rows = db.select().from(records).all().map(({ type, setId, refersTo, isDeleted }) => [type, setId, refersTo, isDeleted]);
+  expect(rows).toEqual([
+    ['set', set.id, null, false],
+    ['shortcut', null, null, false],
+    ['leftFinding', null, shortcut.id, false],
+    ['convention', set.id, null, false],
+    ['convention', null, null, false],
+    ['shortcut', set.id, null, false],
+    ['shortcut', null, null, true],
+  ]);
+});
+
+test('the log is whole; its groups and deletions are known, its sets are not', () => {
+  const log = db.select().from(changes).all();
+  expect(log.map(({ number, deletes }) => [number, deletes])).toEqual(Array.from({ length: 9 }, (_, index) => [index + 1, index === 8]));
+  expect(new Set(log.flatMap(({ setId, setBefore }) => [setId, setBefore]))).toEqual(new Set([UNKNOWN_SET]));
+  expect(db.select().from(changeGroups).all()).toMatchObject([{ first: 2, last: 3, size: 2, shortcuts: 2, deletes: 0 }]);
+  expect(readHistory(db, device(), { limit: 50 }).changes).toHaveLength(9);
+  // What was not noted is shown to nobody who gets some sets.
+  expect(readHistory(db, { ...device(), takes: '[null]' }, { limit: 50 }).changes.every(({ record }) => record.type === 'list')).toBe(true);
+});
+
+test('its size is counted', () => {
+  const bytes = [...db.select().from(records).all().map(({ body }) => body), ...db.select().from(changes).all().flatMap(({ body, before }) => [body, before ?? ''])];
+  expect(db.select().from(lists).get()!.bytes).toBe(bytes.reduce((sum, text) => sum + Buffer.byteLength(text), 0));
+});

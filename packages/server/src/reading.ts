@@ -1,0 +1,94 @@
+/** Records of a list, read for devices page by page. */
+import type { Takes } from '@yellow-latch/core/sync';
+
+import type { Database } from './database';
+import { deviceNow, takesOf, type Device } from './devices';
+import type { Erasure } from './erasure';
+import { ProblemError } from './problem';
+import { gets } from './scope';
+import { statementsOf, type RecordRow } from './statements';
+
+/** A page ends when its records take this much, in UTF-16 units, however few they are: everybody waits while it is read. */
+const LARGEST_PAGE = 3_000_000;
+
+/** What one page is read of: a list up to now, for devices that get the same. */
+interface Reading {
+  listId: string;
+  takes: Takes;
+  since: number;
+  /** The id of the change that the device knows under the number `since`; undefined: it does not say. */
+  last?: string;
+  limit: number;
+}
+
+export interface Read {
+  /** The members of a `Page` that all these devices share, as JSON that is not closed yet. */
+  head: string;
+  through: number;
+  /** The id of the change with that number; null: the log has let go of it. */
+  last: string | null;
+  more: boolean;
+}
+
+/**
+ * The records changed after a number, oldest change first, at most `limit`. Bodies are passed on as they are stored,
+ * without parsing them. From 0 a fresh copy begins; also from a number that was forgotten, or under which the device
+ * knows another change than this server does: its data was set back, and the two have gone different ways since.
+ */
+export function readRecords(db: Database, { listId, takes, since: asked, last, limit }: Reading): Read {
+  const statements = statementsOf(db);
+  const list = statements.list.get({ id: listId })!;
+  if (asked > list.lastNumber) {
+    throw new ProblemError(409, 'set-back', 'The server has less of the list than this device', {
+      detail: `It has ${list.lastNumber} changes, not ${asked}: its data was set back. The device will send what it has.`,
+    });
+  }
+  const isParted = asked > 0 && last !== undefined && idOfChange(db, listId, asked) !== last;
+  const since = asked < list.forgotten || isParted ? 0 : asked;
+  const { rows, more } = readRows(db, listId, since, limit);
+  const through = more ? rows.at(-1)!.number : list.lastNumber;
+  const given = takes === null ? rows : withReferring(db, listId, rows);
+  const isGot = (row: RecordRow) => gets(db, listId, takes, row);
+  const bodies = given.filter(isGot).map(({ body }) => body);
+  const removed = takes === null ? [] : given.filter((row) => !isGot(row)).map(({ type, id }) => ({ type, id }));
+  const lastId = idOfChange(db, listId, through);
+  const head = `{"records":[${bodies.join(',')}],"removed":${JSON.stringify(removed)},"through":${through},"last":${JSON.stringify(lastId)},"more":${more},"fresh":${since === 0}`;
+  return { head, through, last: lastId, more };
+}
+
+function readRows(db: Database, listId: string, since: number, limit: number): { rows: RecordRow[]; more: boolean } {
+  const rows: RecordRow[] = [];
+  let size = 0;
+  for (const row of statementsOf(db).since.iterate(listId, since)) {
+    if (rows.length === limit || (size > 0 && size + row.body.length > LARGEST_PAGE)) return { rows, more: true };
+    rows.push(row);
+    size += row.body.length;
+  }
+  return { rows, more: false };
+}
+
+/** With what refers to a shortcut of the page: when it comes to a device, or leaves it, so does that. */
+function withReferring(db: Database, listId: string, rows: readonly RecordRow[]): RecordRow[] {
+  const all = new Map(rows.map((row) => [row.id, row]));
+  for (const { type, id } of rows) {
+    if (type !== 'shortcut') continue;
+    for (const row of statementsOf(db).referring.all(listId, id)) all.set(row.id, row);
+  }
+  return [...all.values()];
+}
+
+function idOfChange(db: Database, listId: string, number: number): string | null {
+  return statementsOf(db).changeId.get({ listId, number })?.id ?? null;
+}
+
+/** What was read, as the JSON of a `Page` for one device. */
+export function pageFor(erasure: Erasure | null, device: Device, { head }: Read): string {
+  const { id, lastN, may, takes } = device;
+  return `${head},"taken":${erasure?.claimed(id, lastN) ?? lastN},"may":"${may}","takes":${takes ?? 'null'}}`;
+}
+
+/** A page for one device. `erasure`: what it erased is told as taken when it is gone. */
+export function readPage(db: Database, erasure: Erasure | null, device: Device, { since, last, limit }: Pick<Reading, 'since' | 'last' | 'limit'>): Read & { json: string } {
+  const read = readRecords(db, { listId: device.listId, takes: takesOf(device), since, last, limit });
+  return { ...read, json: pageFor(erasure, deviceNow(db, device.id), read) };
+}

@@ -1,0 +1,46 @@
+/** What of a list a device gets that gets only some of its sets, and what it may therefore write. */
+import type { RecordType } from '@yellow-latch/core/model';
+import type { StoredRecord, Takes } from '@yellow-latch/core/sync';
+
+import type { Database } from './database';
+import { statementsOf } from './statements';
+
+/** What decides who gets a record. */
+export interface Belonging {
+  type: string;
+  id: string;
+  /** See `records.setId`. */
+  setId: string | null;
+  /** See `records.refersTo`. */
+  refersTo: string | null;
+}
+
+/** Where a record belongs, by the values that it shows. */
+export function belongingOf({ type, id, fields }: StoredRecord): Belonging {
+  const shown = (field: string) => fields[field]?.[0]?.value;
+  return {
+    type,
+    id,
+    setId: type === 'shortcut' ? ((shown('setId') as string | null | undefined) ?? null) : type === 'set' ? id : type === 'convention' ? ((shown('scope') as { setId?: string } | undefined)?.setId ?? null) : null,
+    refersTo: type === 'leftFinding' ? ((shown('shortcutId') as string | undefined) ?? null) : null,
+  };
+}
+
+/** Whether a device gets a record: of its sets, and of what is of the whole list. `takes` null: it gets all. */
+export function gets(db: Database, listId: string, takes: Takes, { type, setId, refersTo }: Belonging): boolean {
+  if (takes === null) return true;
+  switch (type as RecordType) {
+    case 'shortcut':
+    case 'set':
+      return takes.includes(setId);
+    case 'convention':
+      return setId === null || takes.includes(setId);
+    case 'leftFinding': {
+      // What is about a shortcut goes where the shortcut goes.
+      const shortcut = refersTo === null ? undefined : statementsOf(db).record.get({ listId, type: 'shortcut', id: refersTo });
+      return shortcut !== undefined && takes.includes(shortcut.setId);
+    }
+    default:
+      return true;
+  }
+}

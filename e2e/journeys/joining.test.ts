@@ -49,7 +49,7 @@ journey('a list begun in one tap, a phone joined by QR, a tablet by the code typ
   const tablet = await open('phone', '/join');
   await tablet.fill('Code', code);
   await tablet.tap('Join');
-  await tablet.seeText('This code is not, or no longer, in force');
+  await tablet.seeText('This code doesn’t work, or not any more');
   await tablet.fill('Code', 'K7');
   await tablet.tap('Join');
   await tablet.seeText('The code has 8 signs; this has 2.');

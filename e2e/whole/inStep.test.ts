@@ -4,7 +4,7 @@
  */
 import 'fake-indexeddb/auto';
 
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -14,13 +14,20 @@ import { v7 as uuid } from 'uuid';
 
 import { openDatabase as openReplicaDatabase } from '../../packages/app/src/replica/database';
 import { newDeviceState } from '../../packages/app/src/replica/device';
+import { goOnAs } from '../../packages/app/src/replica/goingOn';
 import { Replica, type Write } from '../../packages/app/src/replica/replica';
+import type { Position } from '../../packages/app/src/replica/server';
 import { compact, LOG_KEEPS } from '../../packages/server/src/compaction';
 import { openDatabase, type Database } from '../../packages/server/src/database';
 import { admitDevice, deviceNow } from '../../packages/server/src/devices';
-import { readPage, takeChanges } from '../../packages/server/src/ledger';
+import { takeChanges } from '../../packages/server/src/ledger';
+import { succeed } from '../../packages/server/src/lists';
 import { ProblemError } from '../../packages/server/src/problem';
+import { readPage } from '../../packages/server/src/reading';
 import { changes, devices, lists } from '../../packages/server/src/schema';
+
+// Where a browser notes which device it is; here each replica is at hand.
+Object.defineProperty(globalThis, 'localStorage', { value: { setItem: () => {} } });
 
 const DAY = 24 * 60 * 60_000;
 const START = Date.UTC(2026, 10, 24, 9);
@@ -36,7 +43,9 @@ type Action =
   | { do: 'pull'; device: number; limit: number; line: Line }
   | { do: 'old page'; device: number; which: number }
   | { do: 'restart'; device: number }
-  | { do: 'months pass' };
+  | { do: 'months pass' }
+  | { do: 'copy made' }
+  | { do: 'set back' };
 
 const device = fc.nat(4);
 const line = fc.constantFrom(...LINES);
@@ -61,6 +70,9 @@ const usual = [
 ];
 const skews = fc.array(fc.integer({ min: -DAY, max: DAY }), { minLength: 2, maxLength: 5 });
 
+/** What a server says to a device that it does not know as it is. */
+const SPENT = new Set(['device-unknown', 'gap', 'number-reused', 'set-back']);
+
 class World {
   readonly replicas: Replica[] = [];
   readonly typed = new Map<string, string>();
@@ -69,8 +81,15 @@ class World {
   private readonly pages: Page[][] = [];
   private serial = 0;
 
+  /** What was typed and no device has been told of that it was taken, when the data was set back last; and all that was typed since. */
+  readonly typedSinceSetBack = new Set<string>();
+  /** How many pages said that the server and a device had gone different ways. */
+  parted = 0;
+  private hasCopy = false;
+
   private constructor(
-    readonly db: Database,
+    public db: Database,
+    private readonly listId: string,
     private readonly folder: string,
     private readonly skews: readonly number[],
   ) {}
@@ -83,7 +102,7 @@ class World {
     db.$client.pragma('synchronous = OFF');
     const listId = uuid();
     db.insert(lists).values({ id: listId, name: 'List', createdAt: START }).run();
-    const world = new World(db, folder, skews);
+    const world = new World(db, listId, folder, skews);
     for (const [index] of skews.entries()) {
       const state = newDeviceState({ id: uuid(), listId });
       admitDevice(db, listId, { id: state.id, name: `Device ${index}`, kind: 'phone' }, START);
@@ -108,6 +127,7 @@ class World {
       compact(this.db, this.now);
       return;
     }
+    if (action.do === 'copy made' || action.do === 'set back') return this.copyData(action.do);
     const at = action.device % this.replicas.length;
     const replica = this.replicas[at]!;
     switch (action.do) {
@@ -129,6 +149,39 @@ class World {
     }
   }
 
+  /** The data folder is copied; or the copy is put in its place, and every line is cut. */
+  private copyData(what: 'copy made' | 'set back'): void {
+    const file = join(this.folder, 'yellow-latch.sqlite');
+    if (what === 'copy made') {
+      this.db.$client.pragma('wal_checkpoint(TRUNCATE)');
+      copyFileSync(file, `${file}.copy`);
+      this.hasCopy = true;
+      return;
+    }
+    if (!this.hasCopy) return;
+    this.db.$client.close();
+    copyFileSync(`${file}.copy`, file);
+    this.db = openDatabase(this.folder);
+    this.db.$client.pragma('synchronous = OFF');
+    this.pages.forEach((pages) => (pages.length = 0));
+    this.typedSinceSetBack.clear();
+    for (const replica of this.replicas) {
+      replica.dropCopy();
+      for (const { fields } of replica.waiting) for (const text of JSON.stringify(fields).match(/text\d+x/gu) ?? []) this.typedSinceSetBack.add(text);
+    }
+  }
+
+  /** What a device does when the server does not know it as it is: it goes on as another. See `Sync.answer`. */
+  private async goOn(at: number, { slug }: ProblemError): Promise<void> {
+    const old = this.replicas[at]!;
+    const me = { id: uuid(), name: 'Successor', kind: 'phone' as const };
+    const known = deviceNow(this.db, old.state.id) as ReturnType<typeof deviceNow> | undefined;
+    if (known) succeed(this.db, known, me, this.now);
+    else admitDevice(this.db, this.listId, me, this.now);
+    const list = { id: this.listId, name: 'List' };
+    this.replicas[at] = await goOnAs(old, me, { device: me.id, list }, slug === 'set-back' ? 'all' : 'waiting', (from) => Promise.resolve(this.pageOf(me.id, from, 1_000)));
+  }
+
   private async write(replica: Replica, { what, target, bulk }: Action & { do: 'write' }, now: number): Promise<void> {
     const { shortcuts, sets } = replica.read();
     const some = [...shortcuts].sort((a, b) => (a.id < b.id ? -1 : 1));
@@ -140,20 +193,23 @@ class World {
     const type = (id: string): string => {
       const text = fresh();
       this.typed.set(text, id);
+      this.typedSinceSetBack.add(text);
       return text;
     };
-    const content = (id: string) => ({ expansion: type(id), template: false, format: 'plain' as const });
+    const written = (id: string) => ({ expansion: type(id), template: false, format: 'plain' as const });
     const writes: Write[] = [];
     if (what === 'make') {
       const id = uuid();
-      writes.push({ type: 'shortcut', id, fields: { code: type(id), content: content(id), kind: 'message', setId: sets[0]?.id ?? null } });
+      writes.push({ type: 'shortcut', id, fields: { code: type(id), content: written(id), kind: 'message', setId: sets[0]?.id ?? null } });
     } else if (what === 'name set' || what === 'move set') {
       const set = sets[target % Math.max(1, sets.length)];
       if (!set) {
         const id = uuid();
         writes.push({ type: 'set', id, fields: { name: type(id), icon: 'folder', order: 'a0' } });
-      } else if (what === 'name set') writes.push({ type: 'set', id: set.id, fields: { name: type(set.id) } });
-      else writes.push({ type: 'set', id: set.id, fields: { order: `a${target}V` } });
+      } else if (what === 'name set') {
+        this.typedSinceSetBack.delete(set.name);
+        writes.push({ type: 'set', id: set.id, fields: { name: type(set.id) } });
+      } else writes.push({ type: 'set', id: set.id, fields: { order: `a${target}V` } });
     } else if (what === 'bring back') {
       const gone = [...this.typed.values()].find((id) => {
         const record = replica.recordOf('shortcut', id);
@@ -161,9 +217,12 @@ class World {
       });
       if (gone) writes.push({ type: 'shortcut', id: gone, fields: { deleted: false } });
     } else {
-      for (const { id, used } of chosen) {
+      for (const { id, used, code, content: { expansion } } of chosen) {
+        // What its writer sees and writes over, or deletes, is not waited for any more.
+        if (what === 'code' || what === 'delete') this.typedSinceSetBack.delete(code);
+        if (what === 'text' || what === 'delete') this.typedSinceSetBack.delete(expansion);
         if (what === 'code') writes.push({ type: 'shortcut', id, fields: { code: type(id) } });
-        if (what === 'text') writes.push({ type: 'shortcut', id, fields: { content: content(id) } });
+        if (what === 'text') writes.push({ type: 'shortcut', id, fields: { content: written(id) } });
         if (what === 'kind') writes.push({ type: 'shortcut', id, fields: { kind: 'link' } });
         if (what === 'delete') writes.push({ type: 'shortcut', id, fields: { deleted: true } });
         if (what === 'erase') writes.push({ type: 'shortcut', id, fields: { deleted: 'erased' } });
@@ -182,36 +241,59 @@ class World {
     const { id } = replica.state;
     const push = structuredClone(replica.waiting.slice(0, most));
     if (push.length === 0 || how === 'lost on the way') return;
-    const since = replica.next;
+    const from = replica.next;
     try {
+      if (!this.knows(id)) throw new ProblemError(401, 'device-unknown', 'This device is not known here');
       for (let time = how === 'repeated' ? 3 : 1; time > 0; time -= 1) takeChanges(this.db, deviceNow(this.db, id), push, this.now);
     } catch (error) {
-      if (!(error instanceof ProblemError) || error.slug !== 'incomplete') throw error;
+      if (!(error instanceof ProblemError)) throw error;
+      if (SPENT.has(error.slug)) return this.goOn(at, error);
+      if (error.slug !== 'incomplete') throw error;
       const { index } = error.more.errors![0]!;
       if (!(await replica.makeWhole(push[index!]!))) throw error;
       return;
     }
     if (how === 'answer lost') return;
-    await this.take(at, this.page(at, since, 1_000));
+    const page = await this.page(at, from, 1_000);
+    if (page) await this.take(at, page);
   }
 
   /** Asks for one page; resolves to whether there is more. */
   private async pull(at: number, limit: number, how: Line): Promise<boolean> {
     if (how === 'lost on the way') return false;
-    const page = this.page(at, this.replicas[at]!.next, limit);
-    if (how === 'answer lost') return false;
+    const page = await this.page(at, this.replicas[at]!.next, limit);
+    if (how === 'answer lost' || page === null) return false;
     await this.take(at, page);
     if (how === 'repeated' && !page.more && !page.fresh) await this.take(at, page);
     return page.more;
   }
 
-  private page(at: number, since: number, limit: number): Page {
-    const { json } = readPage(this.db, deviceNow(this.db, this.replicas[at]!.state.id), since, limit);
+  /** A page for a device; null: it went on as another, which has its copy. */
+  private async page(at: number, from: Position, limit: number): Promise<Page | null> {
+    const { id } = this.replicas[at]!.state;
+    try {
+      if (!this.knows(id)) throw new ProblemError(401, 'device-unknown', 'This device is not known here');
+      return this.pageOf(id, from, limit);
+    } catch (error) {
+      if (!(error instanceof ProblemError) || !SPENT.has(error.slug)) throw error;
+      await this.goOn(at, error);
+      return null;
+    }
+  }
+
+  private pageOf(id: string, { since, last }: Position, limit: number): Page {
+    const { json } = readPage(this.db, null, deviceNow(this.db, id), { since, last: last ?? undefined, limit });
     return PageSchema.parse(JSON.parse(json));
+  }
+
+  /** Whether the server knows a device, and not as one that was succeeded. */
+  private knows(id: string): boolean {
+    return this.db.select().from(devices).all().some((one) => one.id === id);
   }
 
   private async take(at: number, page: Page): Promise<void> {
     this.pages[at]!.push(page);
+    this.parted += Number(page.parted);
     await this.replicas[at]!.receive(page);
   }
 
@@ -305,6 +387,47 @@ test('what is erased while others edit it is gone from every device, the records
     { numRuns: RUNS / 2, seed: 10 },
   );
   expect(erasedInAll).toBeGreaterThan(0);
+}, 600_000);
+
+test('set back to a copy at any moment, the server and all devices end equal, and what was still to be sent or typed since is there', async () => {
+  const setsBack = [
+    { arbitrary: fc.constant({ do: 'copy made' as const }), weight: 1 },
+    { arbitrary: fc.constant({ do: 'set back' as const }), weight: 1 },
+    { arbitrary: fc.constant({ do: 'months pass' as const }), weight: 1 },
+  ];
+  const some = (maxLength: number) => fc.array(fc.oneof(...usual, ...setsBack), { maxLength });
+  // What one device was given is lost, and another writes on before that one is back.
+  const make = (at: number): Action[] => Array.from({ length: 3 }, () => ({ do: 'write', device: at, what: 'make', target: 0, bulk: false }));
+  const away = fc.tuple(device, device, line).map(([writer, reader, how]): Action[] => [
+    { do: 'copy made' },
+    ...make(writer),
+    { do: 'send', device: writer, most: 3, line: 'arrives' },
+    { do: 'pull', device: reader, limit: 1_000, line: 'arrives' },
+    { do: 'set back' },
+    ...make(writer + 2),
+    ...make(writer + 2),
+    { do: 'send', device: writer + 2, most: 9, line: how },
+    { do: 'send', device: writer + 2, most: 9, line: 'arrives' },
+  ]);
+  const actions = fc.tuple(some(30), fc.oneof(away, some(10)), some(30)).map((parts) => parts.flat());
+  let setBack = 0;
+  let parted = 0;
+  await fc.assert(
+    fc.asyncProperty(actions, skews, (does, clocks) =>
+      live(does, clocks, (world) => {
+        parted += world.parted;
+        allEqual(world);
+        const log = world.db.select().from(changes).all();
+        expect(new Set(log.map(({ id }) => id)).size).toBe(log.length);
+        if (!does.some((action) => action.do === 'set back') || does.some((action) => action.do === 'months pass')) return;
+        setBack += 1;
+        const text = JSON.stringify(log);
+        for (const typed of world.typedSinceSetBack) expect(text).toContain(typed);
+      }),
+    ),
+    { numRuns: RUNS, seed: 12 },
+  );
+  expect([setBack > 0, parted > 0]).toEqual([true, true]);
 }, 600_000);
 
 test('away for longer than the log goes back, a device gets a fresh copy, and what it had written lives on', async () => {

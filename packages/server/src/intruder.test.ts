@@ -1,5 +1,6 @@
 /** What a device of the list, or a stranger, might try in order to get more than it was given. */
-import { request as ask } from 'node:http';
+import { createServer, request as ask } from 'node:http';
+import type { AddressInfo } from 'node:net';
 
 import { makeClock } from '@yellow-latch/core/sync';
 import request from 'supertest';
@@ -208,10 +209,9 @@ describe('the last device that looks after the list', () => {
 
 describe('a change', () => {
   test('whose push began before its device was signed out is not taken', async () => {
-    const listening = await new Promise<import('node:http').Server>((resolve) => {
-      const one = server.app.express.listen(0, '127.0.0.1', () => resolve(one as never));
-    });
-    const { port } = listening.address() as { port: number };
+    const listening = createServer(server.app);
+    await new Promise<void>((resolve) => listening.listen(0, '127.0.0.1', resolve));
+    const { port } = listening.address() as AddressInfo;
     const body = JSON.stringify({ changes: [helper.change()] });
     const headers = { Cookie: helper.cookie, 'Content-Type': 'application/json', 'Content-Length': Buffer.byteLength(body) };
     const answered = new Promise<number>((resolve, reject) => {

@@ -43,8 +43,10 @@ export function readRecords(db: Database, { listId, takes, since: asked, last, l
       detail: `It has ${list.lastNumber} changes, not ${asked}: its data was set back. The device will send what it has.`,
     });
   }
-  const isParted = asked > 0 && last !== undefined && idOfChange(db, listId, asked) !== last;
-  const since = asked < list.forgotten || isParted ? 0 : asked;
+  const known = asked > 0 && last !== undefined ? idOfChange(db, listId, asked) : last;
+  // What the log has let go of cannot be compared: then too the device is safe with a fresh copy.
+  const isParted = known !== last && known !== null;
+  const since = asked < list.forgotten || known !== last ? 0 : asked;
   const { rows, more } = readRows(db, listId, since, limit);
   const through = more ? rows.at(-1)!.number : list.lastNumber;
   const given = takes === null ? rows : withReferring(db, listId, rows);
@@ -52,7 +54,7 @@ export function readRecords(db: Database, { listId, takes, since: asked, last, l
   const bodies = given.filter(isGot).map(({ body }) => body);
   const removed = takes === null ? [] : given.filter((row) => !isGot(row)).map(({ type, id }) => ({ type, id }));
   const lastId = idOfChange(db, listId, through);
-  const head = `{"records":[${bodies.join(',')}],"removed":${JSON.stringify(removed)},"through":${through},"last":${JSON.stringify(lastId)},"more":${more},"fresh":${since === 0}`;
+  const head = `{"records":[${bodies.join(',')}],"removed":${JSON.stringify(removed)},"through":${through},"last":${JSON.stringify(lastId)},"more":${more},"fresh":${since === 0},"parted":${isParted}`;
   return { head, through, last: lastId, more };
 }
 

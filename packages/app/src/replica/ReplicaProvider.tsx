@@ -115,6 +115,12 @@ export function useMay(): May {
   return useSyncState().mayOnlyUse ? 'use' : 'edit';
 }
 
+/** Whether this device looks after the list: lets others in, sets what they may do, deletes it. */
+export function useManages(): boolean {
+  const { replica } = useOpened();
+  return useMay() === 'edit' && replica.state.takes === null;
+}
+
 /** Writes to the list. Resolves, with the ids written, when the outbox holds the changes. */
 export function useWrite(): (...writes: Write[]) => Promise<string[]> {
   const { replica, sync } = useOpened();

@@ -9,6 +9,8 @@ export interface OutboxEntry {
   change: Change;
   /** Why the server would not take it; such a change stays here and on the screen. */
   refused?: string;
+  /** It was refused since the list is full: later there may be room. */
+  isFull?: true;
 }
 
 /** What a device knows of itself, in one place so that one transaction reads and writes it. */
@@ -17,6 +19,8 @@ export interface DeviceState {
   /** How it introduces itself. */
   name: string;
   kind: DeviceKind;
+  /** By it alone it may ask the server again for a welcome that was lost; base64url. */
+  secret: string;
   /** The list it was welcomed to; null until the server knows it. */
   listId: string | null;
   listName: string;
@@ -27,14 +31,16 @@ export interface DeviceState {
   takes: Takes;
   /** When it was in step last, as far as it was noted; ms since 1970. */
   inStepAt: number | null;
-  /** Why it is out of its list, if it is: signed out here or by another device, or forgotten by the server. */
-  out: 'left' | 'signed-out' | 'forgotten' | null;
+  /** Why it is out of its list, if it is: signed out here or by another device, forgotten by the server, or deleted with all of it. */
+  out: 'left' | 'signed-out' | 'forgotten' | 'deleted' | null;
   /** The number of its newest own change. */
   lastN: number;
   /** The clock of its newest own change, or a later one it has seen. */
   clock: string | null;
   /** All of the list up to this number of the log is in `records`. */
   through: number;
+  /** The id of the change with that number, by which the server tells whether it still has the same log; null: not known. */
+  last: string | null;
 }
 
 export interface ReplicaSchema extends DBSchema {

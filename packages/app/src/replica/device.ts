@@ -17,6 +17,7 @@ export function newDeviceState(state: Partial<DeviceState> = {}): DeviceState {
   return {
     id: uuid(),
     ...guessDevice(),
+    secret: newSecret(),
     listId: null,
     listName: 'My list',
     begins: null,
@@ -27,13 +28,22 @@ export function newDeviceState(state: Partial<DeviceState> = {}): DeviceState {
     lastN: 0,
     clock: null,
     through: 0,
+    last: null,
     ...state,
   };
 }
 
+const SECRET_BYTES = 32;
+
+/** 256 random bits, base64url. */
+export function newSecret(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(SECRET_BYTES));
+  return btoa(String.fromCharCode(...bytes)).replaceAll('+', '-').replaceAll('/', '_').replace(/=+$/u, '');
+}
+
 /** A device that was welcomed, under the id by which it had introduced itself. */
-export function welcomedState({ id, name, kind }: NewDevice, { list }: Welcome): DeviceState {
-  return newDeviceState({ id, name, kind, listId: list.id, listName: list.name });
+export function welcomedState({ id, name, kind, secret }: NewDevice, { list }: Welcome): DeviceState {
+  return newDeviceState({ id, name, kind, ...(secret === undefined ? {} : { secret }), listId: list.id, listName: list.name });
 }
 
 /** Opens the database of the device that this browser is; null: it is none yet. */
@@ -43,7 +53,12 @@ export async function openCurrentDevice(): Promise<OpenedDevice | null> {
     const db = await openDatabase(known);
     const state = await db.get('state', 'device');
     // Without its state the store was cleared: its numbers are gone, so it must not go on as it.
-    if (state) return { db, state: newDeviceState(state) };
+    if (state) {
+      const whole = newDeviceState(state);
+      // A state of an earlier version has no secret yet: from now on it is always the same.
+      if (state.secret !== whole.secret) await db.put('state', whole, 'device');
+      return { db, state: whole };
+    }
     db.close();
   }
   return null;
@@ -75,8 +90,8 @@ export async function succeedDevice(old: ReplicaDatabase, state: DeviceState): P
   return makeCurrentDevice(state);
 }
 
-export function introduce({ id, name, kind }: DeviceState): NewDevice {
-  return { id, name, kind };
+export function introduce({ id, name, kind, secret }: DeviceState): NewDevice {
+  return { id, name, kind, secret };
 }
 
 /** What this device seems to be, as far as the browser lets it tell. */

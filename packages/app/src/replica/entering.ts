@@ -1,7 +1,7 @@
 import type { DeviceKind } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
-import { makeCurrentDevice, newDeviceState, succeedDevice, welcomedState, type OpenedDevice } from './device';
+import { makeCurrentDevice, newDeviceState, newSecret, succeedDevice, welcomedState, type OpenedDevice } from './device';
 import { Replica, UNSENT, type Unsent } from './replica';
 import { server } from './server';
 
@@ -20,7 +20,7 @@ const NEW_LIST = 'My list';
  * held as the device it was before goes along, and what that had not sent, if this is the same list.
  */
 export async function enter(entrance: Entrance, introduced: Introduced, before: OpenedDevice | null): Promise<void> {
-  const me = { id: uuid(), ...introduced };
+  const me = { id: uuid(), secret: newSecret(), ...introduced };
   const state =
     entrance.type === 'new'
       ? newDeviceState({ ...me, listName: NEW_LIST, begins: { id: uuid(), name: NEW_LIST } })

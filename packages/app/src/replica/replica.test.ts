@@ -233,7 +233,7 @@ test('the languages, the devices and what was left are read from their records',
 });
 
 describe('a page', () => {
-  const page = (more: Partial<Page>): Page => ({ records: [], removed: [], through: 0, taken: 0, more: false, fresh: false, may: 'edit', takes: null, ...more });
+  const page = (more: Partial<Page>): Page => ({ records: [], removed: [], through: 0, last: null, taken: 0, more: false, fresh: false, parted: false, may: 'edit', takes: null, ...more });
   /** What a server holds of a shortcut that some device wrote. */
   async function held(code: string, number = 1): Promise<StoredRecord> {
     const other = await newReplica();
@@ -246,7 +246,7 @@ describe('a page', () => {
     const [old, one, two] = [await held(';old'), await held(';one'), await held(';two')];
     await replica.receive(page({ records: [old], through: 3 }));
     await replica.receive(page({ records: [one], through: 5, fresh: true, more: true }));
-    expect([codes(replica), replica.next, replica.state.through]).toEqual([[';old'], 5, 3]);
+    expect([codes(replica), replica.next.since, replica.state.through]).toEqual([[';old'], 5, 3]);
     await replica.receive(page({ records: [two], through: 7 }));
     expect([codes(replica), replica.next]).toEqual([[';one', ';two'], 7]);
     expect(codes(await Replica.open(replica.db, replica.state))).toEqual([';one', ';two']);
@@ -256,7 +256,7 @@ describe('a page', () => {
     const replica = await newReplica();
     await replica.receive(page({ records: [await held(';one')], through: 5, fresh: true, more: true }));
     replica.dropCopy();
-    expect([replica.next, codes(replica)]).toEqual([0, []]);
+    expect([replica.next.since, codes(replica)]).toEqual([0, []]);
   });
 
   test('keeps the outbox through a fresh copy, and makes whole what the server has forgotten', async () => {
@@ -295,6 +295,41 @@ describe('a page', () => {
     await replica.receive(page({ removed: [{ type: 'shortcut', id: record.id }], through: 4 }));
     expect([codes(replica), replica.state.through]).toEqual([[';a'], 5]);
   });
+});
+
+test('a fresh copy from a server whose data was set back: what it lost is on its way again, what waits stays', async () => {
+  const page: Page = { records: [], removed: [], through: 0, last: null, taken: 0, more: false, fresh: false, parted: false, may: 'edit', takes: null };
+  const other = await newReplica();
+  const [kept, lostId] = await other.write([shortcut(';kept'), shortcut(';lost')]);
+  const records = [kept!, lostId!].map((id) => other.recordOf('shortcut', id)!);
+  const replica = await newReplica();
+  await replica.receive({ ...page, records, through: 2, last: 'b' });
+  expect(replica.next).toEqual({ since: 2, last: 'b' });
+  await replica.write([shortcut(';waits')]);
+  await replica.receive({ ...page, fresh: true, parted: true, records: [records[0]!], through: 3, last: 'c' });
+  expect(replica.next).toEqual({ since: 3, last: 'c' });
+  expect(codes(replica)).toEqual([';kept', ';lost', ';waits']);
+  expect(replica.waiting.map(({ record }) => record.id === lostId)).toEqual([false, true]);
+});
+
+test('a change that found no room waits on the device, and is sent again when the app starts anew', async () => {
+  const replica = await newReplica();
+  await replica.write([shortcut(';a')]);
+  await replica.write([shortcut(';b')]);
+  await replica.refuse(replica.waiting[0]!.id, 'this list is full', true);
+  expect([replica.refusals, replica.waiting.map(({ n }) => n)]).toEqual([['this list is full'], [1]]);
+  await replica.retryWhatFoundNoRoom();
+  expect([replica.refusals, replica.waiting.map(({ n, fields }) => [n, fields.code])]).toEqual([[], [[1, ';b'], [2, ';a']]]);
+  const again = await Replica.open(replica.db, replica.state);
+  expect(again.waiting.map(({ n }) => n)).toEqual([1, 2]);
+  expect(codes(again)).toEqual([';a', ';b']);
+});
+
+test('a device keeps its secret, by which alone it may ask again for a welcome that was lost', () => {
+  const { secret } = newDeviceState();
+  expect(secret).toMatch(/^[A-Za-z0-9_-]{43}$/u);
+  expect(newDeviceState({ secret }).secret).toBe(secret);
+  expect(newDeviceState().secret).not.toBe(secret);
 });
 
 test('out of its list a device lets go of it and keeps what was never sent', async () => {
@@ -391,7 +426,7 @@ test('what was written at once leaves the outbox as the server takes it, part by
   const replica = await newReplica();
   await replica.write(Array.from({ length: 450 }, (_, index) => shortcut(`;${index}`)));
   await replica.write([shortcut(';last')]);
-  const page: Omit<Page, 'taken'> = { records: [], removed: [], through: 0, more: false, fresh: false, may: 'edit', takes: null };
+  const page: Omit<Page, 'taken'> = { records: [], removed: [], through: 0, last: null, more: false, fresh: false, parted: false, may: 'edit', takes: null };
   for (const [taken, left] of [[200, 251], [310, 141], [451, 0]] as const) {
     await replica.receive({ ...page, taken });
     expect(replica.waiting.length).toBe(left);

@@ -21,7 +21,9 @@ import { v7 as uuid } from 'uuid';
 import { newDeviceState } from './device';
 import type { DeviceState, OutboxEntry, ReplicaDatabase, ReplicaSchema } from './database';
 import { KeptRecords } from './keptRecords';
+import { writesOfLost } from './lost';
 import { Outbox, type Waiting } from './outbox';
+import type { Position } from './server';
 import { viewOf, type ListView } from './view';
 
 /**
@@ -45,6 +47,8 @@ interface Copy {
   /** What the server has but this device does not take. */
   elsewhere: Set<string>;
   through: number;
+  /** Whether the server's data was set back since: see `PageSchema`. */
+  parted: boolean;
 }
 
 /** Under this name is kept what was never sent when the device was out of its list. */
@@ -91,9 +95,9 @@ export class Replica {
     return this.outbox.entries.filter(({ refused }) => refused === undefined).map(({ change }) => change);
   }
 
-  /** The number of the log after which the next page is asked for. */
-  get next(): number {
-    return this.copy ? this.copy.through : this.device.through;
+  /** Where in the log the next page is asked for. In the midst of a fresh copy there is nothing to compare. */
+  get next(): Position {
+    return this.copy ? { since: this.copy.through, last: null } : { since: this.device.through, last: this.device.last };
   }
 
   get refusals(): readonly string[] {
@@ -109,6 +113,11 @@ export class Replica {
   /** A record with its versions, as it stands now. */
   recordOf(type: RecordType, id: string): StoredRecord | undefined {
     return this.shown.get(recordKey({ type, id }));
+  }
+
+  /** Every record, deleted ones among them, by `type:id`. */
+  get everything(): ReadonlyMap<string, StoredRecord> {
+    return this.shown;
   }
 
   /** Every record that stands, with its versions. */
@@ -187,7 +196,7 @@ export class Replica {
    * device takes other sets now.
    */
   async receive(page: Page, now = Date.now()): Promise<'taken' | 'copy-needed'> {
-    if (page.fresh) this.copy = { records: new Map(), elsewhere: new Set(), through: 0 };
+    if (page.fresh) this.copy = { records: new Map(), elsewhere: new Set(), through: 0, parted: page.parted };
     else if (!isSame(page.takes, this.device.takes)) return 'copy-needed';
     if (this.copy) {
       for (const record of page.records) this.copy.records.set(recordKey(record), record);
@@ -218,10 +227,11 @@ export class Replica {
     const gone = new Set(arrived.map(({ change }) => change.id));
     const stays = this.outbox.entries.filter(({ change }) => !gone.has(change.id));
     const whole = copy ? this.madeWhole(stays, (key) => !copy.records.has(key) && !copy.elsewhere.has(key)) : new Map<string, Change>();
-    const next: DeviceState = { ...state, clock, may: page.may, takes: page.takes, inStepAt: now, through: copy ? page.through : Math.max(state.through, page.through) };
+    const next: DeviceState = { ...state, clock, may: page.may, takes: page.takes, inStepAt: now, ...(copy || page.through >= state.through ? { through: page.through, last: page.last } : {}) };
     void tx.objectStore('state').put(next, 'device');
     const waiting = await this.outbox.change(tx, (entry) => (gone.has(entry.change.id) ? null : withChange(entry, whole)), 'held');
     await tx.done;
+    const before = copy ? new Map(this.shown) : this.shown;
     this.device = next;
     this.outbox.hold(waiting);
     this.records = all;
@@ -229,10 +239,28 @@ export class Replica {
       this.copy = null;
       this.shown = new Map(this.records);
       this.show(this.outbox.entries.map(({ change }) => recordKey(change.record)));
+      if (copy.parted && next.may === 'edit') await this.writeLost(before, copy);
       return 'taken';
     }
     this.show([...records.map(recordKey), ...removed, ...arrived.map(({ change }) => recordKey(change.record))]);
     return 'taken';
+  }
+
+  /** Writes anew what the server lost. What waits says itself what it has to say. */
+  private async writeLost(before: ReadonlyMap<string, StoredRecord>, { records, elsewhere }: Copy): Promise<void> {
+    const waiting = new Map<string, Set<string>>();
+    for (const { record, fields } of this.waiting) {
+      const key = recordKey(record);
+      waiting.set(key, new Set([...(waiting.get(key) ?? []), ...Object.keys(fields)]));
+    }
+    const isMadeWhole = (key: string) => !records.has(key) && this.shown.has(key) && !isDeleted(this.shown.get(key)!);
+    const writes = writesOfLost(before, records, (key) => elsewhere.has(key) || isMadeWhole(key)).flatMap((write) => {
+      const waits = waiting.get(recordKey({ type: write.type, id: write.id! }));
+      if (!waits || !records.has(recordKey({ type: write.type, id: write.id! })) || write.fields.deleted === 'erased') return [write];
+      const fields = Object.fromEntries(Object.entries(write.fields).filter(([field]) => !waits.has(field)));
+      return Object.keys(fields).length > 0 ? [{ ...write, fields }] : [];
+    });
+    if (writes.length > 0) await this.write(writes);
   }
 
   /** Forgets a fresh copy that was begun: the line was lost, and the next one begins anew. */
@@ -279,8 +307,22 @@ export class Replica {
     return true;
   }
 
-  /** Notes that the server would not take a change, and closes the gap it leaves in the numbers. */
-  async refuse(changeId: string, reason: string): Promise<void> {
+  /** Puts the changes that found no room back into the queue, behind what waits: there may be room by now. */
+  async retryWhatFoundNoRoom(): Promise<void> {
+    const again = this.outbox.entries.filter(({ isFull }) => isFull).map(({ change }) => change);
+    if (again.length === 0) return;
+    const ids = new Set(again.map(({ id }) => id));
+    const tx = this.db.transaction(['outbox', 'state'], 'readwrite', { durability: 'strict' });
+    const state = (await tx.objectStore('state').get('device')) ?? this.device;
+    await this.outbox.change(tx, (entry) => (ids.has(entry.change.id) ? null : entry), 'all');
+    await this.outbox.add(tx, again.map((change, index) => ({ ...change, n: state.lastN + 1 + index })));
+    await tx.objectStore('state').put({ ...state, lastN: state.lastN + again.length }, 'device');
+    await tx.done;
+    await this.reload();
+  }
+
+  /** Notes that the server would not take a change, and closes the gap it leaves in the numbers. `isFull`: for want of room. */
+  async refuse(changeId: string, reason: string, isFull = false): Promise<void> {
     const refused = this.outbox.entries.find((entry) => entry.change.id === changeId && entry.refused === undefined);
     if (!refused) return;
     const gap = refused.change.n;
@@ -290,7 +332,7 @@ export class Replica {
       tx,
       (entry) => {
         if (entry.refused !== undefined) return entry;
-        if (entry.change.id === changeId) return { ...entry, refused: reason };
+        if (entry.change.id === changeId) return { ...entry, refused: reason, ...(isFull ? { isFull } : {}) };
         return entry.change.n > gap ? { ...entry, change: { ...entry.change, n: entry.change.n - 1 } } : entry;
       },
       'all',
@@ -324,22 +366,28 @@ export class Replica {
     void tx.objectStore('kept').put(unsent, UNSENT);
     this.kept.replace(tx, []);
     void tx.objectStore('outbox').clear();
-    void tx.objectStore('state').put({ ...this.device, through: 0, out: why }, 'device');
+    void tx.objectStore('state').put({ ...this.device, through: 0, last: null, out: why }, 'device');
     await tx.done;
     await this.reload();
   }
 
   /**
-   * Records whole, as another device would write them: those with a change still waiting, or all.
+   * Records whole, as another device would write them: those with a change still waiting, or all. What waits counts, also
+   * where another device's later value is shown in its place.
    */
   wholeRecords(which: 'waiting' | 'all'): Write[] {
-    const waiting = this.outbox.entries.map(({ change }) => recordKey(change.record));
-    const keys = new Set(which === 'all' ? this.shown.keys() : waiting);
+    const waiting = new Map<string, Record<string, unknown>>();
+    for (const { change } of this.outbox.entries) {
+      const key = recordKey(change.record);
+      waiting.set(key, { ...waiting.get(key), ...change.fields });
+    }
+    const keys = which === 'all' ? new Set(this.shown.keys()) : waiting.keys();
     return [...keys].flatMap((key) => {
       const record = this.shown.get(key);
       if (!record) return [];
-      const fields = isDeleted(record) ? { deleted: true } : plainFields(record);
-      return [{ type: record.type, id: record.id, fields } as Write];
+      const own = Object.entries(waiting.get(key) ?? {}).filter(([field]) => field !== 'deleted' && !isCounter(record.type, field));
+      const fields = isDeleted(record) ? { deleted: true } : { ...plainFields(record), ...Object.fromEntries(own) };
+      return [{ type: record.type, id: record.id, fields }];
     });
   }
 
@@ -414,7 +462,8 @@ function isSame(a: Takes, b: Takes): boolean {
   return JSON.stringify(a) === JSON.stringify(b);
 }
 
-function plainFields(record: StoredRecord): Partial<FieldsOf[RecordType]> {
+/** The values that a record shows, as a write gives them to another. */
+export function plainFields(record: StoredRecord): Partial<FieldsOf[RecordType]> {
   const names = Object.keys(record.fields).filter((name) => name !== 'deleted' && !isCounter(record.type, name));
   return Object.fromEntries(names.map((name) => [name, record.fields[name]![0]?.value]));
 }

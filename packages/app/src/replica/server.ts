@@ -63,6 +63,16 @@ async function ask<T>(path: string, schema: z.ZodType<T> | null, { method, body 
 
 const post = <T>(path: string, schema: z.ZodType<T>, body: unknown = {}) => ask(path, schema, { method: 'POST', body });
 
+/** How far a device has come: the number of the newest change it has, and that change's id; null: it does not say. */
+export interface Position {
+  since: number;
+  last: string | null;
+}
+
+function queryOf({ since, last }: Position): string {
+  return `since=${since}${last === null ? '' : `&last=${last}`}`;
+}
+
 /** The server as one device sees it. A failed connection rejects with the browser's own error. */
 export const server = {
   door: (): Promise<Door> => ask('/door', DoorSchema),
@@ -73,8 +83,8 @@ export const server = {
   succeed: (device: string, next: NewDevice): Promise<Welcome> => post(`/d/${device}/successor`, WelcomeSchema, next),
 
   push: (device: string, changes: Change[]): Promise<Taken> => post(`/d/${device}/changes`, TakenSchema, { changes }),
-  pull: (device: string, since: number): Promise<Page> => ask(`/d/${device}/pages?since=${since}`, PageSchema as z.ZodType<Page>),
-  follow: (device: string, since: number) => new EventSource(`/api/d/${device}/stream?since=${since}`),
+  pull: (device: string, from: Position): Promise<Page> => ask(`/d/${device}/pages?${queryOf(from)}`, PageSchema as z.ZodType<Page>),
+  follow: (device: string, from: Position) => new EventSource(`/api/d/${device}/stream?${queryOf(from)}`),
 
   history: (device: string, query: Record<string, string>): Promise<History> =>
     ask(`/d/${device}/history?${String(new URLSearchParams(query))}`, HistorySchema as z.ZodType<History>),
@@ -84,6 +94,8 @@ export const server = {
   signOut: (device: string, other: string): Promise<Directory> => ask(`/d/${device}/devices/${other}`, DirectorySchema, { method: 'DELETE' }),
   invite: (device: string): Promise<Invitation> => post(`/d/${device}/invitations`, InvitationSchema),
   withdraw: (device: string, code: string): Promise<void> => ask<void>(`/d/${device}/invitations/${code}`, null, { method: 'DELETE' }),
+  /** Deletes the list, for all of its devices. */
+  deleteList: (device: string): Promise<void> => ask<void>(`/d/${device}/list`, null, { method: 'DELETE' }),
   makeSpareKey: async (device: string): Promise<string> => (await post(`/d/${device}/spare-key`, SpareKeySchema)).spareKey,
 };
 

@@ -2,9 +2,10 @@ import { LARGEST_PUSH, PageSchema, type Change, type NewDevice, type Page, type 
 
 import { v7 as uuid } from 'uuid';
 
-import { introduce, succeedDevice, welcomedState } from './device';
-import { onlyCounts, Replica } from './replica';
-import { isRefusal, type SyncServer } from './server';
+import { introduce, newSecret } from './device';
+import { goOnAs } from './goingOn';
+import { onlyCounts, type Replica } from './replica';
+import { isRefusal, type Position, type SyncServer } from './server';
 
 /** `out`: the device is not in its list any more. */
 type Phase = 'starting' | 'in-step' | 'away' | 'out';
@@ -21,6 +22,9 @@ export interface SyncState {
   /** Whether what waits cannot be sent, since the device may only use the list. */
   mayOnlyUse: boolean;
 }
+
+/** Refusals of a server that a person can do something about: they are told, and it is tried again. */
+const TOLD = new Set(['invite-only', 'server-full', 'too-many-tries']);
 
 /** What the tabs of one browser tell each other. */
 type Message =
@@ -97,7 +101,7 @@ export class Sync {
     const lead = () => {
       this.leads = true;
       addEventListener('online', this.connect);
-      this.connect();
+      void this.replica.retryWhatFoundNoRoom().then(this.connect);
       return new Promise<void>(() => undefined);
     };
     // Without Web Locks (an insecure address) every tab syncs for itself.
@@ -170,7 +174,7 @@ export class Sync {
       const page = await asked;
       ({ more } = page);
       if (more) {
-        asked = server.pull(replica.state.id, page.through);
+        asked = server.pull(replica.state.id, { since: page.through, last: null });
         // If this page cannot be taken in, nobody waits for that one.
         asked.catch(() => {});
       }
@@ -179,7 +183,7 @@ export class Sync {
   }
 
   private follow(): void {
-    const stream = this.server.follow(this.replica.state.id, this.replica.state.through);
+    const stream = this.server.follow(this.replica.state.id, this.replica.next);
     this.stream = stream;
     const listen = () => {
       clearTimeout(this.silence);
@@ -209,14 +213,16 @@ export class Sync {
     this.receiving = this.receiving.then(async () => {
       let answer = await this.replica.receive(page);
       // It takes other sets now: what it holds is not what it is to hold.
-      for (let since = 0, more = answer === 'copy-needed'; more; ) {
-        const copied = await this.server.pull(this.replica.state.id, since);
+      for (let from: Position = { since: 0, last: null }, more = answer === 'copy-needed'; more; ) {
+        const copied = await this.server.pull(this.replica.state.id, from);
         answer = await this.replica.receive(copied);
-        since = this.replica.next;
+        from = this.replica.next;
         more = copied.more;
       }
       this.tell({ type: 'changed' });
       this.changed();
+      // A server whose data was set back is given what it has lost.
+      if (page.parted && this.phase === 'in-step') this.send();
     });
     return this.receiving;
   }
@@ -243,7 +249,7 @@ export class Sync {
         const at = isRefusal(error) ? error.problem.errors?.find(({ index }) => index !== undefined) : null;
         if (!at) throw error;
         if (isRefusal(error) && error.slug === 'incomplete' && (await this.replica.makeWhole(push[at.index!]!))) continue;
-        await this.replica.refuse(push[at.index!]!.id, at.detail);
+        await this.replica.refuse(push[at.index!]!.id, at.detail, isRefusal(error) && error.slug === 'list-too-large');
         this.tell({ type: 'changed' });
         this.changed();
       }
@@ -266,7 +272,7 @@ export class Sync {
     // What is being taken in is waited for; what failed is not held against what comes.
     this.receiving = this.receiving.catch(() => {});
     // A refusal by the server itself, rather than a line that is lost, is worth a word.
-    this.turn('away', isRefusal(error) && error.problem.status >= 500 ? error.problem.title : null);
+    this.turn('away', isRefusal(error) && (error.problem.status >= 500 || TOLD.has(error.slug)) ? error.problem.title : null);
     clearTimeout(this.timer);
     const next = () => void this.answer(error).catch(() => this.fail(new Error('no answer')));
     this.timer = setTimeout(next, this.retry * (0.75 + Math.random() / 2));
@@ -277,10 +283,12 @@ export class Sync {
   private async answer(error: unknown): Promise<void> {
     const { replica, server } = this;
     const slug = isRefusal(error) ? error.slug : null;
-    const me = { ...introduce(replica.state), id: uuid() };
+    const me = { ...introduce(replica.state), id: uuid(), secret: newSecret() };
     switch (slug) {
       case 'signed-out':
         return this.goOut('signed-out');
+      case 'list-deleted':
+        return this.goOut('deleted');
       case 'list-known':
         return this.goOut('forgotten');
       case 'device-known':
@@ -310,7 +318,7 @@ export class Sync {
     return this.server.begin(list, me);
   }
 
-  private async goOut(why: 'signed-out' | 'forgotten'): Promise<void> {
+  private async goOut(why: 'signed-out' | 'forgotten' | 'deleted'): Promise<void> {
     await this.replica.leave(why);
     this.tell({ type: 'moved' });
     location.reload();
@@ -336,16 +344,7 @@ export class Sync {
       if (isRefusal(error) && error.slug === 'list-known') return this.goOut('forgotten');
       throw error;
     }
-    const { db, state } = await succeedDevice(replica.db, welcomedState(me, welcome));
-    const successor = await Replica.open(db, state);
-    for (let more = true; more; ) {
-      const page = await this.server.pull(state.id, successor.next);
-      await successor.receive(page);
-      more = page.more;
-    }
-    const isEmpty = successor.state.through === 0;
-    const writes = replica.wholeRecords(isEmpty ? 'all' : which);
-    if (writes.length > 0) await successor.write(writes);
+    await goOnAs(replica, me, welcome, which, (from) => this.server.pull(me.id, from));
     this.tell({ type: 'moved' });
     location.reload();
   }

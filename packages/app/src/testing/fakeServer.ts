@@ -1,7 +1,7 @@
 /** A server in memory, by the rules of docs/formats.md, whose line can be cut. */
 import { applyChange, recordKey, type Change, type May, type Page, type StoredRecord, type Taken, type Takes } from '@yellow-latch/core/sync';
 
-import { RefusedError, type SyncServer } from '@/replica/server';
+import { RefusedError, type Position, type SyncServer } from '@/replica/server';
 
 type PageListener = (event: { data: string }) => void;
 
@@ -34,7 +34,7 @@ export class FakeServer implements SyncServer {
   private readonly taken = new Map<string, number>();
   private readonly streams: FakeStream[] = [];
 
-  door = () => this.answer(() => ({ open: true }));
+  door = () => this.answer(() => ({ open: true, lists: true }));
 
   enter = (device: { id: string }) => this.answer(() => ({ device: device.id, list: { id: 'list', name: 'List' } }));
 
@@ -42,7 +42,7 @@ export class FakeServer implements SyncServer {
 
   succeed = (_device: string, next: { id: string }) => this.enter(next);
 
-  pull = (device: string, since: number) => this.answer(() => this.page(device, since));
+  pull = (device: string, { since }: Position) => this.answer(() => this.page(device, since));
 
   push = (device: string, changes: Change[]) => this.answer(() => this.takeAll(device, changes));
 
@@ -102,6 +102,6 @@ export class FakeServer implements SyncServer {
       .filter(({ number }) => number > since)
       .map(({ record }) => record);
     const { may, takes } = this;
-    return { records, removed: [], through: this.log.length, taken: this.taken.get(device) ?? 0, more: false, fresh: since === 0, may, takes };
+    return { records, removed: [], through: this.log.length, last: this.log.at(-1)?.id ?? null, taken: this.taken.get(device) ?? 0, more: false, fresh: since === 0, parted: false, may, takes };
   }
 }

@@ -44,7 +44,8 @@ export type Takes = z.infer<typeof TakesSchema>;
  * its log; null: it no longer has that change. `taken`: the last number of this device's own changes that the server has.
  * `removed`: records that are not, or no longer, among what the device takes. `fresh`: what the
  * device asked to go on from is forgotten, or was of other sets; these pages begin a new copy, and
- * what is in none of them is gone.
+ * what is in none of them is gone. `parted`: it is fresh since the server's data was set back, and has gone another way
+ * since: what the device has from before may be missing there.
  */
 export const PageSchema = z.object({
   records: z.array(StoredRecordSchema),
@@ -54,6 +55,7 @@ export const PageSchema = z.object({
   taken: z.int().nonnegative(),
   more: z.boolean(),
   fresh: z.boolean(),
+  parted: z.boolean().default(false),
   may: z.enum(MAY),
   takes: TakesSchema,
 });
@@ -65,6 +67,7 @@ export interface Page {
   taken: number;
   more: boolean;
   fresh: boolean;
+  parted: boolean;
   may: May;
   takes: Takes;
 }
@@ -139,6 +142,8 @@ export const DirectorySchema = z.object({
   spareKey: z.int().nullable(),
   /** The address at which other devices reach this server, if it was told. */
   address: z.string().nullable(),
+  /** Whether the list is open to everyone who reaches the server. */
+  open: z.boolean().default(false),
 });
 export type Directory = z.infer<typeof DirectorySchema>;
 

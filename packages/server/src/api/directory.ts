@@ -15,7 +15,7 @@ export function directoryRoutes({ db, streams, presence, erasure, now, publicUrl
   const directory = (listId: string): Directory => {
     const { id, name, spareKeyMadeAt } = listOf(db, listId);
     const devices = listDevices(db, listId, presence, (device) => streams.isOpen(device));
-    return { list: { id, name }, devices, spareKey: spareKeyMadeAt, address: publicUrl ?? null };
+    return { list: { id, name }, devices, spareKey: spareKeyMadeAt, address: publicUrl ?? null, open: listId === openList };
   };
 
   routes.get('/devices', (request, response) => {

@@ -10,14 +10,14 @@ import { useNotice } from '@/frame/Notices';
 import { Field } from '@/look/Field';
 import { STRONG } from '@/look/fonts';
 import { tellMoment } from '@/look/moment';
-import { Sheet } from '@/look/Sheet';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
-import { useList, useMay, useOpened, useSyncState } from '@/replica/ReplicaProvider';
-import { isRefusal, server } from '@/replica/server';
+import { useList, useManages, useOpened, useSyncState } from '@/replica/ReplicaProvider';
+import { server } from '@/replica/server';
 
+import { SignOutSheet } from './SignOutSheet';
 import { devicesIn, useDirectory } from './useDirectory';
-import { tellStep } from './words';
+import { tellNotSet, tellStep } from './words';
 
 /** One device: its name and kind, what it may and takes, and the way out. */
 export function DevicePage({ id }: { id: string }) {
@@ -31,7 +31,8 @@ export function DevicePage({ id }: { id: string }) {
       </DetailPage>
     );
   }
-  return <DeviceForm key={id} device={device} isAlone={devicesIn(directory, id).length === 1 && directory.spareKey === null} />;
+  const others = devicesIn(directory, id).filter((one) => one.id !== id);
+  return <DeviceForm key={id} device={device} others={others} hasSpareKey={directory.spareKey !== null} />;
 }
 
 const MAY_WORDS: Record<May, [label: string, meaning: string]> = {
@@ -39,7 +40,7 @@ const MAY_WORDS: Record<May, [label: string, meaning: string]> = {
   use: ['Only use', 'Codes fire and texts are copied there; the list is changed elsewhere.'],
 };
 
-function DeviceForm({ device, isAlone }: { device: DeviceInfo; isAlone: boolean }) {
+function DeviceForm({ device, others, hasSpareKey }: { device: DeviceInfo; others: readonly DeviceInfo[]; hasSpareKey: boolean }) {
   const palette = usePalette();
   const router = useRouter();
   const notify = useNotice();
@@ -47,12 +48,11 @@ function DeviceForm({ device, isAlone }: { device: DeviceInfo; isAlone: boolean 
   const { sets } = useList();
   const { take } = useDirectory();
   const { waiting } = useSyncState();
-  const may = useMay();
+  const canManage = useManages();
   const [name, setName] = useState(device.name);
   const [isLeaving, setLeaving] = useState(false);
   const self = replica.state.id;
   const isSelf = device.id === self;
-  const canManage = may === 'edit';
 
   const set = async (settings: DeviceSettings, done: string) => {
     try {
@@ -74,9 +74,10 @@ function DeviceForm({ device, isAlone }: { device: DeviceInfo; isAlone: boolean 
     const takes: Takes = all.every((id) => next.includes(id)) ? null : next;
     void set({ takes }, takes === null ? `${device.name} takes all sets.` : `${device.name} takes ${takes.length} of ${all.length}.`);
   };
-  const signOut = async () => {
+  const signOut = async (heir: DeviceInfo | null) => {
     setLeaving(false);
     try {
+      if (heir) await server.setDevice(self, heir.id, { may: 'edit', takes: null });
       take(await server.signOut(self, device.id));
       if (isSelf) {
         await replica.leave('left');
@@ -139,45 +140,22 @@ function DeviceForm({ device, isAlone }: { device: DeviceInfo; isAlone: boolean 
           {isSelf ? 'Sign this device out' : 'Sign it out'}
         </Button>
       )}
-      <Sheet title={`Sign ${isSelf ? 'this device' : device.name} out?`} isOpen={isLeaving} onClose={() => setLeaving(false)}>
-        <View style={styles.sheet}>
-          <Text variant="bodyLarge">
-            {isSelf
-              ? 'The list leaves this device. To come back it needs a code from another device, or the spare key.'
-              : 'It is out at once, and the list leaves it when it hears of that. To come back it needs a code.'}
-          </Text>
-          {isSelf && waiting > 0 && (
-            <Text variant="bodyLarge" style={STRONG}>
-              {waiting === 1 ? '1 change has' : `${waiting} changes have`} not been sent yet. Wait until it is in step.
-            </Text>
-          )}
-          {isSelf && isAlone && (
-            <Text variant="bodyLarge" style={STRONG}>
-              It is the only device, and there is no spare key: nobody could get at the list any more. Make a spare key first.
-            </Text>
-          )}
-          <View style={styles.row}>
-            <Button mode="text" onPress={() => setLeaving(false)} contentStyle={styles.tall}>
-              Stay
-            </Button>
-            <Button mode="outlined" textColor={palette.alarm} onPress={() => void signOut()} contentStyle={styles.tall}>
-              Sign out
-            </Button>
-          </View>
-        </View>
-      </Sheet>
+      <SignOutSheet
+        device={device}
+        isSelf={isSelf}
+        isOpen={isLeaving}
+        others={others}
+        hasSpareKey={hasSpareKey}
+        waiting={waiting}
+        onClose={() => setLeaving(false)}
+        onSignOut={(heir) => void signOut(heir)}
+      />
     </DetailPage>
   );
-}
-
-function tellNotSet(error: unknown): string {
-  return isRefusal(error) ? error.message : 'The server is away: devices are looked after when it is there.';
 }
 
 const styles = StyleSheet.create({
   words: { flex: 1, paddingVertical: 6 },
   out: { alignSelf: 'flex-start', marginTop: 8 },
-  sheet: { paddingHorizontal: 20, paddingBottom: 8, gap: 12 },
-  row: { flexDirection: 'row', justifyContent: 'flex-end', gap: 12 },
   tall: { minHeight: 48 },
 });

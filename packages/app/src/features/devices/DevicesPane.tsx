@@ -13,8 +13,9 @@ import { tellMoment } from '@/look/moment';
 import { PressLink } from '@/look/PressLink';
 import { usePalette } from '@/look/useLook';
 import { keepForGood } from '@/replica/keeping';
-import { useList, useMay, useOpened } from '@/replica/ReplicaProvider';
+import { useList, useManages, useOpened } from '@/replica/ReplicaProvider';
 
+import { DeleteList } from './DeleteList';
 import { devicesIn, useDirectory } from './useDirectory';
 import { tellBounds, tellStep } from './words';
 
@@ -27,7 +28,7 @@ export function DevicesPane() {
   const { directory, isAway } = useDirectory();
   const { id: openId } = useGlobalSearchParams<{ id?: string }>();
   const pathname = usePathname();
-  const may = useMay();
+  const canManage = useManages();
   const self = replica.state.id;
   const spareKey = directory?.spareKey ?? null;
   return (
@@ -54,7 +55,7 @@ export function DevicesPane() {
             </Text>
           )}
         </View>
-        {may === 'edit' && (
+        {canManage && (
           <View style={styles.primary}>
             <LatchButton icon="plus" label="Let a device in" isQuiet={pathname === '/devices/invite'} onPress={() => router.navigate('/devices/invite')} />
           </View>
@@ -74,6 +75,7 @@ export function DevicesPane() {
         <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
           Private shortcuts and drafts stay on the device they were written on.
         </Text>
+        {canManage && directory && !directory.open && <DeleteList />}
       </ScrollView>
     </View>
   );

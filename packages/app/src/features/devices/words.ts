@@ -1,6 +1,14 @@
 import type { DeviceInfo } from '@yellow-latch/core/sync';
 
 import { tellAgo } from '@/look/moment';
+import { isRefusal } from '@/replica/server';
+
+/** Why something about the devices of a list could not be done. */
+export function tellNotSet(error: unknown): string {
+  if (!isRefusal(error)) return 'You are offline. Connect and try again.';
+  const { title, detail } = error.problem;
+  return detail ? `${title}. ${detail}` : `${title}.`;
+}
 
 /** How far a device has come, and when it was last heard of. */
 export function tellStep({ isHere, behind, seen }: DeviceInfo, now = Date.now()): string {

@@ -14,6 +14,7 @@ import { usePalette } from '@/look/useLook';
 import { guessDevice, type OpenedDevice } from '@/replica/device';
 import { countUnsent, enter, type Entrance } from '@/replica/entering';
 import type { Outside } from '@/replica/ReplicaProvider';
+import { server } from '@/replica/server';
 
 import { Insecure } from './Insecure';
 import { KindChoice } from './KindChoice';
@@ -38,6 +39,7 @@ export default function StartPage({ device }: Outside) {
   const [kind, setKind] = useState<DeviceKind>(guess.kind);
   const [problem, setProblem] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);
+  const takesLists = useTakesLists();
 
   const go = async (entrance: Entrance) => {
     setBusy(true);
@@ -84,7 +86,8 @@ export default function StartPage({ device }: Outside) {
         </View>
         {device && <WhyOut device={device} />}
         <Insecure />
-        {way === null && (
+        {way === null && !takesLists && <Text variant="bodyLarge">This server doesn’t take new lists. Join one with a code.</Text>}
+        {way === null && takesLists && (
           <Row icon="plus" title="Nowhere yet" action="Begin a new list" isPrimary onPress={() => !isBusy && void go({ type: 'new' })}>
             No account and no password. It is on this device at once; others join it when you want.
           </Row>
@@ -115,6 +118,18 @@ export default function StartPage({ device }: Outside) {
       </ScrollView>
     </View>
   );
+}
+
+/** Whether new lists may be started here: yes, until the server says otherwise. */
+function useTakesLists(): boolean {
+  const [takes, setTakes] = useState(true);
+  useEffect(() => {
+    server.door().then(
+      ({ lists }) => setTakes(lists),
+      () => undefined,
+    );
+  }, []);
+  return takes;
 }
 
 interface RowProps {
@@ -158,6 +173,7 @@ function Row({ icon, title, action, onPress, isPrimary = false, isOpen = false, 
 const WHY_OUT: Record<NonNullable<OpenedDevice['state']['out']>, string> = {
   left: 'You signed this device out. The list is not on it any more; private shortcuts and drafts are.',
   'signed-out': 'Another device signed this one out. The list is not on it any more; private shortcuts and drafts are.',
+  deleted: 'This list was deleted on one of your devices. Private shortcuts and drafts are still here.',
   forgotten: 'The server had lost its data, and another device has begun the list anew. Join it there.',
 };
 

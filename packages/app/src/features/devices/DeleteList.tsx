@@ -1,0 +1,67 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { useNotice } from '@/frame/Notices';
+import { STRONG } from '@/look/fonts';
+import { Sheet } from '@/look/Sheet';
+import { usePalette } from '@/look/useLook';
+import { useOpened } from '@/replica/ReplicaProvider';
+import { server } from '@/replica/server';
+
+import { tellNotSet } from './words';
+
+/** The way to delete the whole list, with a way to keep a copy first: it cannot be undone. */
+export function DeleteList() {
+  const palette = usePalette();
+  const router = useRouter();
+  const notify = useNotice();
+  const { replica } = useOpened();
+  const [isOpen, setOpen] = useState(false);
+  const [isBusy, setBusy] = useState(false);
+  const deleteIt = async () => {
+    setBusy(true);
+    try {
+      await server.deleteList(replica.state.id);
+      await replica.leave('deleted');
+      location.replace('/');
+    } catch (error) {
+      notify({ text: tellNotSet(error) });
+      setBusy(false);
+    }
+  };
+  return (
+    <>
+      <Button mode="text" textColor={palette.alarm} style={styles.open} contentStyle={styles.tall} onPress={() => setOpen(true)}>
+        Delete this list…
+      </Button>
+      <Sheet title="Delete this list?" isOpen={isOpen} onClose={() => setOpen(false)}>
+        <View style={styles.sheet}>
+          <Text variant="bodyLarge">All shortcuts, sets and history are deleted from the server and from every device.</Text>
+          <Text variant="bodyLarge" style={STRONG}>
+            You can’t undo this.
+          </Text>
+          <View style={styles.row}>
+            <Button mode="text" contentStyle={styles.tall} onPress={() => router.navigate('/export')}>
+              Back up first
+            </Button>
+            <Button mode="text" contentStyle={styles.tall} onPress={() => setOpen(false)}>
+              Keep it
+            </Button>
+            <Button mode="outlined" disabled={isBusy} textColor={palette.alarm} contentStyle={styles.tall} onPress={() => void deleteIt()}>
+              Delete everywhere
+            </Button>
+          </View>
+        </View>
+      </Sheet>
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  open: { alignSelf: 'flex-start' },
+  sheet: { paddingHorizontal: 20, paddingBottom: 8, gap: 12 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'flex-end', gap: 12 },
+  tall: { minHeight: 48 },
+});

@@ -1,0 +1,82 @@
+import type { DeviceInfo } from '@yellow-latch/core/sync';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+
+import { STRONG } from '@/look/fonts';
+import { Sheet } from '@/look/Sheet';
+import { Tick } from '@/look/Tick';
+import { usePalette } from '@/look/useLook';
+
+interface SignOutSheetProps {
+  device: DeviceInfo;
+  isSelf: boolean;
+  isOpen: boolean;
+  /** The other devices of the list. */
+  others: readonly DeviceInfo[];
+  hasSpareKey: boolean;
+  /** How many changes of this device are not sent yet. */
+  waiting: number;
+  onClose: () => void;
+  /** `heir`: the device that can edit the whole list from now on. */
+  onSignOut: (heir: DeviceInfo | null) => void;
+}
+
+/** Asks before a device is signed out; the last one that can edit the whole list first says who can instead. */
+export function SignOutSheet({ device, isSelf, isOpen, others, hasSpareKey, waiting, onClose, onSignOut }: SignOutSheetProps) {
+  const palette = usePalette();
+  const [heirId, setHeirId] = useState<string | null>(null);
+  const isLast = isSelf && others.length > 0 && manages(device) && !others.some(manages);
+  const heir = others.find(({ id }) => id === heirId) ?? null;
+  return (
+    <Sheet title={`Sign out ${isSelf ? 'this device' : device.name}?`} isOpen={isOpen} onClose={onClose}>
+      <View style={styles.sheet}>
+        <Text variant="bodyLarge">
+          {isSelf
+            ? 'The list leaves this device. To come back, you need a code from another device or the spare key.'
+            : 'It is out right away, and the list leaves it when it is next online. To come back, it needs a code.'}
+        </Text>
+        {isSelf && waiting > 0 && (
+          <Text variant="bodyLarge" style={STRONG}>
+            {waiting === 1 ? '1 change is' : `${waiting} changes are`} not sent yet. Wait until it says synced.
+          </Text>
+        )}
+        {isSelf && others.length === 0 && !hasSpareKey && (
+          <Text variant="bodyLarge" style={STRONG}>
+            This is your only device and you have no spare key, so you would lose the list. Make a spare key first.
+          </Text>
+        )}
+        {isLast && (
+          <View role="radiogroup" aria-label="Who can edit the list from now on">
+            <Text variant="bodyLarge" style={STRONG}>
+              No other device can edit the whole list. Choose one that can:
+            </Text>
+            {others.map(({ id, name }) => (
+              <Tick key={id} role="radio" isOn={heirId === id} onPress={() => setHeirId(id)}>
+                <Text variant="bodyLarge">{name}</Text>
+              </Tick>
+            ))}
+          </View>
+        )}
+        <View style={styles.row}>
+          <Button mode="text" onPress={onClose} contentStyle={styles.tall}>
+            Stay
+          </Button>
+          <Button mode="outlined" disabled={isLast && !heir} textColor={palette.alarm} onPress={() => onSignOut(isLast ? heir : null)} contentStyle={styles.tall}>
+            Sign out
+          </Button>
+        </View>
+      </View>
+    </Sheet>
+  );
+}
+
+function manages({ may, takes }: DeviceInfo): boolean {
+  return may === 'edit' && takes === null;
+}
+
+const styles = StyleSheet.create({
+  sheet: { paddingHorizontal: 20, paddingBottom: 8, gap: 12 },
+  row: { flexDirection: 'row', justifyContent: 'flex-end', gap: 12 },
+  tall: { minHeight: 48 },
+});

@@ -1,0 +1,36 @@
+import { isCounter } from '@yellow-latch/core/model';
+import { isDeleted, isErased, type StoredRecord, type Version } from '@yellow-latch/core/sync';
+
+import { plainFields, type Write } from './replica';
+
+/**
+ * What a device still has of changes that a server lost when its data was set back: writes that make them anew. `before`:
+ * the records as the device had them; `now`: as the server has them, by `type:id`; `isElsewhere`: not for this device, so that nothing follows from its
+ * absence. A value is lost if it is later, by the
+ * clock of its change, than all that the server has of its field: what the server has has seen none later. So nothing
+ * written since is undone. What was erased is erased again.
+ */
+export function writesOfLost(before: ReadonlyMap<string, StoredRecord>, now: ReadonlyMap<string, StoredRecord>, isElsewhere: (key: string) => boolean): Write[] {
+  const writes: Write[] = [];
+  for (const [key, record] of before) {
+    const { type, id } = record;
+    const there = now.get(key);
+    if (!there && isElsewhere(key)) continue;
+    const fields = isErased(record) ? erasing(there) : there ? laterFields(record, there) : isDeleted(record) ? {} : plainFields(record);
+    if (Object.keys(fields).length > 0) writes.push({ type, id, fields } as Write);
+  }
+  return writes;
+}
+
+function erasing(there: StoredRecord | undefined): Record<string, unknown> {
+  return there && !isErased(there) ? { deleted: 'erased' } : {};
+}
+
+function laterFields(record: StoredRecord, there: StoredRecord): Record<string, unknown> {
+  const later = Object.entries(record.fields).filter(([field, versions]) => !isCounter(record.type, field) && isLater(versions, there.fields[field] ?? []));
+  return Object.fromEntries(later.map(([field, [shown]]) => [field, shown!.value]));
+}
+
+function isLater([shown]: readonly Version[], others: readonly Version[]): boolean {
+  return shown !== undefined && others.every(({ clock }) => clock < shown.clock);
+}

@@ -16,6 +16,7 @@ import { ownTextPage } from './page';
 import { markers } from './markers';
 import { price } from './price';
 import { scan } from './scan';
+import { pushWait, requestCost, streamsPush } from './others';
 import { commits, streams } from './server';
 import { typing } from './typing';
 
@@ -36,6 +37,9 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   'catch-up': catchUp,
   commits,
   streams,
+  'request-cost': requestCost,
+  'streams-push': streamsPush,
+  'push-wait': pushWait,
   import: importing,
   search,
 };

@@ -19,7 +19,7 @@ const STREAMS = 500;
 const PUSHES = 40;
 
 /** A kept connection that asks one thing after the other, with as little work on this side as can be. */
-class Wire {
+export class Wire {
   private answer = '';
   private done: (answer: string) => void = () => {};
 
@@ -63,13 +63,13 @@ class Wire {
   }
 }
 
-function written(path: string, body: object, cookie: string): string {
+export function written(path: string, body: object, cookie: string): string {
   const text = JSON.stringify(body);
   return `POST ${path} HTTP/1.1\r\nHost: 127.0.0.1\r\nCookie: ${cookie}\r\nContent-Type: application/json\r\nContent-Length: ${Buffer.byteLength(text)}\r\n\r\n${text}`;
 }
 
 /** A device as lean as can be, so that what is measured is the server. */
-class Lean {
+export class Lean {
   readonly id = uuid();
   private cookie = '';
   private n = 0;
@@ -79,18 +79,47 @@ class Lean {
     readonly wire: Wire,
   ) {}
 
+  /** Through the open door. */
   static async join(address: string, wire?: Wire): Promise<Lean> {
-    const lean = new Lean(address, wire ?? (await Wire.to(address)));
-    const answer = await lean.wire.post('/api/devices', { id: lean.id, name: 'Writer', kind: 'phone' }, '');
-    lean.cookie = /set-cookie: ([^;]+)/iu.exec(answer)![1]!;
-    return lean;
+    return new Lean(address, wire ?? (await Wire.to(address))).enter('/api/devices', (device) => device);
   }
 
-  change(code: string): Change {
+  /** As the first device of a list of its own. */
+  static async begin(address: string, wire?: Wire): Promise<Lean> {
+    return new Lean(address, wire ?? (await Wire.to(address))).enter('/api/lists', (device) => ({ list: { id: uuid(), name: 'A list' }, device }));
+  }
+
+  /** By a code of this device's, on the same wire. */
+  async letIn(): Promise<Lean> {
+    const { code } = JSON.parse((await this.post('/invitations', {})).split('\r\n\r\n')[1]!) as { code: string };
+    return new Lean(this.address, this.wire).enter('/api/joins', (device) => ({ code, device }));
+  }
+
+  private async enter(path: string, body: (device: object) => object): Promise<this> {
+    const answer = await this.wire.post(path, body({ id: this.id, name: 'Writer', kind: 'phone' }), '');
+    this.cookie = /set-cookie: ([^;]+)/iu.exec(answer)![1]!;
+    return this;
+  }
+
+  post(path: string, body: object): Promise<string> {
+    return this.wire.post(`/api/d/${this.id}${path}`, body, this.cookie);
+  }
+
+  /** Asks for something in a connection of its own. */
+  async get(path: string): Promise<string> {
+    return (await fetch(`${this.address}/api/d/${this.id}${path}`, { headers: { Cookie: this.cookie } })).text();
+  }
+
+  change(code: string, expansion = `What ${code} gives, as a line of text that people write`): Change {
     this.n += 1;
-    const content = { expansion: `What ${code} gives, as a line of text that people write`, template: false, format: 'plain' as const };
+    const content = { expansion, template: false, format: 'plain' as const };
     const stamp = { id: uuid(), clock: makeClock(Date.now(), this.n, this.id), device: this.id, n: this.n };
     return draftChange({ type: 'shortcut', id: uuid() }, undefined, { code, content, kind: 'message', setId: null }, stamp);
+  }
+
+  /** The cookie that it shows. */
+  get shown(): string {
+    return this.cookie;
   }
 
   /** A push as it goes over the wire. */
@@ -108,7 +137,7 @@ class Lean {
   }
 }
 
-function followed(address: string, onPage: () => void, cookie = ''): Promise<IncomingMessage> {
+export function followed(address: string, onPage: () => void, cookie = ''): Promise<IncomingMessage> {
   return new Promise((resolve, reject) => {
     get(address, { headers: { Cookie: cookie }, agent: new Agent() }, (answer) => {
       answer.setEncoding('utf8').on('data', (chunk: string) => {

@@ -1,6 +1,6 @@
 /** The server under test, on a free port with a fresh database; it can be stopped and started. */
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -63,6 +63,15 @@ export class Stand {
       server.stderr.on('data', listen);
       server.once('exit', () => reject(new Error(`the server ended: ${said}`)));
     });
+  }
+
+  /** What the server has used of a processor since it started, in ms (proc(5): utime and stime, in ticks of 10 ms), and its memory, in bytes. */
+  get used(): { cpu: number; memory: number } {
+    const of = `/proc/${this.process!.pid}`;
+    const [, fields] = readFileSync(`${of}/stat`, 'utf8').split(') ');
+    const [utime, stime] = fields!.split(' ').slice(11, 13).map(Number);
+    const pages = Number(readFileSync(`${of}/statm`, 'utf8').split(' ')[1]);
+    return { cpu: (utime! + stime!) * 10, memory: pages * 4_096 };
   }
 
   /** Stops the server and waits until it is gone. */

@@ -1,6 +1,6 @@
 // `npm start` (a list of one's own) and `npm run demo` (the demo list): installs what is missing,
 // builds, serves, and prints one local address. For other devices: --public-url https://list.example, with a proxy on
-// this machine in front of it, or with --host and a certificate of its own (--cert, --key).
+// this machine in front of it, or with --host and a certificate of its own (--cert, --key). --invite-only: nobody starts a list.
 import { spawn } from 'node:child_process';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -9,7 +9,7 @@ import { build, fail, installPackages, ROOT, say, SERVER, SITE } from './steps.m
 
 try {
   const { values: asked } = parseArgs({
-    options: { demo: { type: 'boolean', default: false }, 'public-url': { type: 'string' }, host: { type: 'string' }, cert: { type: 'string' }, key: { type: 'string' } },
+    options: { demo: { type: 'boolean', default: false }, 'public-url': { type: 'string' }, host: { type: 'string' }, cert: { type: 'string' }, key: { type: 'string' }, 'invite-only': { type: 'boolean', default: false } },
   });
   if ((asked.cert === undefined) !== (asked.key === undefined)) throw new Error('--cert and --key go together: the files of a certificate and of its key.');
   const isDemo = asked.demo;
@@ -27,6 +27,7 @@ try {
       YELLOW_LATCH_PORT: env.YELLOW_LATCH_PORT ?? (isDemo ? '4180' : '4170'),
       YELLOW_LATCH_DATA: env.YELLOW_LATCH_DATA ?? join(ROOT, 'data', isDemo ? 'demo' : 'own'),
       ...(isDemo ? { YELLOW_LATCH_DEMO: '1' } : {}),
+      ...(asked['invite-only'] ? { YELLOW_LATCH_INVITE_ONLY: '1' } : {}),
       ...given('YELLOW_LATCH_PUBLIC_URL', asked['public-url']),
       ...given('YELLOW_LATCH_HOST', asked.host),
       ...given('YELLOW_LATCH_CERT', asked.cert && resolve(asked.cert)),

@@ -78,7 +78,7 @@ journey('a list begun in one tap, a phone joined by QR, a tablet by the code typ
 
   // Signed out from afar: at once, and what it held is gone.
   await computer.tap('Sign it out');
-  await computer.seeText('It is out at once');
+  await computer.seeText('It is out right away');
   await computer.tap('Sign out');
   await phone.seeText('Out of the list');
   await phone.expectAccessible();

@@ -167,7 +167,8 @@ class World {
     this.typedSinceSetBack.clear();
     for (const replica of this.replicas) {
       replica.dropCopy();
-      for (const { fields } of replica.waiting) for (const text of JSON.stringify(fields).match(/text\d+x/gu) ?? []) this.typedSinceSetBack.add(text);
+      const waits = new Map(replica.waiting.flatMap(({ record, fields }) => Object.entries(fields).map(([field, value]) => [`${record.id} ${field}`, value])));
+      for (const text of JSON.stringify([...waits.values()]).match(/text\d+x/gu) ?? []) this.typedSinceSetBack.add(text);
     }
   }
 
@@ -179,7 +180,7 @@ class World {
     if (known) succeed(this.db, known, me, this.now);
     else admitDevice(this.db, this.listId, me, this.now);
     const list = { id: this.listId, name: 'List' };
-    this.replicas[at] = await goOnAs(old, me, { device: me.id, list }, slug === 'set-back' ? 'all' : 'waiting', (from) => Promise.resolve(this.pageOf(me.id, from, 1_000)));
+    this.replicas[at] = await goOnAs(old, me, { device: me.id, list }, slug === 'device-unknown' ? 'waiting' : 'all', (from) => Promise.resolve(this.pageOf(me.id, from, 1_000)));
   }
 
   private async write(replica: Replica, { what, target, bulk }: Action & { do: 'write' }, now: number): Promise<void> {

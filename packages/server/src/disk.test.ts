@@ -1,69 +1,28 @@
 /** The program itself, as a process, on a folder that is in use, or a disk that is full. */
-import { spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 import SQLite from 'better-sqlite3';
-import { build } from 'esbuild';
 import { v7 as uuid } from 'uuid';
 
 import { FolderLock } from './lock';
+import { Program } from './program';
 import { startServer } from './server';
 
-const ROOT = join(__dirname, '..');
-/** Beside the migrations, where the program looks for them. */
-const PROGRAM = join(ROOT, `dist/test-${process.pid}.mjs`);
-
 let folder: string;
-const running = new Set<ChildProcess>();
-
-beforeAll(async () => {
-  const banner = { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" };
-  await build({ absWorkingDir: ROOT, entryPoints: ['src/main.ts'], outfile: PROGRAM, bundle: true, platform: 'node', format: 'esm', external: ['better-sqlite3'], banner, logLevel: 'error' });
-});
-afterAll(() => rmSync(PROGRAM, { force: true }));
+const program = new Program();
+beforeAll(() => program.build());
+afterAll(() => program.remove());
 beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'yellow-latch-disk-'));
 });
 afterEach(async () => {
-  for (const child of running) await end(child, 'SIGKILL');
+  await program.endAll();
   rmSync(folder, { recursive: true, force: true });
 });
 
-interface Started {
-  child: ChildProcess;
-  /** Null: it has ended by itself. */
-  address: string | null;
-  said: () => string;
-}
-
-/** Starts the program; resolves when it says where it is, or has ended. `before`: run in the same shell, to set its bounds. */
-async function start(before = ''): Promise<Started> {
-  const env = { ...process.env, YELLOW_LATCH_DATA: join(folder, 'data'), YELLOW_LATCH_PORT: '0', YELLOW_LATCH_OPEN: '1' };
-  const child = spawn('bash', ['-c', `${before} exec "${process.execPath}" "${PROGRAM}"`], { env, stdio: ['ignore', 'pipe', 'pipe'] });
-  running.add(child);
-  let said = '';
-  const address = await new Promise<string | null>((resolve) => {
-    const hear = (chunk: Buffer) => {
-      said += String(chunk);
-      const at = /is at (http:\S+)/u.exec(said)?.[1];
-      if (at) resolve(at);
-    };
-    child.stdout.on('data', hear);
-    child.stderr.on('data', hear);
-    child.on('close', () => resolve(null));
-  });
-  return { child, address, said: () => said };
-}
-
-async function end(child: ChildProcess, signal: 'SIGTERM' | 'SIGKILL'): Promise<void> {
-  running.delete(child);
-  if (child.exitCode !== null || child.signalCode !== null) return;
-  const ended = new Promise((resolve) => child.once('exit', resolve));
-  child.kill(signal);
-  await ended;
-}
+const start = (before = '') => program.start(join(folder, 'data'), { YELLOW_LATCH_OPEN: '1' }, before);
 
 const joinAt = (address: string, id = uuid()) =>
   fetch(`${address}/api/devices`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ id, name: 'P', kind: 'phone' }) });
@@ -78,7 +37,7 @@ describe('a data folder', () => {
     const other = new SQLite(join(folder, 'data/yellow-latch.sqlite'), { readonly: true });
     expect(other.prepare('SELECT count(*) AS held FROM lists').get()).toEqual({ held: 1 });
     other.close();
-    await end(first.child, 'SIGKILL');
+    await program.end(first, 'SIGKILL');
     expect((await start()).address).not.toBeNull();
   }, 60_000);
 
@@ -113,7 +72,7 @@ describe('a disk without room', () => {
     const cookie = (await joinAt(first.address!, id)).headers.get('set-cookie')!.split(';')[0]!;
     const pages = (address: string) => fetch(`${address}/api/d/${id}/pages`, { headers: { Cookie: cookie } });
     expect((await pages(first.address!)).status).toBe(200);
-    await end(first.child, 'SIGTERM');
+    await program.end(first);
     expect(existsSync(join(folder, 'data/yellow-latch.sqlite-shm'))).toBe(false);
 
     const again = await start(full(16));
@@ -121,7 +80,7 @@ describe('a disk without room', () => {
     const page = await pages(again.address!);
     expect([page.status, ((await page.json()) as { through: number }).through]).toEqual([200, 0]);
     expect((await joinAt(again.address!)).status).toBeGreaterThanOrEqual(503);
-    await end(again.child, 'SIGTERM');
+    await program.end(again);
 
     const room = await start();
     expect((await joinAt(room.address!)).status).toBe(201);

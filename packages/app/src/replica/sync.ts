@@ -301,7 +301,6 @@ export class Sync {
         return this.connect();
       case 'gap':
       case 'number-reused':
-        return this.moveOn(me, 'waiting', () => server.succeed(replica.state.id, me));
       case 'set-back':
         return this.moveOn(me, 'all', () => server.succeed(replica.state.id, me));
       default:

@@ -3,9 +3,11 @@ import type { IncomingMessage } from 'node:http';
 
 import type { Change } from '@yellow-latch/core/sync';
 
+import { v7 as uuid } from 'uuid';
+
 import { Stand } from '../e2e/stand';
 import { median, percentile, round, type Figure } from './measure';
-import { Lean, written, Wire } from './server';
+import { Lean, Wire } from './server';
 
 /** The largest text that is taken of characters that are hard to count, each more than one code unit or joined with its neighbours. */
 const HARD: Record<string, string> = { emoji: '😀', flags: '🇩🇪', families: '👨‍👩‍👧', Thai: 'กำ', Devanagari: 'क्षि', 'marked letters': 'e\u0301', Jamo: '\u1100\u1161', Cyrillic: 'Ж' };
@@ -70,10 +72,11 @@ export async function streamsPush(): Promise<Figure[]> {
     const first = await Lean.begin(stand.address);
     const writers: Lean[] = [];
     for (let writer = 0; writer < WRITERS; writer += 1) writers.push(await first.letIn());
-    const wires = await Promise.all(writers.map(() => Wire.to(stand.address)));
     let turn = 0;
     const pushesASecond = async () => {
       turn += 1;
+      // A connection that nobody uses for long is closed.
+      const wires = await Promise.all(writers.map(() => Wire.to(stand.address)));
       const requests = writers.map((writer, index) => Array.from({ length: EACH }, (_, made) => writer.written(writer.change(`;${turn}-${index}-${made}`))));
       const start = performance.now();
       await Promise.all(
@@ -81,26 +84,28 @@ export async function streamsPush(): Promise<Figure[]> {
           for (const request of own) await wires[index]!.send(request);
         }),
       );
-      return (WRITERS * EACH * 1_000) / (performance.now() - start);
+      const took = performance.now() - start;
+      for (const wire of wires) wire.end();
+      return (WRITERS * EACH * 1_000) / took;
     };
     const rates = async () => {
       await pushesASecond();
       return median([await pushesASecond(), await pushesASecond(), await pushesASecond()]);
     };
     const before = await rates();
-    for (let list = 0; open.length < STREAMS; list += 1) {
+    const others: Lean[] = [];
+    while (others.length * STREAMS_OF_ONE < STREAMS) {
       const owner = await Lean.begin(stand.address);
-      for (let device = 0; device < DEVICES_OF_LIST && open.length < STREAMS; device += 1) {
-        const joined = await owner.letIn();
-        for (let stream = 0; stream < STREAMS_OF_ONE && open.length < STREAMS; stream += 1) open.push(await joined.follow(0, () => {}));
-      }
+      for (let device = 0; device < DEVICES_OF_LIST; device += 1) others.push(await owner.letIn());
       owner.wire.end();
+    }
+    for (const device of others) {
+      for (let stream = 0; stream < STREAMS_OF_ONE && open.length < STREAMS; stream += 1) open.push(await device.follow(0, () => {}));
     }
     const crowded = await rates();
     const { memory } = stand.used;
     for (const stream of open.splice(0)) stream.destroy();
     const after = await rates();
-    for (const wire of wires) wire.end();
     first.wire.end();
     const alone = (before + after) / 2;
     return [
@@ -132,7 +137,7 @@ export async function pushWait(): Promise<Figure[]> {
   try {
     const owner = await Lean.begin(stand.address);
     const many = () => ({ changes: Array.from({ length: LARGEST_PUSH }, (_, made) => owner.change(`;${made}-${Math.random()}`.slice(0, 20))) });
-    for (let made = 0; made < LONG_LIST; made += LARGEST_PUSH) await owner.post('/changes', many());
+    for (let made = 0; made < LONG_LIST - LARGEST_PUSH; made += LARGEST_PUSH) await owner.post('/changes', many());
     const readers: Lean[] = [];
     for (let reader = 0; reader < READERS; reader += 1) readers.push(await owner.letIn());
     const other = await Lean.begin(stand.address);
@@ -158,7 +163,9 @@ export async function pushWait(): Promise<Figure[]> {
     });
     const writes = (async () => {
       const wire = await Wire.to(stand.address);
-      while (!isOver) await wire.send(written(`/api/d/${owner.id}/changes`, { changes: [owner.change(`;x${Math.random()}`.slice(0, 20))] }, owner.shown));
+      // Always the same one: the list is full.
+      const edited = uuid();
+      while (!isOver) await wire.send(owner.written(owner.change(';edited', undefined, edited)));
       wire.end();
     })();
     const crowded = await pushTimes();

@@ -50,8 +50,13 @@ export class Wire {
 
   /** Sends a request that is written already. */
   async send(request: string): Promise<string> {
-    const answer = await new Promise<string>((resolve) => {
-      this.done = resolve;
+    const answer = await new Promise<string>((resolve, reject) => {
+      const lost = () => reject(new Error('the connection was closed'));
+      this.socket.once('close', lost);
+      this.done = (said) => {
+        this.socket.off('close', lost);
+        resolve(said);
+      };
       this.socket.write(request);
     });
     if (!/^HTTP\/1.1 2/u.test(answer)) throw new Error(answer.slice(0, 300));
@@ -63,7 +68,7 @@ export class Wire {
   }
 }
 
-export function written(path: string, body: object, cookie: string): string {
+function written(path: string, body: object, cookie: string): string {
   const text = JSON.stringify(body);
   return `POST ${path} HTTP/1.1\r\nHost: 127.0.0.1\r\nCookie: ${cookie}\r\nContent-Type: application/json\r\nContent-Length: ${Buffer.byteLength(text)}\r\n\r\n${text}`;
 }
@@ -110,16 +115,11 @@ export class Lean {
     return (await fetch(`${this.address}/api/d/${this.id}${path}`, { headers: { Cookie: this.cookie } })).text();
   }
 
-  change(code: string, expansion = `What ${code} gives, as a line of text that people write`): Change {
+  change(code: string, expansion = `What ${code} gives, as a line of text that people write`, recordId = uuid()): Change {
     this.n += 1;
     const content = { expansion, template: false, format: 'plain' as const };
     const stamp = { id: uuid(), clock: makeClock(Date.now(), this.n, this.id), device: this.id, n: this.n };
-    return draftChange({ type: 'shortcut', id: uuid() }, undefined, { code, content, kind: 'message', setId: null }, stamp);
-  }
-
-  /** The cookie that it shows. */
-  get shown(): string {
-    return this.cookie;
+    return draftChange({ type: 'shortcut', id: recordId }, undefined, { code, content, kind: 'message', setId: null }, stamp);
   }
 
   /** A push as it goes over the wire. */
@@ -137,7 +137,7 @@ export class Lean {
   }
 }
 
-export function followed(address: string, onPage: () => void, cookie = ''): Promise<IncomingMessage> {
+function followed(address: string, onPage: () => void, cookie = ''): Promise<IncomingMessage> {
   return new Promise((resolve, reject) => {
     get(address, { headers: { Cookie: cookie }, agent: new Agent() }, (answer) => {
       answer.setEncoding('utf8').on('data', (chunk: string) => {

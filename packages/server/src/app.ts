@@ -31,6 +31,8 @@ export function createApp({ site, hosts, isBehindProxy, isSecure = false, ...api
   const refuseForeignHosts = hostGuard(hosts);
   const headers = securityHeaders(api.publicUrl !== undefined, isSecure || api.publicUrl !== undefined);
   app.disable('x-powered-by');
+  // What the API answers is asked for once: to make a hash of it costs more than it ever saves.
+  app.set('etag', false);
   app.set('trust proxy', isBehindProxy ? 'loopback' : false);
   app.use((request, response, next) => {
     refuseForeignHosts(request);

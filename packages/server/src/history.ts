@@ -24,7 +24,7 @@ const MOST_OF_GROUP = 8;
 const MOST_LOOKED_AT = 2_000;
 const LOOKED_AT_ONCE = 200;
 /** An answer ends when it has this much text, in UTF-16 units. */
-const LARGEST_ANSWER = 1_000_000;
+const LARGEST_ANSWER = 500_000;
 
 /** Changes of the list, latest first; of a device that gets some sets, those made while it got what they are of. Counting is no history. */
 export function readHistory(db: Database, device: Device, query: HistoryQuery): History {
@@ -157,11 +157,7 @@ class Reader {
   }
 
   private tell({ number, together }: Row): { told: LoggedChange; size: number } {
-    const { body, before, deviceId } = this.db
-      .select({ body: changes.body, before: changes.before, deviceId: changes.deviceId })
-      .from(changes)
-      .where(and(eq(changes.listId, this.device.listId), eq(changes.number, number)))
-      .get()!;
+    const { body, before, deviceId } = statementsOf(this.db).change.get(this.device.listId, number)!;
     const { id, record, fields, clock } = JSON.parse(body) as Change;
     if (together !== null && !this.sizes.has(together)) this.sizes.set(together, this.sizeOf(together));
     const told: LoggedChange = {

@@ -9,7 +9,7 @@ import { gets } from './scope';
 import { statementsOf, type RecordRow } from './statements';
 
 /** A page ends when its records take this much, in UTF-16 units, however few they are: everybody waits while it is read. */
-const LARGEST_PAGE = 3_000_000;
+const LARGEST_PAGE = 1_500_000;
 
 /** What one page is read of: a list up to now, for devices that get the same. */
 interface Reading {
@@ -47,26 +47,56 @@ export function readRecords(db: Database, { listId, takes, since: asked, last, l
   // What the log has let go of cannot be compared: then too the device is safe with a fresh copy.
   const isParted = known !== last && known !== null;
   const since = asked < list.forgotten || known !== last ? 0 : asked;
-  const { rows, more } = readRows(db, listId, since, limit);
-  const through = more ? rows.at(-1)!.number : list.lastNumber;
-  const given = takes === null ? rows : withReferring(db, listId, rows);
-  const isGot = (row: RecordRow) => gets(db, listId, takes, row);
-  const bodies = given.filter(isGot).map(({ body }) => body);
-  const removed = takes === null ? [] : given.filter((row) => !isGot(row)).map(({ type, id }) => ({ type, id }));
+  const page = takes === null ? readAll(db, listId, since, limit) : readSome(db, listId, takes, since, limit);
+  const through = page.upTo ?? list.lastNumber;
   const lastId = idOfChange(db, listId, through);
-  const head = `{"records":[${bodies.join(',')}],"removed":${JSON.stringify(removed)},"through":${through},"last":${JSON.stringify(lastId)},"more":${more},"fresh":${since === 0},"parted":${isParted}`;
+  const more = page.upTo !== null;
+  const head = `{"records":[${page.bodies.join(',')}],"removed":${JSON.stringify(page.removed)},"through":${through},"last":${JSON.stringify(lastId)},"more":${more},"fresh":${since === 0},"parted":${isParted}`;
   return { head, through, last: lastId, more };
 }
 
-function readRows(db: Database, listId: string, since: number, limit: number): { rows: RecordRow[]; more: boolean } {
+/** What a page holds. `upTo`: the number of its last record, if there are more; null: that was all. */
+interface Held {
+  bodies: string[];
+  removed: { type: string; id: string }[];
+  upTo: number | null;
+}
+
+/** For a device that gets everything. */
+function readAll(db: Database, listId: string, since: number, limit: number): Held {
+  const bodies: string[] = [];
+  let size = 0;
+  let upTo = 0;
+  for (const [number, body] of statementsOf(db).bodiesSince.iterate(listId, since)) {
+    if (isFull(bodies.length, size, body, limit)) return { bodies, removed: [], upTo };
+    bodies.push(body);
+    size += body.length;
+    upTo = number;
+  }
+  return { bodies, removed: [], upTo: null };
+}
+
+/** For a device that gets some sets: what it gets, and the names of what it does not. */
+function readSome(db: Database, listId: string, takes: Takes, since: number, limit: number): Held {
   const rows: RecordRow[] = [];
   let size = 0;
+  let upTo: number | null = null;
   for (const row of statementsOf(db).since.iterate(listId, since)) {
-    if (rows.length === limit || (size > 0 && size + row.body.length > LARGEST_PAGE)) return { rows, more: true };
+    if (isFull(rows.length, size, row.body, limit)) {
+      upTo = rows.at(-1)!.number;
+      break;
+    }
     rows.push(row);
     size += row.body.length;
   }
-  return { rows, more: false };
+  const given = withReferring(db, listId, rows);
+  const isGot = (row: RecordRow) => gets(db, listId, takes, row);
+  return { bodies: given.filter(isGot).map(({ body }) => body), removed: given.filter((row) => !isGot(row)).map(({ type, id }) => ({ type, id })), upTo };
+}
+
+/** Whether a page has no room for one record more. */
+function isFull(held: number, size: number, body: string, limit: number): boolean {
+  return held === limit || (held > 0 && size + body.length > LARGEST_PAGE);
 }
 
 /** With what refers to a shortcut of the page: when it comes to a device, or leaves it, so does that. */

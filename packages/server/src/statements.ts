@@ -95,6 +95,10 @@ function prepare(db: Database) {
       .prepare(),
     /** The records changed after a number, oldest change first; read one by one, since a reader stops when it has enough. */
     since: db.$client.prepare<[string, number], RecordRow>('SELECT number, type, id, setId, refersTo, body FROM records WHERE listId = ? AND number > ? ORDER BY number'),
+    /** The same for a device that gets all of them: what it takes to pass them on, number and body. */
+    bodiesSince: db.$client.prepare<[string, number], [number, string]>('SELECT number, body FROM records WHERE listId = ? AND number > ? ORDER BY number').raw(),
+    /** The texts of a change. */
+    change: db.$client.prepare<[string, number], Pick<typeof changes.$inferSelect, 'body' | 'before' | 'deviceId'>>('SELECT body, "before", deviceId FROM changes WHERE listId = ? AND number = ?'),
     /** What refers to a shortcut. */
     referring: db.$client.prepare<[string, string], RecordRow>('SELECT number, type, id, setId, refersTo, body FROM records WHERE listId = ? AND refersTo = ?'),
   };

@@ -92,6 +92,44 @@ journey('a list begun in one tap, a phone joined by QR, a tablet by the code typ
   await computer.until(async () => (await computer.devices()).join().includes('Boat tablet'), 'the new name');
 }, 240_000);
 
+journey('the last device that can edit hands the list over, and the next one deletes it everywhere', 'closed', async ({ open }) => {
+  const computer = await open('computer');
+  await computer.tap('Begin a new list');
+  await computer.make(';first', 'The first of a new list.');
+  await computer.seeText('In step');
+  await computer.goTo('Devices');
+  await computer.tap('Let a device in');
+  await computer.seeText('It lets one device in');
+  const phone = await open('phone', `/join#${(await shownCode(computer)).replace('-', '')}`);
+  await phone.tap('Join');
+  await phone.seeText('The first of a new list.');
+  await computer.goTo('Devices');
+  await computer.openUnderDevices('Phone');
+  await computer.press(await computer.see(By.xpath('//*[@role="radio"][starts-with(normalize-space(.), "Only use")]')));
+  await computer.seeText('Phone uses the list only.');
+
+  // Nobody is left behind without a device that can edit.
+  await computer.goTo('Devices');
+  await computer.openUnderDevices('Computer');
+  await computer.tap('Sign this device out');
+  await computer.seeText('No other device can edit the whole list. Choose one that can:');
+  await computer.expectAccessible();
+  await computer.press(await computer.see(By.xpath('//*[@role="radio"][normalize-space(.)="Phone"]')));
+  await computer.tap('Sign out');
+  await computer.seeText('Out of the list');
+
+  // The phone can edit now, and delete all of it.
+  await phone.until(async () => (await phone.text()).includes('Paste or write…'), 'the way to a new shortcut to be there');
+  await phone.goTo('Devices');
+  await phone.tap('Delete this list…');
+  await phone.seeText('You can’t undo this.');
+  await phone.expectAccessible();
+  await phone.tap('Delete everywhere');
+  await phone.seeText('This list was deleted on one of your devices.');
+  await phone.expectAccessible();
+  expect(await phone.kept()).toBe('[]');
+}, 180_000);
+
 journey('the spare key gets a lost list back', 'closed', async ({ stand }) => {
   const lost = await Browser.start('phone');
   const app = await new App(lost, stand.address).open();

@@ -111,6 +111,13 @@ journey('what cannot be kept is told, and all that was typed stays', 'demo', asy
   await refuse('a\u0007b', 'a control character (U+0007) at character 2');
   await refuse(';WS', ';ws is taken: it gives “Corrie & Vale Unit 3');
 
+  // A text that is far too long, of characters that are hard to count: told at once, and the page goes on.
+  await app.fill('You type', ';long');
+  await app.fill('You get', '😀'.repeat(60_000));
+  await app.tap('Save');
+  await app.seeText('240000 bytes');
+  await app.fill('You get', 'kept all along');
+
   // White space around a code goes, inside it is shown.
   await app.fill('You type', '  big hall ');
   await app.seeText('␣ is a blank inside the code');

@@ -17,13 +17,19 @@ export interface Belonging {
 
 /** Where a record belongs, by the values that it shows. */
 export function belongingOf({ type, id, fields }: StoredRecord): Belonging {
-  const shown = (field: string) => fields[field]?.[0]?.value;
-  return {
-    type,
-    id,
-    setId: type === 'shortcut' ? ((shown('setId') as string | null | undefined) ?? null) : type === 'set' ? id : type === 'convention' ? ((shown('scope') as { setId?: string } | undefined)?.setId ?? null) : null,
-    refersTo: type === 'leftFinding' ? ((shown('shortcutId') as string | undefined) ?? null) : null,
-  };
+  const shown = <T>(field: string) => fields[field]?.[0]?.value as T | undefined;
+  switch (type) {
+    case 'shortcut':
+      return { type, id, setId: shown<string | null>('setId') ?? null, refersTo: null };
+    case 'set':
+      return { type, id, setId: id, refersTo: null };
+    case 'convention':
+      return { type, id, setId: shown<{ setId?: string }>('scope')?.setId ?? null, refersTo: null };
+    case 'leftFinding':
+      return { type, id, setId: null, refersTo: shown<string>('shortcutId') ?? null };
+    default:
+      return { type, id, setId: null, refersTo: null };
+  }
 }
 
 /** Whether a device gets a record: of its sets, and of what is of the whole list. `takes` null: it gets all. */

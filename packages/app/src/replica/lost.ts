@@ -1,5 +1,5 @@
 import { isCounter } from '@yellow-latch/core/model';
-import { isDeleted, isErased, type StoredRecord, type Version } from '@yellow-latch/core/sync';
+import { isDeleted, isErased, recordKey, type Change, type StoredRecord, type Version } from '@yellow-latch/core/sync';
 
 import { plainFields, type Write } from './replica';
 
@@ -20,6 +20,27 @@ export function writesOfLost(before: ReadonlyMap<string, StoredRecord>, now: Rea
     if (Object.keys(fields).length > 0) writes.push({ type, id, fields } as Write);
   }
   return writes;
+}
+
+/**
+ * The same for a device that goes on as itself: what waits in its outbox says itself what it has to say, so that is left out.
+ * `shown`: the records with what waits on top.
+ */
+export function writesOfLostBeside(waiting: readonly Change[], before: ReadonlyMap<string, StoredRecord>, now: ReadonlyMap<string, StoredRecord>, shown: ReadonlyMap<string, StoredRecord>, isElsewhere: (key: string) => boolean): Write[] {
+  const waits = new Map<string, Set<string>>();
+  for (const { record, fields } of waiting) {
+    const key = recordKey(record);
+    waits.set(key, new Set([...(waits.get(key) ?? []), ...Object.keys(fields)]));
+  }
+  // A change that waits makes its record anew where the server has none.
+  const isMade = (key: string) => shown.has(key) && !isDeleted(shown.get(key)!);
+  return writesOfLost(before, now, (key) => isElsewhere(key) || isMade(key)).flatMap((write) => {
+    const key = recordKey({ type: write.type, id: write.id! });
+    const own = waits.get(key);
+    if (!own || !now.has(key) || write.fields.deleted === 'erased') return [write];
+    const fields = Object.fromEntries(Object.entries(write.fields).filter(([field]) => !own.has(field)));
+    return Object.keys(fields).length > 0 ? [{ ...write, fields }] : [];
+  });
 }
 
 function erasing(there: StoredRecord | undefined): Record<string, unknown> {

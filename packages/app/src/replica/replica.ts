@@ -21,7 +21,7 @@ import { v7 as uuid } from 'uuid';
 import { newDeviceState } from './device';
 import type { DeviceState, OutboxEntry, ReplicaDatabase, ReplicaSchema } from './database';
 import { KeptRecords } from './keptRecords';
-import { writesOfLost } from './lost';
+import { writesOfLostBeside } from './lost';
 import { Outbox, type Waiting } from './outbox';
 import type { Position } from './server';
 import { viewOf, type ListView } from './view';
@@ -239,28 +239,12 @@ export class Replica {
       this.copy = null;
       this.shown = new Map(this.records);
       this.show(this.outbox.entries.map(({ change }) => recordKey(change.record)));
-      if (copy.parted && next.may === 'edit') await this.writeLost(before, copy);
+      const lost = copy.parted && next.may === 'edit' ? writesOfLostBeside(this.waiting, before, copy.records, this.shown, (key) => copy.elsewhere.has(key)) : [];
+      if (lost.length > 0) await this.write(lost);
       return 'taken';
     }
     this.show([...records.map(recordKey), ...removed, ...arrived.map(({ change }) => recordKey(change.record))]);
     return 'taken';
-  }
-
-  /** Writes anew what the server lost. What waits says itself what it has to say. */
-  private async writeLost(before: ReadonlyMap<string, StoredRecord>, { records, elsewhere }: Copy): Promise<void> {
-    const waiting = new Map<string, Set<string>>();
-    for (const { record, fields } of this.waiting) {
-      const key = recordKey(record);
-      waiting.set(key, new Set([...(waiting.get(key) ?? []), ...Object.keys(fields)]));
-    }
-    const isMadeWhole = (key: string) => !records.has(key) && this.shown.has(key) && !isDeleted(this.shown.get(key)!);
-    const writes = writesOfLost(before, records, (key) => elsewhere.has(key) || isMadeWhole(key)).flatMap((write) => {
-      const waits = waiting.get(recordKey({ type: write.type, id: write.id! }));
-      if (!waits || !records.has(recordKey({ type: write.type, id: write.id! })) || write.fields.deleted === 'erased') return [write];
-      const fields = Object.fromEntries(Object.entries(write.fields).filter(([field]) => !waits.has(field)));
-      return Object.keys(fields).length > 0 ? [{ ...write, fields }] : [];
-    });
-    if (writes.length > 0) await this.write(writes);
   }
 
   /** Forgets a fresh copy that was begun: the line was lost, and the next one begins anew. */

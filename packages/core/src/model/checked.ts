@@ -12,6 +12,11 @@ export function checkedText(check: (text: string) => TextProblem | null) {
   });
 }
 
+/** Whether a line has more than so many clusters, or is far too long to have few. */
+export function isLineTooLong(text: string, clusters: number): boolean {
+  return text.length > clusters * LIMITS.unitsPerCluster || hasMoreClusters(text, clusters);
+}
+
 /** One line of text of at most so many grapheme clusters, and at least `least`. Measured first: nothing is counted that is far too long. */
 export function lineOf(clusters: number, least: 0 | 1 = 1) {
   return z

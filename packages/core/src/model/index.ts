@@ -4,7 +4,7 @@
  * Everything that travels between device and server is parsed by the schemas of this room;
  * nothing is typed twice.
  */
-export { LanguageSchema, lineOf } from './checked';
+export { isLineTooLong, LanguageSchema, lineOf } from './checked';
 export * from './code';
 export * from './convention';
 export * from './expansion';

@@ -2,8 +2,8 @@ import {
   checkCode,
   checkExpansion,
   cleanEnd,
-  countClusters,
   guessKind,
+  isLineTooLong,
   LIMITS,
   shownText,
   takenBy,
@@ -118,13 +118,13 @@ export function makeResolver(
     }
     if (setId === NEW_SET && newSet === '') {
       errors.newSet = { type: 'empty', message: 'Give the new set a name.' };
-    } else if (setId === NEW_SET && countClusters(newSet) > LIMITS.setNameClusters) {
+    } else if (setId === NEW_SET && isLineTooLong(newSet, LIMITS.setNameClusters)) {
       errors.newSet = {
         type: 'too-many-clusters',
         message: `The name may have ${LIMITS.setNameClusters} characters at most.`,
       };
     }
-    if (countClusters(note) > LIMITS.noteClusters) errors.note = { type: 'too-many-clusters', message: `The note may have ${LIMITS.noteClusters} characters at most.` };
+    if (isLineTooLong(note, LIMITS.noteClusters)) errors.note = { type: 'too-many-clusters', message: `The note may have ${LIMITS.noteClusters} characters at most.` };
     return Object.keys(errors).length > 0 ? { values: {}, errors } : { values, errors: {} };
   };
 }

@@ -1,4 +1,4 @@
-import { countClusters, LIMITS, type ShortcutSet } from '@yellow-latch/core/model';
+import { isLineTooLong, LIMITS, type ShortcutSet } from '@yellow-latch/core/model';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -30,7 +30,7 @@ export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => vo
   const count = list.shortcuts.filter(({ setId }) => setId === set.id).length;
   const shortcuts = counted(count, 'shortcut');
   const others = list.sets.filter(({ id }) => id !== set.id);
-  const isTooLong = countClusters(name.trim()) > LIMITS.setNameClusters;
+  const isTooLong = isLineTooLong(name.trim(), LIMITS.setNameClusters);
   const act = (doing: Doing, done: string) => {
     onClose();
     void doIt(doing, done);

@@ -1,7 +1,7 @@
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { countClusters, LIMITS, type ShortcutSet } from '@yellow-latch/core/model';
+import { isLineTooLong, LIMITS, type ShortcutSet } from '@yellow-latch/core/model';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
@@ -39,7 +39,7 @@ export default function SetsPage() {
   };
   const make = () => {
     const wanted = name.trim();
-    if (wanted === '' || countClusters(wanted) > LIMITS.setNameClusters) return;
+    if (wanted === '' || isLineTooLong(wanted, LIMITS.setNameClusters)) return;
     void doIt(makingSet(wanted, sets), `${wanted} is a set now.`).then(() => setName(''), () => {});
   };
   const open = sets.find(({ id }) => id === asked);
@@ -49,7 +49,7 @@ export default function SetsPage() {
         {canEdit && (
           <View style={styles.make}>
             <View style={styles.words}>
-              <Field label="A new set" value={name} onChangeText={setName} onBlur={() => {}} onSubmit={make} error={countClusters(name) > LIMITS.setNameClusters ? `The name may have ${LIMITS.setNameClusters} characters at most.` : undefined} />
+              <Field label="A new set" value={name} onChangeText={setName} onBlur={() => {}} onSubmit={make} error={isLineTooLong(name, LIMITS.setNameClusters) ? `The name may have ${LIMITS.setNameClusters} characters at most.` : undefined} />
             </View>
             {name.trim() !== '' && <LatchButton label="Make it" icon="plus" onPress={make} />}
           </View>

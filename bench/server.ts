@@ -154,7 +154,7 @@ const MIGRATIONS = join(__dirname, '../packages/server/migrations');
 /** An empty database with the server's own tables and settings, and nothing else of it. */
 function sameTables(folder: string): SQLite.Database {
   const db = new SQLite(join(folder, 'alone.sqlite'));
-  for (const pragma of ['journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON', 'secure_delete = ON']) db.pragma(pragma);
+  for (const pragma of ['auto_vacuum = INCREMENTAL', 'journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON', 'secure_delete = ON']) db.pragma(pragma);
   for (const file of readdirSync(MIGRATIONS).filter((name) => name.endsWith('.sql')).sort()) db.exec(readFileSync(join(MIGRATIONS, file), 'utf8'));
   return db;
 }

@@ -261,8 +261,8 @@ function keep(entry: Entry, { change, counts, stored, known, record: applied, be
     recordType: type,
     recordId: id,
     takenAt: entry.now,
-    counts,
-    deletes,
+    counts: Number(counts),
+    deletes: Number(deletes),
     together: change.together ?? null,
     setBefore: stored ? stored.setId : belongs.setId,
     setId: belongs.setId,
@@ -271,7 +271,7 @@ function keep(entry: Entry, { change, counts, stored, known, record: applied, be
   });
   if (change.together && !counts) addToGroup(entry, change.together, type === 'shortcut', deletes);
   if (erases) eraseFromLog(entry, change.record, applied);
-  statements.keep.run({ listId, type, id, number: list.number, setId: belongs.setId, refersTo: belongs.refersTo, isDeleted: isDeleted(record), body: packed });
+  statements.keep.run({ listId, type, id, number: list.number, setId: belongs.setId, refersTo: belongs.refersTo, isDeleted: Number(isDeleted(record)), body: packed });
 }
 
 function addToGroup({ groups, list }: Entry, id: string, isShortcut: boolean, deletes: boolean): void {

@@ -81,7 +81,7 @@ export class Streams {
    * device cannot go on from where it is.
    */
   start(request: Request, response: Response, { id, listId }: Device, { since, last }: Position, onOver: (reached: number) => void): void {
-    const first = this.read(id, since, last);
+    const first = this.read(deviceNow(this.db, id), since, last);
     const lines = [...this.ofDevices.get(id)];
     for (const lost of lines.slice(0, Math.max(0, lines.length + 1 - MOST_OF_ONE_DEVICE))) this.hangUp(lost);
     response.writeHead(200, {
@@ -101,7 +101,7 @@ export class Streams {
           const device = deviceNow(this.db, id);
           // It may have been signed out by another program that shares the data.
           if (device.signedOutAt !== null) return this.hangUp(stream);
-          const read = this.read(id, sent);
+          const read = this.read(device, sent);
           if (!evenIfNone && read.through === sent) return;
           more = read.more;
           write(read, device);
@@ -157,8 +157,7 @@ export class Streams {
     return this.ofDevices.get(stream.device.id).has(stream);
   }
 
-  private read(deviceId: string, since: number, last?: string): Read {
-    const { listId, takes } = deviceNow(this.db, deviceId);
+  private read({ listId, takes }: Device, since: number, last?: string): Read {
     const of = `${listId} ${takes} ${since} ${last ?? ''}`;
     if (this.lastRead?.of !== of) this.lastRead = { of, read: readRecords(this.db, { listId, takes: takesOf({ takes }), since, last, limit: PAGE }) };
     return this.lastRead.read;

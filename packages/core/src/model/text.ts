@@ -11,10 +11,12 @@ const PIECE = 256;
  * letters, figures, punctuation and emoji without marks, joiners, flags or parts of a syllable among them.
  */
 const ALONE =
-  '(?![\\p{M}\\p{Emoji_Modifier}\\p{Cf}])[\\x20-\\x7e\\xa1-\\u024f\\u0370-\\u052f\\u05d0-\\u05ea\\u0620-\\u064a\\u2010-\\u2027\\u20a0-\\u20bf\\u2190-\\u2bff\\u3001-\\u3029\\u3041-\\u3096\\u30a0-\\u30ff\\u4e00-\\u9fff\\uac00-\\ud7a3\\p{Extended_Pictographic}]';
-/** Such characters in a row, each with the marks above or below it, of which the first and the last may join what stands outside. */
-const RUN_ALONE = new RegExp(`(?<=${ALONE}|\\p{Mn})(?:${ALONE}\\p{Mn}*)+(?=${ALONE})`, 'gu');
-const MARK = /\p{Mn}/gu;
+  '(?![\\p{M}\\p{Emoji_Modifier}\\p{Cf}])[\\x20-\\x7e\\xa1-\\u024f\\u0370-\\u052f\\u05d0-\\u05ea\\u0620-\\u064a\\u0e01-\\u0e30\\u0e32\\u0e40-\\u0e46\\u2010-\\u2027\\u20a0-\\u20bf\\u2190-\\u2bff\\u3001-\\u3029\\u3041-\\u3096\\u30a0-\\u30ff\\u4e00-\\u9fff\\uac00-\\ud7a3\\p{Extended_Pictographic}]';
+/** What always joins the character before it (rules GB9 and GB9a): marks above and below, and two vowels of Thai and Lao. */
+const JOINS = '[\\p{Mn}\\u0e33\\u0eb3]';
+/** Such characters in a row, each with what joins it, of which the first and the last may join what stands outside. */
+const RUN_ALONE = new RegExp(`(?<=${ALONE}|${JOINS})(?:${ALONE}${JOINS}*)+(?=${ALONE})`, 'gu');
+const MARK = new RegExp(JOINS, 'gu');
 
 /** Number of extended grapheme clusters in `text` (UAX #29). Linear in its length. */
 export function countClusters(text: string): number {

@@ -114,7 +114,7 @@ journey('the last device that can edit hands the list over, and the next one del
   await computer.tap('Sign this device out');
   await computer.seeText('No other device can edit the whole list. Choose one that can:');
   await computer.expectAccessible();
-  await computer.press(await computer.see(By.xpath('//*[@role="radio"][normalize-space(.)="Phone"]')));
+  await computer.press(await computer.see(By.xpath('//*[@aria-label="Who can edit the list from now on"]//*[@role="radio"]')));
   await computer.tap('Sign out');
   await computer.seeText('Out of the list');
 

@@ -42,10 +42,10 @@ export function DeleteList() {
           <Text variant="bodyLarge" style={STRONG}>
             You can’t undo this.
           </Text>
+          <Button mode="outlined" style={styles.first} contentStyle={styles.tall} onPress={() => router.navigate('/export')}>
+            Back up first
+          </Button>
           <View style={styles.row}>
-            <Button mode="text" contentStyle={styles.tall} onPress={() => router.navigate('/export')}>
-              Back up first
-            </Button>
             <Button mode="text" contentStyle={styles.tall} onPress={() => setOpen(false)}>
               Keep it
             </Button>
@@ -60,8 +60,10 @@ export function DeleteList() {
 }
 
 const styles = StyleSheet.create({
-  open: { alignSelf: 'flex-start' },
+  // Its words stand where the text above them begins.
+  open: { alignSelf: 'flex-start', marginLeft: -12 },
+  first: { alignSelf: 'flex-start' },
   sheet: { paddingHorizontal: 20, paddingBottom: 8, gap: 12 },
-  row: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'flex-end', gap: 12 },
+  row: { flexDirection: 'row', justifyContent: 'flex-end', gap: 12 },
   tall: { minHeight: 48 },
 });

@@ -119,7 +119,8 @@ class Reader {
   /** How many of a group earlier answers told: they were asked for before a later number. */
   private toldBefore(together: string, number: number): number {
     if (this.query.before === undefined) return 0;
-    return this.select([eq(changes.together, together), sql`${changes.number} > ${number}`]).limit(MOST_OF_GROUP).all().length;
+    const later = this.select([eq(changes.together, together), sql`${changes.number} > ${number}`]).limit(MOST_LOOKED_AT).all();
+    return later.filter((row) => !row.counts && this.gets(row)).length;
   }
 
   /** Whether the device got what was changed: before the change and after it, and still does. */

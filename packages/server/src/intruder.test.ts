@@ -239,6 +239,9 @@ describe('a change', () => {
       expect(problemOf(await helper.push([count(helper, uses)]))).toBe('invalid');
       helper.n = 0;
     }
+    // Not beside another field either.
+    expect(problemOf(await helper.push([helper.change({ kind: 'link', used: { count: 100_001, since: NOW } }, id, known)]))).toBe('invalid');
+    helper.n = 0;
     expect(problemOf(await helper.push([{ ...count(helper, 5), clock: makeClock(NOW, 9, owner.id) }]))).toBe('invalid');
     helper.n = 0;
     expect(problemOf(await helper.push([count(helper, 100_000)]))).toBe(200);

@@ -31,8 +31,8 @@ import { statementsOf } from './statements';
 
 /** What records and log of one list may take, in bytes, unless the operator says otherwise. */
 export const LIST_BYTES = 64_000_000;
-/** What only deletes or counts is still taken when a list is full, up to so many times that. */
-const LEEWAY = 1.25;
+/** When a list is full, what only deletes or counts is still taken, and what erases: up to so many times that. */
+const LEEWAY = { small: 1.25, erasing: 2 };
 
 export interface Taken {
   /** The last of the device's own numbers that is in the log. */
@@ -211,7 +211,7 @@ function takeChange(entry: Entry, sent: Change, index: number): void {
   const change = { ...sent, clock: stampedInTime(entry, sent.clock) };
   const stored = statements.record.get({ listId, ...change.record });
   const known = stored && unpackRecord(JSON.parse(stored.body) as PackedRecord);
-  if (counts) refuseWildCount(device, known, change, index);
+  refuseWildCount(device, known, change, index);
   const result = applyChange(known, change);
   if (result.type === 'nothing-to-do') return;
   if (result.type === 'incomplete') {
@@ -247,8 +247,7 @@ function keep(entry: Entry, { change, counts, stored, known, record: applied, be
   const packed = JSON.stringify(packRecord(record));
 
   const room = Buffer.byteLength(body) + (before === null ? 0 : Buffer.byteLength(before)) + Buffer.byteLength(packed) - (stored ? Buffer.byteLength(stored.body) : 0);
-  const isSmall = counts || Object.keys(change.fields).every((field) => field === 'deleted');
-  if (list.bytes + room > entry.quota * (isSmall ? LEEWAY : 1)) throw refused(index, '', tellFull(entry.quota), 'list-too-large');
+  if (list.bytes + room > entry.quota * leewayOf(change, counts)) throw refused(index, '', tellFull(entry.quota), 'list-too-large');
   list.bytes += room;
   list.number += 1;
   const deletes = change.fields.deleted === true;
@@ -272,6 +271,11 @@ function keep(entry: Entry, { change, counts, stored, known, record: applied, be
   if (change.together && !counts) addToGroup(entry, change.together, type === 'shortcut', deletes);
   if (erases) eraseFromLog(entry, change.record, applied);
   statements.keep.run({ listId, type, id, number: list.number, setId: belongs.setId, refersTo: belongs.refersTo, isDeleted: Number(isDeleted(record)), body: packed });
+}
+
+function leewayOf({ fields }: Change, counts: boolean): number {
+  if (fields.deleted === 'erased') return LEEWAY.erasing;
+  return counts || Object.keys(fields).every((field) => field === 'deleted') ? LEEWAY.small : 1;
 }
 
 function addToGroup({ groups, list }: Entry, id: string, isShortcut: boolean, deletes: boolean): void {
@@ -302,8 +306,9 @@ function refuseWhatItDoesNotGet({ db, device }: Entry, before: Belonging | undef
 }
 
 /** A count is as high as fingers make it. */
-function refuseWildCount(device: Device, known: StoredRecord | undefined, { fields }: Change, index: number): void {
+function refuseWildCount(device: Device, known: StoredRecord | undefined, { record, fields }: Change, index: number): void {
   for (const [field, value] of Object.entries(fields)) {
+    if (!isCounter(record.type, field)) continue;
     const before = known ? countOf(known, field, device.id) : 0;
     if ((value as Used).count > before + LIMITS.usesAChange) throw refused(index, `/fields/${field}/count`, `is more than ${LIMITS.usesAChange} above the last`);
   }

@@ -37,6 +37,16 @@ describe('a list that takes all the room it may', () => {
     expect(problemOf(await phone.push([phone.change({ deleted: true }, id, known)]))).toBe(200);
   });
 
+  test('still erases: what is private is not kept for want of room', async () => {
+    const id = uuid();
+    await phone.push([phone.change({ ...WHOLE, content: text(14_000) }, id)]);
+    server.db.update(lists).set({ bytes: 74_900 }).run();
+    const [known] = (await phone.pages()).records;
+    expect(problemOf(await phone.push([phone.change({ deleted: true }, id, known)]))).toBe('list-too-large');
+    phone.n = 1;
+    expect(problemOf(await phone.push([phone.change({ deleted: 'erased' }, id, known)]))).toBe(200);
+  });
+
   test('has its size kept exactly, through edits, erasing and forgetting', async () => {
     const id = uuid();
     await phone.push([phone.change({ ...WHOLE, content: text(3_000) }, id), phone.change({ ...WHOLE, code: ';é→', content: text(10) })]);

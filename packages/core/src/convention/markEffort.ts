@@ -78,7 +78,8 @@ export function effortOfMarks(marks: MarkIndex, mnemonics: readonly WeighedMnemo
         });
       }
       // Means again, as the others are.
-      return [...ends.values()].map((one) => ({ ...one, taps: one.taps / one.weight, seconds: one.seconds / one.weight }));
+      // Where only codes end that are never used, nothing goes on from: a mean over nothing is no number.
+      return [...ends.values()].filter(({ weight }) => weight > 0).map((one) => ({ ...one, taps: one.taps / one.weight, seconds: one.seconds / one.weight }));
     };
     const ends = endsAfter(start);
     const { characters } = marks;

@@ -248,7 +248,7 @@ describe('a page', () => {
     await replica.receive(page({ records: [one], through: 5, fresh: true, more: true }));
     expect([codes(replica), replica.next.since, replica.state.through]).toEqual([[';old'], 5, 3]);
     await replica.receive(page({ records: [two], through: 7 }));
-    expect([codes(replica), replica.next]).toEqual([[';one', ';two'], 7]);
+    expect([codes(replica), replica.next.since]).toEqual([[';one', ';two'], 7]);
     expect(codes(await Replica.open(replica.db, replica.state))).toEqual([';one', ';two']);
   });
 

@@ -112,7 +112,8 @@ function Pair({ shortcut, setName }: { shortcut: Shortcut; setName?: string }) {
 const styles = StyleSheet.create({
   symbol: { fontSize: 21, lineHeight: 26 },
   row: { flexDirection: 'row', alignItems: 'center', paddingLeft: 10, paddingRight: 4 },
-  choosing: { paddingRight: 14 },
+  // A press with Shift chooses, and selects no text on its way.
+  choosing: { paddingRight: 14, userSelect: 'none' },
   link: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: 8, minWidth: 0 },
   glyph: { width: 20 },
   pair: {

@@ -23,7 +23,6 @@ import { v7 as uuid } from 'uuid';
 
 import type { Database } from './database';
 import { deviceNow, onlyUse, refuseSignedOut, takesOf, type Device } from './devices';
-import { Erasure } from './erasure';
 import { ProblemError } from './problem';
 import { changes, records } from './schema';
 import { belongingOf, gets, type Belonging } from './scope';
@@ -43,63 +42,11 @@ export interface Taken {
   changed: boolean;
 }
 
-interface Push {
+/** Changes of one device, to be taken all or none. */
+export interface Push {
   device: Device;
   changes: readonly Change[];
   now: number;
-}
-
-interface Waiting extends Push {
-  resolve(taken: TakenIn): void;
-  reject(error: unknown): void;
-}
-
-/** A push that was taken. `erased`: resolves when what it erased is gone from the files. */
-export interface TakenIn extends Taken {
-  erased: Promise<void> | null;
-}
-
-/**
- * Takes pushes in. Those that arrive while the event loop turns once share a transaction, so that many devices
- * cost the disk one wait; each push is still taken whole or not at all, and answered when it is durable.
- */
-export class Intake {
-  private waiting: Waiting[] = [];
-
-  constructor(
-    private readonly db: Database,
-    private readonly erasure = new Erasure(db),
-    private readonly quota = LIST_BYTES,
-  ) {}
-
-  take(push: Push): Promise<TakenIn> {
-    return new Promise((resolve, reject) => {
-      if (this.waiting.push({ ...push, resolve, reject }) === 1) setImmediate(() => this.takeWaiting());
-    });
-  }
-
-  private takeWaiting(): void {
-    const pushes = this.waiting;
-    this.waiting = [];
-    try {
-      const answers = takePushes(this.db, pushes, this.quota);
-      answers.forEach((answer, index) => {
-        const push = pushes[index]!;
-        if (answer instanceof Error) push.reject(answer);
-        else push.resolve({ ...answer, erased: this.erase(push, answer.erases) });
-      });
-    } catch (error) {
-      for (const { reject } of pushes) reject(error);
-    }
-  }
-
-  /** Also a push that is repeated waits for what it erased the first time. */
-  private erase({ device, changes: pushed }: Push, erases: boolean): Promise<void> | null {
-    const first = pushed.find(({ fields }) => fields.deleted === 'erased');
-    if (!erases && !(first && this.erasure.isPending)) return null;
-    this.erasure.hold(device.id, first?.n ?? pushed[0]!.n);
-    return this.erasure.finish();
-  }
 }
 
 /**
@@ -113,10 +60,11 @@ export function takeChanges(db: Database, device: Device, changes: readonly Chan
   return answer!;
 }
 
-type Answer = Taken & { erases: boolean };
+/** What became of a push. `erases`: something is to be gone from the files; see `Erasure`. */
+export type Answer = Taken & { erases: boolean };
 
-/** In one transaction; if one of the pushes is refused, each in its own, so that the others stand. */
-function takePushes(db: Database, pushes: readonly Push[], quota: number): (Answer | ProblemError)[] {
+/** Takes pushes in one transaction; if one of the pushes is refused, each in its own, so that the others stand. */
+export function takePushes(db: Database, pushes: readonly Push[], quota: number): (Answer | ProblemError)[] {
   try {
     return db.$client.transaction(() => takeAll(db, pushes, quota)).immediate();
   } catch (error) {

@@ -13,7 +13,7 @@ import { Presence } from './devices';
 import { diskTrouble } from './disk';
 import { Erasure } from './erasure';
 import { Housekeeping } from './housekeeping';
-import { Intake } from './ledger';
+import { Intake } from './intake';
 import { FolderLock } from './lock';
 import { lists } from './schema';
 import { Streams } from './stream';

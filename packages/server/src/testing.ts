@@ -21,7 +21,7 @@ import { createApp, type App, type AppOptions } from './app';
 import { openDatabase, type Database } from './database';
 import { Presence } from './devices';
 import { Erasure } from './erasure';
-import { Intake } from './ledger';
+import { Intake } from './intake';
 import { lists } from './schema';
 import { Streams } from './stream';
 

@@ -4,7 +4,7 @@ import express, { Router, type RequestHandler } from 'express';
 import type { Database } from '../database';
 import type { Presence } from '../devices';
 import type { Erasure } from '../erasure';
-import type { Intake } from '../ledger';
+import type { Intake } from '../intake';
 import type { Streams } from '../stream';
 import { directoryRoutes } from './directory';
 import { joiningRoutes } from './joining';

@@ -1,7 +1,7 @@
 /** The devices of a list: who they are, what they may do, and how far they have come. */
 import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 
-import type { DeviceInfo, DeviceSettings, NewDevice, Takes } from '@yellow-latch/core/sync';
+import { mayManage, type DeviceInfo, type DeviceSettings, type NewDevice, type Takes } from '@yellow-latch/core/sync';
 import { and, asc, count, eq, isNull, ne } from 'drizzle-orm';
 
 import type { Database, Queries } from './database';
@@ -166,11 +166,6 @@ export function findDevice(db: Queries, listId: string, id: string): Device {
   const found = db.select().from(devices).where(of).get();
   if (!found) throw new ProblemError(404, 'not-found', 'There is no such device in this list');
   return found;
-}
-
-/** Whether a device looks after the list: lets others in, sets what they may do, signs them out. */
-export function mayManage({ may, takes }: Pick<Device, 'may' | 'takes'>): boolean {
-  return may === 'edit' && takes === null;
 }
 
 /** Refuses a device that does not look after the list. */

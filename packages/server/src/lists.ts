@@ -2,11 +2,11 @@
 import { randomBytes } from 'node:crypto';
 
 import { JOIN_CODE_BYTES, JOIN_CODE_LASTS, joinCodeOf, readJoinCode, readSpareKey, SPARE_KEY_BYTES, spareKeyOf, type ReadCode } from '@yellow-latch/core/join';
-import type { Invitation, NewDevice, NewList } from '@yellow-latch/core/sync';
+import { mayManage, type Invitation, type NewDevice, type NewList } from '@yellow-latch/core/sync';
 import { and, asc, count, eq, isNull, lt, sql } from 'drizzle-orm';
 
 import type { Database, Queries } from './database';
-import { admitDevice, deviceNow, hashSecret, mayManage, refuseToManage, type Device } from './devices';
+import { admitDevice, deviceNow, hashSecret, refuseToManage, type Device } from './devices';
 import { ProblemError } from './problem';
 import { changeGroups, changes, devices, invitations, lists, records } from './schema';
 

@@ -46,12 +46,6 @@ test('a page ends where it is large, and the next goes on', async () => {
   expect(new Set(pages.flatMap(({ records }) => records.map(({ id }) => id))).size).toBe(400);
 });
 
-test('one record larger than a page is a page', async () => {
-  const id = uuid();
-  await phone.push([phone.change({ ...WHOLE, content: { ...WHOLE.content, expansion: 'x'.repeat(20_000) } }, id)]);
-  expect((await phone.pages()).records).toHaveLength(1);
-});
-
 describe('history', () => {
   test('tells eight of a large group, with its size, and passes over the rest of it at once', async () => {
     await pushMany(3);

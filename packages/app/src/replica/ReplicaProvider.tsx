@@ -1,4 +1,4 @@
-import type { May } from '@yellow-latch/core/sync';
+import { mayManage, type May } from '@yellow-latch/core/sync';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useState, type ReactNode } from 'react';
 
@@ -118,7 +118,7 @@ export function useMay(): May {
 /** Whether this device looks after the list: lets others in, sets what they may do, deletes it. */
 export function useManages(): boolean {
   const { replica } = useOpened();
-  return useMay() === 'edit' && replica.state.takes === null;
+  return mayManage({ may: useMay(), takes: replica.state.takes });
 }
 
 /** Writes to the list. Resolves, with the ids written, when the outbox holds the changes. */

@@ -37,6 +37,11 @@ export type May = (typeof MAY)[number];
 export const TakesSchema = z.array(RecordIdSchema.nullable()).max(500).nullable();
 export type Takes = z.infer<typeof TakesSchema>;
 
+/** Whether a device looks after the list: lets others in, sets what they may do, deletes it. It edits, and gets all sets. */
+export function mayManage({ may, takes }: { may: May; takes: unknown }): boolean {
+  return may === 'edit' && takes === null;
+}
+
 /**
  * Records as they stand, in the order of their last change: a page, an event of the stream, or
  * the answer to a push. `through`: all changes up to this number of the log are in it, or in what

@@ -1,4 +1,4 @@
-import type { DeviceInfo } from '@yellow-latch/core/sync';
+import { mayManage, type DeviceInfo } from '@yellow-latch/core/sync';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -26,7 +26,7 @@ interface SignOutSheetProps {
 export function SignOutSheet({ device, isSelf, isOpen, others, hasSpareKey, waiting, onClose, onSignOut }: SignOutSheetProps) {
   const palette = usePalette();
   const [heirId, setHeirId] = useState<string | null>(null);
-  const isLast = isSelf && others.length > 0 && manages(device) && !others.some(manages);
+  const isLast = isSelf && others.length > 0 && mayManage(device) && !others.some(mayManage);
   const heir = others.find(({ id }) => id === heirId) ?? null;
   return (
     <Sheet title={`Sign out ${isSelf ? 'this device' : device.name}?`} isOpen={isOpen} onClose={onClose}>
@@ -69,10 +69,6 @@ export function SignOutSheet({ device, isSelf, isOpen, others, hasSpareKey, wait
       </View>
     </Sheet>
   );
-}
-
-function manages({ may, takes }: DeviceInfo): boolean {
-  return may === 'edit' && takes === null;
 }
 
 const styles = StyleSheet.create({

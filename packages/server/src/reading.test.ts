@@ -9,7 +9,6 @@ let server: TestServer;
 let phone: TestDevice;
 beforeEach(async () => {
   server = testServer();
-  server.db.$client.pragma('synchronous = OFF');
   phone = await TestDevice.join(server.app);
 });
 afterEach(() => server.end());

@@ -2,8 +2,8 @@ import { AhoCorasick as Monyone } from '@monyone/aho-corasick';
 import Classic from 'ahocorasick';
 import Modern from 'modern-ahocorasick';
 
-import { CompiledList, hasEdgeBefore, isDelimiter, type FiringEntry } from '../packages/core/src/fire';
-import { THIS_APP } from '../packages/core/src/fit';
+import { CompiledList, hasEdgeBefore, isDelimiter, madeOf, type FiringEntry } from '../packages/core/src/fire';
+import { DEVICE_PROFILES, THIS_APP, type DeviceProfile } from '../packages/core/src/fit';
 import { brownText } from './brown';
 import { madeUpList } from './lists';
 import { median, round, timesInTurn, type Figure } from './measure';
@@ -43,9 +43,30 @@ function tally(text: string) {
 
 export function scan(): Figure[] {
   const text = brownText(2_000_000, __filename);
+  const phone = { ...DEVICE_PROFILES['phone-list'], builtIn: [] };
+  return [
+    figure({ name: 'scan', what: 'of text', profile: THIS_APP, typed: text, made: text, bar: 8 }),
+    // What the device makes of the text the packages are given for nothing, but for what is not ASCII, at which the fastest takes minutes.
+    figure({ name: 'scan-made', what: 'of text, made as a phone makes it while it is typed,', profile: phone, typed: text, made: inAscii(madeOf(text, phone)!.text), bar: 5 }),
+  ];
+}
+
+const inAscii = (text: string) => text.replace(/[\u2018\u2019]/gu, "'").replace(/[\u201c\u201d]/gu, '"').replaceAll('\u2014', ';').replaceAll('\u2026', '.');
+
+interface Scanned {
+  readonly name: string;
+  readonly what: string;
+  readonly profile: DeviceProfile;
+  readonly typed: string;
+  readonly made: string;
+  /** How many times the fastest package it should be. */
+  readonly bar: number;
+}
+
+function figure({ name, what, profile, typed, made: text, bar }: Scanned): Figure {
   const entries = listFor(text);
   const keys = entries.map(({ code }) => code.toLowerCase());
-  const list = CompiledList.compile(entries, THIS_APP);
+  const list = CompiledList.compile(entries, profile);
   const results: string[] = [];
   const peers: [string, () => string][] = [
     ['modern-ahocorasick', peerOf(new Modern(keys), text)],
@@ -78,31 +99,30 @@ export function scan(): Figure[] {
   const ours = () => {
     let count = 0;
     let sum = 0;
-    list.scanEach(text, (start) => {
+    list.scanEach(typed, (start) => {
       count += 1;
       sum += start;
     });
-    return `${count} places, starts summing to ${sum}`;
+    // Places of the typed text are others than those of the made one.
+    return typed === text ? `${count} places, starts summing to ${sum}` : `${count} places`;
   };
-  const rounds = timesInTurn(15, [ours, ...peers.map(([, run]) => run)].map((run) => () => results.push(run())));
+  const rounds = timesInTurn(15, [ours, ...peers.map(([, run]) => run)].map((run) => () => results.push(typed === text ? run() : run().split(',')[0]!)));
   if (new Set(results).size !== 1) throw new Error(`results differ: ${[...new Set(results)].join(' / ')}`);
   const [own, ...others] = rounds.map(median) as [number, ...number[]];
   const fastest = others.indexOf(Math.min(...others));
   // Round by round, since the machine is now fast, now slow: what ran side by side is compared.
   const ratio = median(rounds[0]!.map((time, i) => rounds[fastest + 1]![i]! / time));
-  const speed = (time: number) => round(text.length / time / 1_000);
-  return [
-    {
-      name: 'scan',
-      what: `${text.length / 1e6} MB of text for ${CODES.toLocaleString('en')} codes, folding and edges included (${results[0]})`,
+  const speed = (time: number) => round(typed.length / time / 1_000);
+  return {
+      name,
+      what: `${typed.length / 1e6} MB ${what} for ${CODES.toLocaleString('en')} codes, folding and edges included (${results[0]})`,
       ours: speed(own),
       peer: peers.map(([name], i) => `${name} ${speed(others[i]!)}`).join(', '),
       ratio: round(ratio),
       unit: 'million characters a second',
-      bar: `≥ 8 × the fastest (${peers[fastest]![0]})`,
-      holds: ratio >= 8,
-    },
-  ];
+      bar: `≥ ${bar} × the fastest (${peers[fastest]![0]})`,
+      holds: ratio >= bar,
+  };
 }
 
 function peerOf(automaton: Modern, text: string): () => string {

@@ -1,4 +1,4 @@
-import { fitsCapitals, foldAll, type CompiledList, type FiringEntry, type FoldedText } from '../fire';
+import { fitsCapitals, foldMade, madeOf, madeOfEach, type CompiledList, type FiringEntry, type FoldedText } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey } from '../model';
 
@@ -20,7 +20,7 @@ export function separatorOf({ delimiters }: DeviceProfile): string {
 
 /**
  * Texts that are searched all at once: joined, folded and kept, for any number of lists and devices.
- * Memory: about 3 bytes a character for each separator.
+ * Memory: about 3 bytes a character for each separator and for each way in which devices change texts.
  */
 export class Bank {
   private readonly joined = new Map<string, FoldedText>();
@@ -29,19 +29,30 @@ export class Bank {
   /** The texts under their match keys, joined, for `containing`. */
   private keys: { text: string; starts: Int32Array } | null = null;
 
-  constructor(readonly texts: readonly string[]) {
+  /** `isMiddle`: each text stands in the middle of a sentence. */
+  constructor(
+    readonly texts: readonly string[],
+    private readonly isMiddle = false,
+  ) {
     this.starts = startsOf(texts);
   }
 
-  /** All texts as one, each with what ends codes on a device behind it. */
+  /** All texts as one, as the device makes each of them, with what ends codes there behind it; its places are those of the texts as given. */
   foldedFor(profile: DeviceProfile): FoldedText {
     const separator = separatorOf(profile);
-    let folded = this.joined.get(separator);
-    if (!folded) {
-      folded = foldAll(this.texts.join(separator) + separator);
-      this.joined.set(separator, folded);
-    }
+    const { sentenceCapitals, smartQuotes, smartDashes, smartDots, doubleSpaceStop } = profile;
+    const changes = [sentenceCapitals, smartQuotes, smartDashes, smartDots, doubleSpaceStop].join();
+    const kept = this.joined.get(separator + changes);
+    if (kept) return kept;
+    const joined = this.texts.join(separator) + separator;
+    const folded = foldMade(joined, madeOfEach(joined, this.starts, profile, this.isMiddle));
+    this.joined.set(separator + changes, folded);
     return folded;
+  }
+
+  /** The hits of one of the texts, as `scan` finds them. */
+  hitsIn(list: CompiledList, text: number): Hit[] {
+    return hitsIn(list, this.texts[text]!, this.isMiddle);
   }
 
   /** Tells every hit in every text. Linear in the length of all. */
@@ -58,15 +69,16 @@ export class Bank {
   /** Makes ready what `containing` uses; else its first question does. */
   prepare(): { text: string; starts: Int32Array } {
     if (!this.keys) {
-      const keys = this.texts.map(matchKey);
+      const keys = this.texts.map(searchable);
       this.keys = { text: `${keys.join('\n')}\n`, starts: startsOf(keys) };
     }
     return this.keys;
   }
 
-  /** The texts in which a match key stands somewhere. */
-  containing(key: string): number[] {
+  /** The texts in which a match key stands somewhere, as they are or as some device makes them. */
+  containing(code: string): number[] {
     const { text, starts } = this.prepare();
+    const key = asTyped(code);
     const found: number[] = [];
     let at = text.indexOf(key);
     while (at >= 0) {
@@ -76,6 +88,18 @@ export class Bank {
     }
     return found;
   }
+}
+
+/** A match key with what devices make of straight quotes, hyphens and full stops as it is typed. */
+export function asTyped(key: string): string {
+  return key.replace(/[\u2018\u2019]/gu, "'").replace(/[\u201c\u201d]/gu, '"').replaceAll('\u2014', '--').replaceAll('\u2026', '...');
+}
+
+/** A text in which `asTyped` of a code stands if the code may fire there on any device. */
+export function searchable(text: string): string {
+  const key = asTyped(matchKey(text));
+  // A second space makes a full stop.
+  return key.includes('  ') ? `${key}\n${key.replaceAll('  ', '. ')}` : key;
 }
 
 function startsOf(texts: readonly string[]): Int32Array {
@@ -100,16 +124,18 @@ export function positionIn(starts: ArrayLike<number>, at: number): number {
  * The hits of one text, as `Bank.scan` finds them, by asking what ends at each caret: for a few texts,
  * since a list that has just changed answers at once and need not be made ready for scanning.
  */
-export function hitsIn(list: CompiledList, text: string): Hit[] {
+export function hitsIn(list: CompiledList, typed: string, isMiddle = false): Hit[] {
+  const made = madeOf(typed, list.profile, isMiddle);
+  const hits: Hit[] = made ? list.passingMatches(made) : [];
+  const text = made?.text ?? typed;
   const isEnd = list.isDelimiter;
-  const hits: Hit[] = [];
   for (let end = 1; end <= text.length; end += 1) {
     const isEnded = end === text.length || isEnd(String.fromCodePoint(text.codePointAt(end)!));
     const matches = list.matchesEndingAt(text, end);
     for (const way of ['instant', 'delimiter'] as const) {
       if (way === 'delimiter' && !isEnded) continue;
       const match = matches.find(({ entry, start }) => entry.fires === way && fitsCapitals(entry, text.slice(start, end)));
-      if (match) hits.push({ start: match.start, end, entry: match.entry });
+      if (match) hits.push({ ...(made?.typedRange(match.start, end) ?? { start: match.start, end }), entry: match.entry });
     }
   }
   return hits.sort((a, b) => a.start - b.start || a.end - b.end);

@@ -1,7 +1,6 @@
 import { CompiledList, LARGEST_OVERLAY, type FiringEntry } from '../fire';
 import type { DeviceProfile } from '../fit';
-import { matchKey } from '../model';
-import { Bank, hitsIn } from './bank';
+import { asTyped, Bank, hitsIn, searchable } from './bank';
 import { CONTEXTS } from './contexts';
 import { MOST_EXAMPLES } from './finding';
 import { TextHits } from './hits';
@@ -36,12 +35,14 @@ export function textsWith(
   const expansions: Item[] = [...added];
   const codes: Item[] = [...added];
   const isNew = new Set(added);
+  const typed = keys.map(asTyped);
   for (const item of items.all()) {
     if (isNew.has(item)) continue;
     const lowered = loweredOf(item);
-    for (const key of keys) {
+    const code = searchable(item.entry.code);
+    for (const key of typed) {
       if (lowered.includes(key) && expansions.at(-1) !== item) expansions.push(item);
-      if (item.key.includes(key) && codes.at(-1) !== item) codes.push(item);
+      if (code.includes(key) && codes.at(-1) !== item) codes.push(item);
     }
   }
   return {
@@ -61,7 +62,7 @@ export function prepareToFollow(items: Items, vocabularies: readonly Vocabulary[
 }
 
 function loweredOf(item: Item): string {
-  return (item.lowered ??= matchKey(item.entry.expansion));
+  return (item.lowered ??= searchable(item.entry.expansion));
 }
 
 /** What fires where on one device: in words, contexts, the list's own expansions and codes. */
@@ -101,7 +102,7 @@ export class OnDevice implements Device {
       const item = items[text]!;
       if (entry.id !== item.id && this.isOurs(entry)) expansions.add(item.index, { start, end, entry });
     });
-    new Bank(items.map(({ entry }) => entry.code)).scan(list, (text, _start, _end, entry) => {
+    new Bank(items.map(({ entry }) => entry.code), true).scan(list, (text, _start, _end, entry) => {
       const item = items[text]!;
       if (this.isOther(entry, item)) codes.add(item.index);
     });
@@ -125,7 +126,7 @@ export class OnDevice implements Device {
     const touch = (id: string) => touched.add(id);
     this.followWords(texts).forEach(touch);
     for (const text of texts.contexts) {
-      const hits = hitsIn(list, CONTEXT_BANK.texts[text]!).filter(({ entry }) => this.isOurs(entry));
+      const hits = CONTEXT_BANK.hitsIn(list, text).filter(({ entry }) => this.isOurs(entry));
       this.contexts.replace(text, hits).forEach(touch);
     }
     for (const item of texts.expansions) {
@@ -133,7 +134,7 @@ export class OnDevice implements Device {
       this.expansions.replace(item.index, hits).forEach(touch);
     }
     for (const item of texts.codes) {
-      const isMet = hitsIn(list, item.entry.code).some(({ entry }) => this.isOther(entry, item));
+      const isMet = hitsIn(list, item.entry.code, true).some(({ entry }) => this.isOther(entry, item));
       if (isMet) this.codes.add(item.index);
       else this.codes.delete(item.index);
       touch(item.id);

@@ -1,5 +1,5 @@
 import type { CompiledList } from '../fire';
-import { Bank, firesBefore, hitsIn, type Hit } from './bank';
+import { Bank, firesBefore, type Hit } from './bank';
 import { MOST_EXAMPLES, type WordExample } from './finding';
 import type { Vocabulary } from './vocabulary';
 
@@ -20,7 +20,7 @@ const banks = new WeakMap<Vocabulary, Bank>();
 /** The words of a vocabulary as a bank; made once, since a vocabulary stays. */
 export function bankOf(vocabulary: Vocabulary): Bank {
   let bank = banks.get(vocabulary);
-  if (!bank) banks.set(vocabulary, (bank = new Bank(vocabulary.words)));
+  if (!bank) banks.set(vocabulary, (bank = new Bank(vocabulary.words, true)));
   return bank;
 }
 
@@ -72,7 +72,7 @@ export class WordHits {
   refresh(list: CompiledList, wordsToSee: readonly number[], indexOf: (id: string) => number): Set<number> {
     const touched = new Set<number>();
     for (const word of wordsToSee) {
-      const hits = hitsIn(list, this.vocabulary.words[word]!);
+      const hits = bankOf(this.vocabulary).hitsIn(list, word);
       const before = this.winners[word]!;
       this.winners[word] = NONE;
       if (hits.length > 0) {

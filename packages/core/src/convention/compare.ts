@@ -11,7 +11,7 @@ import {
   type TrapFound,
 } from '../clash';
 import { effortInside, MISFIRE, UNLEARNING, WEEKS_A_YEAR, type InUse } from '../effort';
-import { CompiledList, foldAll, heldBy, settleRules, type FiringEntry, type FoldedText } from '../fire';
+import { CompiledList, foldAll, foldMade, heldBy, madeOf, settleRules, type FiringEntry, type FoldedText } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey, type Mark } from '../model';
 import { LEAST_SAFE, type CannotCompare, type CompareInput, type Comparison, type MarkCost, type Misfires, type PresentCost, type Recommendation } from './comparison';
@@ -61,7 +61,8 @@ interface Device {
 class Comparing {
   private readonly marks: MarkIndex;
   private readonly devices: readonly Device[];
-  private readonly own: { readonly folded: FoldedText; readonly words: number } | null;
+  /** The own text, for each device as it makes it. */
+  private readonly own: { readonly folded: ReadonlyMap<DeviceProfile, FoldedText>; readonly words: number } | null;
   /** What mnemonics begin with: behind a marker no claim looks further. */
   private readonly beginnings: readonly string[];
   private readonly usesAWeek: number;
@@ -74,7 +75,7 @@ class Comparing {
   ) {
     this.marks = new MarkIndex(charactersOf(input.inUse));
     this.devices = devicesOf(input.inUse);
-    this.own = input.ownText ? { folded: foldAll(input.ownText), words: countWords(input.ownText) } : null;
+    this.own = input.ownText ? { folded: foldedFor(this.devices, input.ownText), words: countWords(input.ownText) } : null;
     this.beginnings = [...new Set(subjects.map(({ mnemonic }) => mnemonic.slice(0, LONGEST_CLAIM - 1)))];
     this.usesAWeek = subjects.reduce((sum, { uses }) => sum + uses, 0);
     this.wordsAWeek = input.wordsAWeek ?? WORDS_A_WEEK;
@@ -200,7 +201,7 @@ class Comparing {
       const hit = new Set<number>();
       CONTEXT_BANK.scan(list, (text) => hit.add(text));
       per100Contexts += (hit.size * 100 * part) / CONTEXT_COUNT;
-      if (this.own) list.scanEach(this.own.folded, () => (inOwnText += part));
+      if (this.own) list.scanEach(this.own.folded.get(profile)!, () => (inOwnText += part));
     }
     return { perTenThousand, per100Contexts, inOwnText: this.own && inOwnText, aWeek: this.aWeek(perTenThousand, per100Contexts, inOwnText) };
   }
@@ -222,7 +223,7 @@ class Comparing {
       }
       const contexts = { folded: CONTEXT_BANK.foldedFor(profile), starts: CONTEXT_BANK.starts, weights: all };
       add(per100Contexts, tally.weigh(contexts), part);
-      if (this.own && inOwnText) add(inOwnText, tally.count(this.own.folded), part);
+      if (this.own && inOwnText) add(inOwnText, tally.count(this.own.folded.get(profile)!), part);
     }
     const aWeek = perTenThousand.map((words, mark) => this.aWeek(words, per100Contexts[mark]!, inOwnText?.[mark] ?? 0));
     return { perTenThousand, per100Contexts, inOwnText, aWeek };
@@ -263,7 +264,7 @@ class Comparing {
       const codes = { profile, isInstant: held.fires === 'instant', isAnywhere: held.edge === 'anywhere' };
       for (const { vocabulary } of this.input.languages) room.takeFrom(bankOf(vocabulary).foldedFor(profile), codes);
       room.takeFrom(CONTEXT_BANK.foldedFor(profile), codes);
-      if (this.own) room.takeFrom(this.own.folded, codes);
+      if (this.own) room.takeFrom(this.own.folded.get(profile)!, codes);
     }
     const of = new Room(marks).count();
     const safe = room.count();
@@ -311,6 +312,17 @@ class Comparing {
         .map((trap) => ({ ...trap, device: profile.id })),
     );
   }
+}
+
+/** A text folded as each device makes it; those that change nothing share one. */
+function foldedFor(devices: readonly Device[], text: string): Map<DeviceProfile, FoldedText> {
+  const plain = foldAll(text);
+  return new Map(
+    devices.map(({ profile }) => {
+      const made = madeOf(text, profile);
+      return [profile, made ? foldMade(text, made) : plain];
+    }),
+  );
 }
 
 const NEW_ENTRY: FiringEntry = {

@@ -1,4 +1,4 @@
-import { FoldedPlaces, heldBy, type FiringEntry, type FoldedText } from '../fire';
+import { delimiterTest, foldAll, FoldedPlaces, heldBy, isEndedInPassing, passingState, type FiringEntry, type FoldedText } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey } from '../model';
 import type { MarkIndex } from './markIndex';
@@ -20,6 +20,10 @@ export interface Weighed {
   readonly weights: ArrayLike<number>;
 }
 
+const LONGEST_MARKER = 2;
+
+type Meet = (mark: number, start: number, end: number, isInstant: boolean) => void;
+
 /**
  * For every mark at once, where codes with that mark would fire on a device. A text is walked once: where
  * a mnemonic stands, the characters around it tell under which marks it would be a code there.
@@ -28,6 +32,7 @@ export class MarkTally {
   private readonly patterns: Patterns;
   /** By string of the patterns, the shortcuts that have it as their mnemonic. */
   private readonly owners: readonly (readonly Mnemonic[])[];
+  private readonly longest: number;
   /** By mark, the end at which it was last met, for codes that fire at a delimiter and at once. */
   private readonly lastEnds: readonly [Int32Array, Int32Array];
 
@@ -52,6 +57,7 @@ export class MarkTally {
     }
     this.patterns = new Patterns([...byKey.keys()]);
     this.owners = [...byKey.values()];
+    this.longest = Math.max(0, ...Array.from(byKey.keys(), ({ length }) => length)) + 2 * LONGEST_MARKER;
     this.lastEnds = [new Int32Array(marks.count), new Int32Array(marks.count)];
   }
 
@@ -83,8 +89,35 @@ export class MarkTally {
     return counts;
   }
 
-  /** Tells every mark under which a mnemonic of the text would be a code that fires there; by ends of mnemonics. */
-  private walk(folded: FoldedText, meet: (mark: number, start: number, end: number, isInstant: boolean) => void): void {
+  /** Tells every mark under which a mnemonic of the text would be a code that fires there, by places of the typed text. */
+  private walk(folded: FoldedText, meet: Meet): void {
+    const { made } = folded;
+    if (!made) {
+      this.walkOne(folded, meet);
+      return;
+    }
+    const isDelimiter = delimiterTest(this.profile.delimiters);
+    const { passing } = made;
+    let next = 0;
+    const meetMade: Meet = (mark, start, end, isInstant) => {
+      const typed = made.typedRange(start, end);
+      meet(mark, typed.start, typed.end, isInstant);
+    };
+    this.walkOne(folded, meetMade, (place) => {
+      for (; next < passing.length && passing[next]!.at < place; next += 1) {
+        const one = passing[next]!;
+        const { text, from, at, typedAt } = passingState(made, one, this.longest);
+        this.walkOne(foldAll(text), (mark, start, end, isInstant) => {
+          if (isInstant ? end <= at : end < at || !isEndedInPassing(one, end - at, made, isDelimiter)) return;
+          const begins = start < at ? made.typedRange(from + start, from + at).start : typedAt + start - at;
+          meet(mark, begins, typedAt + end - at, isInstant);
+        });
+      }
+    });
+  }
+
+  /** `pass`: told of every place that is passed. */
+  private walkOne(folded: FoldedText, meet: Meet, pass?: (at: number) => void): void {
     const { patterns, owners, marks } = this;
     const places = new FoldedPlaces(folded, this.profile.delimiters);
     const { text } = folded;
@@ -101,6 +134,7 @@ export class MarkTally {
     };
     let state = 0;
     for (let at = 0; at < places.length; at += 1) {
+      pass?.(at);
       state = patterns.step(state, places.foldedAt(at));
       for (let output = patterns.firstOutput(state); output !== -1; output = patterns.nextOutput(output)) {
         const string = patterns.stringAt(output);

@@ -15,12 +15,28 @@ export interface DeviceText {
   readonly text: string;
 }
 
+const CLOSES = '"\')]\u201d\u2019';
 const SENTENCE_START = /(^|\n|[.!?]["')\]\u201d\u2019]*\s+)$/u;
 const OPENS_QUOTE = /(^|[\s([{\u201c\u2018])$/u;
 const AFTER_WORD = /[\p{L}\p{N}\p{M})\]"'\u201d\u2019]$/u;
 
 /** So far back the rules look, in UTF-16 units; beyond it no sentence, quote or dash begins. */
-const FAR = 200;
+export const FAR = 200;
+
+/** Whether a quote typed behind this unit opens. */
+export function opensQuote(unit: number): boolean {
+  return OPENS_QUOTE.test(String.fromCharCode(unit));
+}
+
+/** Whether a unit may stand between a full stop and the space behind it. */
+export function isClosing(unit: number): boolean {
+  return CLOSES.includes(String.fromCharCode(unit));
+}
+
+/** Whether a text ends in what a second space makes a full stop behind. */
+export function isAfterWord(text: string): boolean {
+  return AFTER_WORD.test(text);
+}
 
 /** Whether the device changes anything in what is typed. */
 export function changesText({ sentenceCapitals, smartQuotes, smartDashes, smartDots, doubleSpaceStop }: DeviceProfile): boolean {
@@ -51,7 +67,7 @@ export function deviceText(
     return { rule: 'device-dots', replaces: 2, text: '\u2026' };
   }
   if (profile.doubleSpaceStop && character === ' ' && before.endsWith(' ')) {
-    if (AFTER_WORD.test(before.slice(0, -1))) return { rule: 'device-stop', replaces: 1, text: '. ' };
+    if (isAfterWord(before.slice(0, -1))) return { rule: 'device-stop', replaces: 1, text: '. ' };
   }
   return null;
 }

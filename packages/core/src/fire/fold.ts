@@ -2,9 +2,12 @@
  * Text folded as codes are (their match key), cluster by cluster, with the way back to the places
  * it came from: what every search in a text runs on.
  */
+import type { DeviceProfile } from '../fit';
 import { clustersOf, matchKey } from '../model';
 import { classAt, classBefore, ENDS, FOLDED, JOINED, unitOf } from './character';
 import { hasEdgeBefore, isEdge } from './edge';
+import { madeOf, type MadeText } from './madeText';
+import { unitsOf } from './units';
 
 /** Set where a word's edge lies before a unit. */
 export const EDGE = 1;
@@ -26,9 +29,13 @@ export interface Folded {
  * A whole text ready to be searched; behind its last unit stands a 0. `alone`: every unit of the text is a cluster by itself, and
  * stands here as it is, to be folded in passing; else the clusters' foldings, with their places.
  */
-export type FoldedText =
+export type FoldedText = (
   | { readonly text: string; readonly alone: true; readonly units: Uint16Array; readonly length: number }
-  | ({ readonly text: string; readonly alone: false } & Readonly<Folded>);
+  | ({ readonly text: string; readonly alone: false } & Readonly<Folded>)
+) & {
+  /** Where `text` is what a device made of a typed one: how they go together. */
+  readonly made?: MadeText;
+};
 
 export function foldedBuffer(size: number): Folded {
   return {
@@ -143,33 +150,50 @@ function foldBeforeByCluster(
 
 // ── a whole text ────────────────────────────────────────────────────────────────────────────
 
-const encoder = new TextEncoder();
-const bytes = new Uint8Array(0x8000);
-
 /**
  * Makes a whole text ready. 2 bytes a unit where all stand alone, which is most text in alphabets;
  * else 7 for each unit of the foldings, and a look at clusters around each unit that is joined.
- * Linear. ASCII is read piece by piece, many times faster than unit by unit.
+ * Linear.
  */
-export function foldAll(text: string): FoldedText {
+export function foldAll(text: string, { units, isAscii } = unitsOf(text)): FoldedText {
   const { length } = text;
-  // One more, 0, that ends every word.
-  const units = new Uint16Array(length + 1);
-  for (let from = 0; from < length; from += bytes.length) {
-    const piece = text.slice(from, from + bytes.length);
-    const { read, written } = encoder.encodeInto(piece, bytes);
-    // Beyond ASCII a unit takes more than a byte.
-    if (read === piece.length && written === piece.length) {
-      units.set(bytes.subarray(0, written), from);
-      continue;
-    }
-    for (let i = from; i < from + piece.length; i += 1) {
-      const unit = text.charCodeAt(i);
-      if ((unitOf(unit) & JOINED) !== 0) return foldByCluster(text, i);
-      units[i] = unit;
-    }
+  if (!isAscii) {
+    for (let i = 0; i < length; i += 1) if (units[i]! > 0x7e && (unitOf(units[i]!) & JOINED) !== 0) return foldByCluster(text, i);
   }
   return { text, alone: true, units, length };
+}
+
+/** A text as a device makes it while it is typed, ready to be searched by `CompiledList.scanEach`. */
+export function foldTyped(text: string, profile: DeviceProfile): FoldedText {
+  return foldMade(text, madeOf(text, profile));
+}
+
+/** `made`: what a device makes of `typed`; null: it changes nothing. */
+export function foldMade(typed: string, made: MadeText | null): FoldedText {
+  if (!made) return foldAll(typed);
+  const folded = foldAll(typed, made.typed);
+  const units = folded.alone ? patched(folded.units, made) : null;
+  return units ? { text: made.text, alone: true, units, length: made.text.length, made } : { ...foldAll(made.text), made };
+}
+
+/** The units of the made text, from those of the typed one; null where not all stand alone. Much quicker than to fold it anew. */
+function patched(typed: Uint16Array, { text, changes, shifts }: MadeText): Uint16Array | null {
+  const units = new Uint16Array(text.length + 1);
+  for (let i = -1; i < shifts.at.length; i += 1) {
+    const from = i < 0 ? 0 : shifts.at[i]!;
+    const shift = i < 0 ? 0 : shifts.by[i]!;
+    const to = Math.min(shifts.at[i + 1] ?? text.length, typed.length - 1 - shift);
+    units.set(typed.subarray(from + shift, to + shift), from);
+  }
+  for (let i = 0; i < changes.at.length; i += 1) {
+    const characters = changes.characters[i]!;
+    for (let j = 0; j < characters.length; j += 1) {
+      const unit = characters.charCodeAt(j);
+      if ((unitOf(unit) & JOINED) !== 0) return null;
+      units[changes.at[i]! + j] = unit;
+    }
+  }
+  return units;
 }
 
 /** `joined`: where the first unit stands that does not stand alone. */

@@ -9,10 +9,11 @@
  */
 export { expansionFor, fitsCapitals } from './capitals';
 export { byAge } from './codeTree';
-export { isDelimiter } from './delimiter';
+export { delimiterTest, isDelimiter } from './delimiter';
 export { hasEdgeBefore, type Edge } from './edge';
 export { difference, differenceAt, TextHistory, type Step } from './history';
-export { foldAll, type FoldedText } from './fold';
+export { foldAll, foldMade, foldTyped, type FoldedText } from './fold';
+export { isEndedInPassing, madeOf, madeOfEach, passingState, type MadeText } from './madeText';
 export {
   compile,
   CompiledList,

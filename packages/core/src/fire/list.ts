@@ -1,5 +1,6 @@
 import type { DeviceProfile } from '../fit';
 import { LIMITS, matchKey } from '../model';
+import { fitsCapitals } from './capitals';
 import {
   byAge,
   byKeyAndAge,
@@ -13,7 +14,8 @@ import {
 } from './codeTree';
 import { delimiterTest } from './delimiter';
 import type { Edge } from './edge';
-import { EDGE, foldAll, foldBefore, foldedBuffer, splitsCluster, type FoldedText } from './fold';
+import { EDGE, foldBefore, foldedBuffer, foldTyped, splitsCluster, type FoldedText } from './fold';
+import { isEndedInPassing, passingState, type MadeText } from './madeText';
 import type { Range } from './range';
 import { settleRules, type FiringEntry, type RuledList } from './rules';
 import { scanText, type Scanned } from './scan';
@@ -205,10 +207,54 @@ export class CompiledList {
 
   /**
    * As `scan`, told one by one in the order of starts, so that counting in large texts takes no memory.
-   * A text that is scanned for several lists or devices is folded once, by `foldAll`.
+   * A text that is scanned for several lists is folded once, by `foldTyped` for this device.
    */
   scanEach(text: string | FoldedText, meet: Scanned): void {
-    scanText(typeof text === 'string' ? foldAll(text) : text, this.profile, (this.whole ??= this.treesOfAll()), meet);
+    const folded = typeof text === 'string' ? foldTyped(text, this.profile) : text;
+    const trees = (this.whole ??= this.treesOfAll());
+    const { made } = folded;
+    if (!made) {
+      scanText(folded, this.profile, trees, meet);
+      return;
+    }
+    const passing = this.passingMatches(made).sort((a, b) => a.start - b.start);
+    let next = 0;
+    const meetPassing = (before: number) => {
+      for (; next < passing.length && passing[next]!.start < before; next += 1) {
+        const { start, end, entry } = passing[next]!;
+        meet(start, end, entry);
+      }
+    };
+    scanText(folded, this.profile, trees, (from, to, entry) => {
+      const { start, end } = made.typedRange(from, to);
+      meetPassing(start);
+      meet(start, end, entry);
+    });
+    meetPassing(Infinity);
+  }
+
+  /** What would fire on characters that the next key replaced, by places of the typed text. */
+  passingMatches(made: MadeText): Match[] {
+    const matches: Match[] = [];
+    const hasInstant = this.layers.some(({ tree }) => tree.hasInstant);
+    for (const passing of made.passing) {
+      const { characters, typedAt } = passing;
+      const ended = Array.from({ length: characters.length + 1 }, (_, length) => isEndedInPassing(passing, length, made, this.isDelimiter));
+      if (!hasInstant && !ended.includes(true)) continue;
+      const { text, from, at } = passingState(made, passing, this.longest);
+      ended.forEach((isEnded, length) => {
+        const end = at + length;
+        const found = isEnded || length > 0 ? this.matchesEndingAt(text, end) : [];
+        for (const way of ['instant', 'delimiter'] as const) {
+          if (way === 'instant' ? length === 0 : !isEnded) continue;
+          const match = found.find(({ entry, start }) => entry.fires === way && fitsCapitals(entry, text.slice(start, end)));
+          if (!match) continue;
+          const start = match.start < at ? made.typedRange(from + match.start, from + at).start : typedAt + match.start - at;
+          matches.push({ start, end: typedAt + length, entry: match.entry });
+        }
+      });
+    }
+    return matches;
   }
 
   private get layers(): readonly Layer[] {

@@ -74,7 +74,7 @@ const OF_EVERY_TYPE: readonly Pair[] = [
 const TYPES = [
   'One code for two',
   'Look-alikes',
-  'Never fires',
+  'Cut short by another code',
   'Another code inside',
   'Waits for the next key',
   'A word of the language',
@@ -196,7 +196,7 @@ journey('a fix that makes a new clash says so before it is taken', 'demo', async
   const app = await open('phone', '/check');
   await app.openFinding('#res, Safe, with a note: Networks take # for a tag.');
   await app.press(await app.see(By.css('[role=radio][aria-label^="Type ;res."]')));
-  await app.seeText('New: ;res begins it and fires first on the computer: ;resch can never fire there.');
+  await app.seeText('New: At the start of a word ;res expands first on the computer, so ;resch does not.');
   await app.expectAccessible();
 });
 

@@ -16,6 +16,7 @@ import {
 } from './finding';
 import type { TextPlace } from './hits';
 import type { Device, Item } from './item';
+import type { Items } from './items';
 import { tryCode } from './reach';
 import { trapsOf, type TrapFound } from './traps';
 import { bandOf, type Vocabulary } from './vocabulary';
@@ -94,6 +95,7 @@ export function reachOf(item: Item, devices: readonly Device[], isTwin: (id: str
     const first = here[0];
     if (!first) return [];
     const { typed, result, trace } = first.tried;
+    const firesAtStart = here.some(({ tried }) => tried.firesAtStart);
     const by = [...new Set(here.map(({ tried }) => tried.by!))];
     return [
       {
@@ -102,24 +104,54 @@ export function reachOf(item: Item, devices: readonly Device[], isTwin: (id: str
         shortcuts: [item.id, ...by],
         devices: here.map(({ device }) => device.profile.id),
         count: by.length,
-        evidence: { typed, result, trace },
+        evidence: { typed, result, trace, firesAtStart },
       },
     ];
   });
 }
 
-export function delayed(item: Item, longer: readonly string[], count: number, devices: readonly Device[]): Finding | null {
-  const waiting = devices.filter(({ profile }) => {
-    const held = heldBy(item.entry, profile);
-    return profile.prefix === 'wait' && held !== null && held.fires === 'instant';
+/**
+ * The devices on which a code waits for the key behind it, because others go on from it. What fires at once waits for any
+ * that is longer; what fires at a delimiter for those that go on with one.
+ */
+export function delayed(item: Item, items: Pick<Items, 'longerThan'>, devices: readonly Device[]): Finding | null {
+  const longer = new Map<string, readonly string[]>();
+  const waiting = devices.filter(({ profile, list }) => {
+    const held = profile.prefix === 'wait' ? heldBy(item.entry, profile) : null;
+    if (held === null || held.fires === 'offer') return false;
+    const found = held.fires === 'instant' ? items.longerThan(item) : items.longerThan(item, list.isDelimiter);
+    // A code in whose place nothing fires by itself is waited for by nobody.
+    const ids = found.filter(({ entry }) => (heldBy(entry, profile)?.fires ?? 'offer') !== 'offer').map(({ id }) => id);
+    if (ids.length > 0) longer.set(profile.id, ids);
+    return ids.length > 0;
   });
   if (waiting.length === 0) return null;
+  const ids = [...new Set([...longer.values()].flat())];
   return {
     type: 'delayed',
     severity: 'note',
-    shortcuts: [item.id, ...longer].slice(0, MOST_EXAMPLES),
+    shortcuts: [item.id, ...ids].slice(0, MOST_EXAMPLES),
     devices: waiting.map(({ profile }) => profile.id),
-    count,
+    count: ids.length,
+    evidence: null,
+  };
+}
+
+/** The codes that go on from one and would no longer fire, and the devices on which they would not. */
+export function hides(item: Item, longer: readonly Item[], devices: readonly Device[]): Finding | null {
+  const hidden = new Set<string>();
+  const on = devices.filter(({ list }) => {
+    const here = longer.filter(({ entry }) => tryCode(entry, list)?.by === item.id);
+    for (const { id } of here) hidden.add(id);
+    return here.length > 0;
+  });
+  if (hidden.size === 0) return null;
+  return {
+    type: 'hides',
+    severity: 'breaks',
+    shortcuts: [item.id, ...hidden].slice(0, MOST_EXAMPLES),
+    devices: on.map(({ profile }) => profile.id),
+    count: hidden.size,
     evidence: null,
   };
 }

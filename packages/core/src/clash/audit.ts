@@ -1,8 +1,8 @@
-import { heldBy, type FiringEntry, type RuledList } from '../fire';
+import type { FiringEntry, RuledList } from '../fire';
 import type { DeviceProfile } from '../fit';
 import * as make from './assemble';
 import { CONTEXT_COUNT, CONTEXTS } from './contexts';
-import { byWorst, compareSeverity, type Finding, type PlaceExample } from './finding';
+import { byTelling, byWorst, compareSeverity, type Finding, type PlaceExample } from './finding';
 import type { TextPlace } from './hits';
 import type { AuditedShortcut, Item } from './item';
 import { Items } from './items';
@@ -105,7 +105,7 @@ export class Audit {
     return (this.sorted ??= [...this.found.values()].flat().sort(byWorst));
   }
 
-  /** The findings about one shortcut, worst first. */
+  /** The findings about one shortcut, in the order in which they are told. */
   findingsOf(id: string): readonly Finding[] {
     return this.found.get(id) ?? [];
   }
@@ -151,9 +151,17 @@ export class Audit {
     return this.trying(change, () => this.figures);
   }
 
-  /** What would be found about one shortcut after a change; the audit stays as it is. */
+  /**
+   * What would be found about one shortcut after a change, and what it would do to others: `hides`, which is told of
+   * those others once it is saved. The audit stays as it is.
+   */
   previewFindings(change: AuditChange, id: string): readonly Finding[] {
-    return this.trying(change, () => this.findingsOf(id));
+    return this.trying(change, () => {
+      const item = this.items.of(id);
+      const hides = item ? make.hides(item, this.items.longerThan(item), this.devices) : null;
+      const findings = this.findingsOf(id);
+      return hides ? [...findings, hides].sort(byTelling) : findings;
+    });
   }
 
   /** What a change comes to, and what would then be found about one shortcut; the audit stays as it is. Cost: the change, twice. */
@@ -252,7 +260,7 @@ export class Audit {
   /** Puts together what is to be said about one shortcut. */
   private assemble(item: Item): void {
     const findings = [...this.aboutCodes(item), ...this.aboutTexts(item), ...this.aboutItself(item)];
-    if (findings.length > 0) this.found.set(item.id, findings.sort(byWorst));
+    if (findings.length > 0) this.found.set(item.id, findings.sort(byTelling));
     else this.found.delete(item.id);
   }
 
@@ -265,11 +273,7 @@ export class Audit {
     if (alike.length > 0) findings.push(make.lookAlike(item, alike));
     const met = devices.filter(({ codes }) => codes.has(item.index));
     if (met.length > 0) findings.push(...make.reachOf(item, met, (id) => items.isTwin(id, item)));
-    const mayWait = devices.some(({ profile }) => profile.prefix === 'wait' && heldBy(item.entry, profile)?.fires === 'instant');
-    if (mayWait) {
-      const { ids, count } = items.longerThan(item);
-      if (count > 0) findings.push(make.delayed(item, ids, count, devices));
-    }
+    findings.push(make.delayed(item, items, devices));
     const slips = items.slipsOf(item);
     if (slips.length > 0) findings.push(make.nearMiss(item, slips));
     return findings.filter((finding) => finding !== null);

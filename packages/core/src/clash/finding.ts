@@ -106,12 +106,14 @@ export type Finding =
   | Found<'same code', { readonly winner: string }>
   /** Codes that are drawn alike. */
   | Found<'look-alike', null>
-  /** It begins with a code that fires first: it can never be reached. `trace`: the engine's own. */
+  /** It begins with a code that fires first where a word begins. `trace`: the engine's own. */
   | Found<'unreachable', Reach>
   /** Another code fires inside it or at its end. */
   | Found<'broken inside', Reach>
-  /** It begins others, so that it fires only with the next character. */
+  /** It begins others, so that it fires only with the next character, and not at the end of a text. */
   | Found<'delayed', null>
+  /** Told of a code that is not saved yet: others, which go on from it, would no longer fire where a word begins. */
+  | Found<'hides', null>
   | Found<'word', Misfires>
   | Found<'beginning of words', Misfires>
   | Found<'inside words', Misfires>
@@ -131,10 +133,22 @@ export type Finding =
   | Found<'secret', { readonly secrets: readonly Secret[] }>;
 
 export interface Reach {
+  /** Whether it fires as the first word of a sentence all the same, where the device raises its letter. */
+  readonly firesAtStart: boolean;
   /** What a person types, and what the engine made of it. */
   readonly typed: string;
   readonly result: string;
   readonly trace: readonly TraceLine[];
+}
+
+/** As a person is told of one shortcut: first that its text looks secret, then that its code is in use, then the worst. */
+export function byTelling(a: Finding, b: Finding): number {
+  return turnOf(a) - turnOf(b) || byWorst(a, b);
+}
+
+function turnOf({ type, severity }: Finding): number {
+  if (type === 'secret') return 0;
+  return type === 'same code' && severity === 'breaks' ? 1 : 2;
 }
 
 /** Worst first; of equal ones those of more often met, then by type and code's age. */

@@ -31,6 +31,7 @@ const OTHER_MAY_MOVE: ReadonlySet<FindingType> = new Set<FindingType>([
   'unreachable',
   'broken inside',
   'delayed',
+  'hides',
   'look-alike',
   'near miss',
 ]);

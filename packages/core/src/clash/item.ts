@@ -1,6 +1,6 @@
 import type { CompiledList, FiringEntry, RuledList } from '../fire';
 import type { DeviceProfile } from '../fit';
-import { matchKey, type Kind } from '../model';
+import { isItself, matchKey, type Kind } from '../model';
 
 /** A shortcut as a list under audit has it. `private`: it is on this device alone. */
 export type AuditedShortcut = RuledList['shortcuts'][number] & { readonly private?: boolean };
@@ -13,6 +13,8 @@ export interface Item {
   readonly kind: Kind;
   readonly shortcut: AuditedShortcut;
   readonly key: string;
+  /** Its text is its code: it never fires by mistake. */
+  readonly isItself: boolean;
   /** What the key is drawn like; null where that is not asked. */
   readonly skeleton: string | null;
   /** The expansion as a match key, made when an edit first asks for it. */
@@ -26,7 +28,7 @@ export function itemOf(
   skeletonOf: ((key: string) => string) | null | undefined,
 ): Item {
   const key = matchKey(entry.code);
-  return { id: entry.id, index, entry, kind: shortcut.kind, shortcut, key, skeleton: skeletonOf?.(key) ?? null, lowered: null };
+  return { id: entry.id, index, entry, kind: shortcut.kind, shortcut, key, isItself: isItself(entry.code, entry.expansion), skeleton: skeletonOf?.(key) ?? null, lowered: null };
 }
 
 /** A device under audit: its profile, and the list as it holds it. */

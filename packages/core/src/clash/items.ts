@@ -47,7 +47,11 @@ export class Items {
     return this.byIndex[index] ?? null;
   }
 
-  readonly indexOf = (id: string): number => this.byId.get(id)?.index ?? -1;
+  /** The index of what fires in a word; less than 0: it is none of ours, or meant where it is all of the word. */
+  readonly misfiring = (id: string, isWhole: boolean): number => {
+    const item = this.byId.get(id);
+    return item === undefined || (isWhole && item.isItself) ? -1 : item.index;
+  };
 
   // ── edits ──
 
@@ -118,13 +122,22 @@ export class Items {
     });
   }
 
-  /** Some of those whose codes go on from this one's, and how many codes do. */
-  longerThan({ key }: Item): { ids: string[]; count: number } {
-    let from = firstKey(this.keys, key);
-    while (this.keys[from] === key) from += 1;
-    const past = firstKey(this.keys, `${key}\uffff`);
-    const some = this.keys.slice(from, Math.min(past, from + MOST_EXAMPLES));
-    return { ids: some.flatMap((longer) => this.sameKey.of(longer).map(({ id }) => id)), count: past - from };
+  /** Some of those whose codes go on from this one's; `next`: with a character that it takes. */
+  longerThan({ key }: Item, next: (character: string) => boolean = () => true): readonly Item[] {
+    const longer: Item[] = [];
+    let at = firstKey(this.keys, key);
+    while (this.keys[at] === key) at += 1;
+    while (longer.length < MOST_EXAMPLES && this.keys[at]?.startsWith(key)) {
+      const character = String.fromCodePoint(this.keys[at]!.codePointAt(key.length)!);
+      if (next(character)) {
+        const same = this.keys[at]!;
+        longer.push(...this.sameKey.of(same));
+        while (this.keys[at] === same) at += 1;
+      }
+      // All that go on with another character are passed at once.
+      else at = firstKey(this.keys, `${key}${character}\uffff`);
+    }
+    return longer.slice(0, MOST_EXAMPLES);
   }
 
   /** Those whose findings may name this one, itself included. */

@@ -88,7 +88,7 @@ export class OnDevice implements Device {
   }
 
   scanWords(): void {
-    for (const words of this.words) words.scan(this.list, this.items.indexOf);
+    for (const words of this.words) words.scan(this.list, this.items.misfiring);
     this.tallies = mergeTallies(this.words.map((words) => words.tally()));
   }
 
@@ -152,7 +152,7 @@ export class OnDevice implements Device {
   private followWords(texts: TouchedTexts): string[] {
     const indices = new Set(texts.added.map(({ index }) => index));
     this.words.forEach((words, i) => {
-      for (const index of words.refresh(this.list, texts.words[i]!, this.items.indexOf)) indices.add(index);
+      for (const index of words.refresh(this.list, texts.words[i]!, this.items.misfiring)) indices.add(index);
     });
     const tallies = mergeTallies(this.words.map((words) => words.tally(indices)));
     return [...indices].flatMap((index) => {
@@ -164,7 +164,7 @@ export class OnDevice implements Device {
   }
 
   private isOurs({ id }: FiringEntry): boolean {
-    return this.items.of(id) !== undefined;
+    return this.items.of(id)?.isItself === false;
   }
 
   /** Whether a code met in an item's own is another one; twins are told of as the same code. */

@@ -1,6 +1,9 @@
 import type { CompiledList } from '../fire';
+import { isItself } from '../model';
 import { positionIn } from './bank';
 import { MOST_EXAMPLES, severityOfMisfires, type PlaceExample, type Severity } from './finding';
+
+const MEANT = -1;
 
 /** Where a code would have fired in a person's own text. */
 export interface OwnTextFinding {
@@ -32,9 +35,14 @@ export function scanOwnText(text: string, list: CompiledList): OwnTextReport {
   const examples: { start: number; end: number }[][] = [];
   let places = new Uint32Array(1_024);
   let size = 0;
-  list.scanEach(text, (start, end, { id }) => {
+  list.scanEach(text, (start, end, { id, code, expansion }) => {
     let index = indices.get(id);
+    if (index === MEANT) return;
     if (index === undefined) {
+      if (isItself(code, expansion)) {
+        indices.set(id, MEANT);
+        return;
+      }
       index = ids.push(id) - 1;
       indices.set(id, index);
       counts.push(0);

@@ -5,18 +5,28 @@ import type { Reach } from './finding';
 // Behind it no device raises a letter, and no code stands there.
 const LEAD = '— ';
 
+export interface Tried extends Reach {
+  readonly at: 'beginning' | 'inside' | 'nowhere';
+  readonly by: string | null;
+}
+
 /**
- * Types a code as on a device and looks whether it fires: null if it does, else what came instead, and
- * whether it was the code's own beginning that fired first.
+ * Types a code as it is written, as on a device, where a word begins, and looks whether it fires: null if it does, else what
+ * came instead, and whether it was the code's own beginning that fired first. Elsewhere, behind a letter or with other
+ * capitals, it may fire all the same.
  */
-export function tryCode(
-  entry: FiringEntry,
-  list: CompiledList,
-): ({ readonly at: 'beginning' | 'inside' | 'nowhere'; readonly by: string | null } & Reach) | null {
+export function tryCode(entry: FiringEntry, list: CompiledList): Tried | null {
+  const tried = tryBehind(LEAD, entry, list);
+  if (tried === null || !list.profile.sentenceCapitals) return tried;
+  // Its letter is raised where a sentence begins, which may make another code of it.
+  return { ...tried, firesAtStart: tryBehind('', entry, list) === null };
+}
+
+function tryBehind(lead: string, entry: FiringEntry, list: CompiledList): Tried | null {
   const held = heldBy(entry, list.profile);
   if (held === null || held.fires === 'offer') return null;
   const typed = entry.code + (held.fires === 'delimiter' || list.profile.prefix === 'wait' ? separatorOf(list.profile) : '');
-  const { text, trace } = simulate(keysOf(typed), list, list.profile, { explains: false, after: LEAD });
+  const { text, trace } = simulate(keysOf(typed), list, list.profile, { explains: false, after: lead });
   const fired = trace.filter(({ rule }) => rule.startsWith('fired') && rule !== 'fired-by-rescan');
   if (fired.some(({ id }) => id === entry.id)) return null;
   const first = fired[0];
@@ -25,7 +35,8 @@ export function tryCode(
     at: first === undefined ? 'nowhere' : begins ? 'beginning' : 'inside',
     by: first?.id ?? null,
     typed: entry.code,
-    result: text.slice(LEAD.length),
+    result: text.slice(lead.length),
+    firesAtStart: false,
     trace,
   };
 }

@@ -14,6 +14,9 @@ export interface WordMisfires {
   examples: WordExample[];
 }
 
+/** The index of an item that fires by mistake, by its id and whether it is all of a word; less than 0: it is none of ours, or meant. */
+type Misfiring = (id: string, isWhole: boolean) => number;
+
 const NONE = -1;
 const banks = new WeakMap<Vocabulary, Bank>();
 
@@ -42,8 +45,8 @@ export class WordHits {
     this.kinds = new Uint8Array(vocabulary.words.length);
   }
 
-  /** Looks all words up in a list. `indexOf` gives an item's index by its id; less than 0: not ours. */
-  scan(list: CompiledList, indexOf: (id: string) => number): void {
+  /** Looks all words up in a list. */
+  scan(list: CompiledList, indexOf: Misfiring): void {
     this.winners.fill(NONE);
     let current = -1;
     let best: Hit | null = null;
@@ -62,14 +65,15 @@ export class WordHits {
     settle();
   }
 
-  private set(word: number, { start, end, entry }: Hit, indexOf: (id: string) => number): void {
-    this.winners[word] = indexOf(entry.id);
-    const length = this.vocabulary.words[word]!.length;
-    this.kinds[word] = start > 0 ? 2 : end < length ? 1 : 0;
+  private set(word: number, { start, end, entry }: Hit, indexOf: Misfiring): void {
+    const { length } = this.vocabulary.words[word]!;
+    const isWhole = start === 0 && end === length;
+    this.winners[word] = Math.max(NONE, indexOf(entry.id, isWhole));
+    this.kinds[word] = start > 0 ? 2 : isWhole ? 0 : 1;
   }
 
   /** Looks some of the words up again; gives the indices of the items it concerns. */
-  refresh(list: CompiledList, wordsToSee: readonly number[], indexOf: (id: string) => number): Set<number> {
+  refresh(list: CompiledList, wordsToSee: readonly number[], indexOf: Misfiring): Set<number> {
     const touched = new Set<number>();
     for (const word of wordsToSee) {
       const hits = bankOf(this.vocabulary).hitsIn(list, word);

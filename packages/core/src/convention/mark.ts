@@ -1,7 +1,7 @@
-import { clustersOf, splitMarker, type ConventionFields, type Mark, type Scope, type Shortcut } from '../model';
+import { clustersOf, isItself, splitMarker, type ConventionFields, type Mark, type Scope, type Shortcut } from '../model';
 
 /** What of a shortcut a convention looks at. */
-export type Marked = Pick<Shortcut, 'id' | 'code' | 'kind' | 'setId'>;
+export type Marked = Pick<Shortcut, 'id' | 'code' | 'kind' | 'setId' | 'content'>;
 
 /** A code taken apart: what marks it, and the mnemonic under the mark. */
 export interface Parts {
@@ -87,8 +87,8 @@ export function isSameScope(a: Scope, b: Scope): boolean {
 
 /**
  * Whether a convention may mark a shortcut: it has a mnemonic, and is no correction, whose code is the
- * misspelt word itself.
+ * misspelt word itself, or a word whose capitals it sets right.
  */
-export function mayBeMarked({ code, kind }: Pick<Marked, 'code' | 'kind'>): boolean {
-  return kind !== 'correction' && partsOf(code) !== null;
+export function mayBeMarked({ code, kind, content }: Pick<Marked, 'code' | 'kind' | 'content'>): boolean {
+  return kind !== 'correction' && partsOf(code) !== null && !isItself(code, content.expansion);
 }

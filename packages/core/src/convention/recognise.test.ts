@@ -1,7 +1,7 @@
 import type { ChosenConvention, Kind, Mark } from '../model';
 import { conventionFor, markCode, partsOf, recogniseConventions } from '.';
 
-const one = (code: string, kind: Kind = 'message', setId: string | null = null) => ({ id: code, code, kind, setId });
+const one = (code: string, kind: Kind = 'message', setId: string | null = null) => ({ id: code, code, kind, setId, content: { expansion: `text of ${code}`, template: false, format: 'plain' } as const });
 
 describe('a code taken apart', () => {
   test.each<[string, Mark | null, string]>([

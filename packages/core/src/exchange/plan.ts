@@ -216,7 +216,7 @@ function wantedOf(entry: Entry, setByName: ReadonlyMap<string, ShortcutSet>): Wa
     fields: {
       code: entry.code,
       content,
-      kind: (entry.kind as Kind | undefined) ?? guessKind(expansion),
+      kind: (entry.kind as Kind | undefined) ?? guessKind(expansion, entry.code),
       rules: rules,
       usesAWeek,
       former,

@@ -28,6 +28,14 @@ export function matchKey(code: string): string {
   return foldCase(code.normalize('NFD')).normalize('NFC');
 }
 
+/**
+ * Whether a text is the code itself, but for its capitals: the shortcut sets a word's capitals right, or keeps a device from
+ * changing it. Whoever types the word means it, so that it never fires by mistake.
+ */
+export function isItself(code: string, expansion: string): boolean {
+  return /\p{L}/u.test(code) && matchKey(code) === matchKey(expansion.trim());
+}
+
 /** A code as it is kept: white space around it is never meant. Inside, it stays. */
 export function trimCode(code: string): string {
   return code.trim();

@@ -1,3 +1,4 @@
+import { isItself } from './code';
 import { countClusters } from './text';
 
 /** What a shortcut is for. Markers, edges and proposals go by kind. */
@@ -23,12 +24,13 @@ const NO_WORD = /^[^\p{L}\p{Nd}]+$/u;
 const CODE_BLOCK = /^```|^\s*(const|function|def|SELECT|<[a-z]+[ >])/u;
 
 /**
- * The kind an expansion most likely is, from its shape alone. A first guess that a person sees
+ * The kind an expansion most likely is, from its shape and its code. A first guess that a person sees
  * and can change; an expansion without a tell-tale shape is a message.
  */
-export function guessKind(expansion: string): Kind {
+export function guessKind(expansion: string, code = ''): Kind {
   const text = expansion.trim();
   if (text === '') return 'message';
+  if (isItself(code, text)) return 'correction';
   if (LINK.test(text)) return 'link';
   if (MAIL.test(text) || (PHONE.test(text) && /\d{3}/u.test(text))) return 'contact';
   if (TAGS.test(text)) return 'tags';

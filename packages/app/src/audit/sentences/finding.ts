@@ -1,4 +1,4 @@
-import type { Finding, FindingType, Severity } from '@yellow-latch/core/clash/finding';
+import type { Finding, FindingType, Reach, Severity } from '@yellow-latch/core/clash/finding';
 
 import { capitalise, deviceNames, tellMisfires } from './words';
 
@@ -11,11 +11,13 @@ export function tellFinding(finding: Finding, code: string, codeOf: (id: string)
     case 'look-alike':
       return `${code} looks like ${other}.`;
     case 'unreachable':
-      return `${other} begins it and fires first${onDevices(finding)}: ${code} can never fire there.`;
+      return `${where(finding.evidence)} ${other} expands first${onDevices(finding)}, so ${code} does not.`;
     case 'broken inside':
-      return `${other} fires inside it${onDevices(finding)}: ${code} can never fire there.`;
+      return `${where(finding.evidence)} ${other} expands inside it${onDevices(finding)}, so ${code} does not.`;
     case 'delayed':
-      return `It begins ${other}, so it waits for the next key.`;
+      return `It is also the start of ${other}, so it waits for one more key. At the end of a message it does not expand.`;
+    case 'hides':
+      return `${capitalise(deviceNames(finding.devices))}: ${code} expands before you can finish ${other}${finding.count > 1 ? ` and ${finding.count - 1} more` : ''}.`;
     case 'word':
       return `${code} is a word: ${tellMisfires(finding.evidence)}.`;
     case 'beginning of words':
@@ -46,6 +48,10 @@ export function tellFinding(finding: Finding, code: string, codeOf: (id: string)
     case 'secret':
       return `What it gives looks like ${SECRETS[finding.evidence.secrets[0]!.kind]}; every device shows it.`;
   }
+}
+
+function where({ firesAtStart }: Reach): string {
+  return firesAtStart ? 'In the middle of a sentence' : 'At the start of a word';
 }
 
 function tellPer100(per100: number): string {
@@ -97,9 +103,10 @@ export const SEVERITY_WORDS: Record<Severity | 'safe', string> = {
 export const GROUP_TITLES: Record<FindingType, string> = {
   'same code': 'One code for two',
   'look-alike': 'Look-alikes',
-  unreachable: 'Never fires',
+  unreachable: 'Cut short by another code',
   'broken inside': 'Another code inside',
   delayed: 'Waits for the next key',
+  hides: 'Cuts other codes short',
   word: 'A word of the language',
   'beginning of words': 'The beginning of words',
   'inside words': 'Inside words',

@@ -13,11 +13,14 @@ const told = (finding: Partial<Finding> & Pick<Finding, 'type'>, code = 'so') =>
 
 const misfires = (perTenThousand: number) => ({ perTenThousand, band: { low: 0.1, high: 4 }, byDevice: {}, examples: [] });
 
-test.each<[string, Parameters<typeof told>[0]]>([
+test.each<[string, Parameters<typeof told>[0], string?]>([
   ['so is a word: about 44 misfires in 10,000 words.', { type: 'word', evidence: misfires(43.5) }],
   ['so is a word: about 0.12 misfires in 10,000 words, once in 4.2 to 170 weeks.', { type: 'word', evidence: misfires(0.12) }],
   ['so is a word: about 1 misfire in 10,000 words.', { type: 'word', evidence: misfires(1) }],
-  [';ten begins it and fires first on the computer: so can never fire there.', { type: 'unreachable', devices: ['computer-list'] } as never],
+  ['At the start of a word ;ten expands first on the computer, so ;tenp does not.', { type: 'unreachable', devices: ['computer-list'], evidence: { firesAtStart: false } } as never, ';tenp'],
+  ['In the middle of a sentence ;ten expands first on the phone, so ;tenp does not.', { type: 'unreachable', devices: ['phone-list'], evidence: { firesAtStart: true } } as never, ';tenp'],
+  ['The computer: so expands before you can finish ;ten.', { type: 'hides', devices: ['computer-list'] } as never],
+  ['It is also the start of ;ten, so it waits for one more key. At the end of a message it does not expand.', { type: 'delayed' } as never],
   [
     'so is taken by another shortcut, which goes first on the phone, the tablet and the computer.',
     { type: 'same code', devices: ['phone-list', 'tablet-list', 'computer-list'] } as never,
@@ -45,7 +48,7 @@ test.each<[string, Parameters<typeof told>[0]]>([
       ],
     },
   }],
-])('%s', (sentence, finding) => expect(told(finding)).toBe(sentence));
+])('%s', (...[sentence, finding, code]) => expect(told(finding, code)).toBe(sentence));
 
 describe('how often something happens, at 5,000 words a week', () => {
   const band = { low: 0.1, high: 4 };

@@ -5,7 +5,7 @@ import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
 
 const VERDICTS = [
-  ['breaks', 'It never fires on a device, or fires by mistake every few pages.'],
+  ['breaks', 'It does not expand on one of your devices, or expands by mistake every few pages.'],
   ['risky', 'It fires by mistake now and then, or gives something away.'],
   ['note', 'It works; there is something worth knowing.'],
   ['safe', 'No word, link, device or other code gets in its way.'],

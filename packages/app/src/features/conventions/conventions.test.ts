@@ -5,7 +5,7 @@ import type { Mark } from '@yellow-latch/core/model';
 import { scopeName, scopeOf, tellScope } from './scope';
 import { tellAgainst, tellRecognised, tellRecommendation, tellRow } from './words';
 
-const one = (code: string) => ({ id: code, code, kind: 'message' as const, setId: null });
+const one = (code: string) => ({ id: code, code, kind: 'message' as const, setId: null, content: { expansion: 'a text', template: false, format: 'plain' } as const });
 const row = (mark: Mark, more: Partial<MarkCost> = {}): MarkCost => ({
   mark,
   effort: { taps: 5, seconds: 1.7 },

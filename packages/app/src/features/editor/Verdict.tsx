@@ -1,4 +1,4 @@
-import type { Finding } from '@yellow-latch/core/clash/finding';
+import { compareSeverity, type Finding } from '@yellow-latch/core/clash/finding';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
@@ -23,7 +23,7 @@ interface VerdictProps {
   onKeepPrivate: (() => void) | null;
 }
 
-/** The worst that is to be said about a code, in one sentence beside its glyph, and codes to take instead. */
+/** What matters most about a code, in one sentence beside its glyph, and codes to take instead. */
 export function Verdict({ verdict, ...rest }: VerdictProps) {
   return <View style={styles.block}>{verdict && <Judgement verdict={verdict} {...rest} />}</View>;
 }
@@ -33,8 +33,9 @@ function Judgement({ code, verdict: { findings, proposals }, onTake, onKeepPriva
   const { shortcuts } = useList();
   const codeOf = (id: string) => shortcuts.find((shortcut) => shortcut.id === id)?.code ?? 'another code';
   const aboutCode = findings.filter(({ type }) => !ABOUT_TEXT.has(type));
-  const worst = aboutCode[0];
-  const severity = worst?.severity ?? 'safe';
+  // What is told first is not always the worst: a text that looks secret goes before all.
+  const first = aboutCode[0];
+  const severity = aboutCode.map((one) => one.severity).sort(compareSeverity).at(-1) ?? 'safe';
   const more = aboutCode.length - 1;
   return (
     <>
@@ -45,7 +46,7 @@ function Judgement({ code, verdict: { findings, proposals }, onTake, onKeepPriva
             {SEVERITY_WORDS[severity]}
           </Text>
           <Text variant="bodyMedium" style={{ color: palette.ink }}>
-            {worst ? tellFinding(worst, code, codeOf) : 'No word, link or other code gets in its way.'}
+            {first ? tellFinding(first, code, codeOf) : 'No word, link or other code gets in its way.'}
             {more > 0 && ` ${more} more.`}
           </Text>
         </View>

@@ -113,11 +113,14 @@ export function useEditor(saved: Shortcut | null) {
     setCut(null);
     setValue('keepsEnd', false);
     if (!saved && !isKindChosen.current) {
-      setValue('kind', guessKind(expansion));
+      setValue('kind', guessKind(expansion, getValues('code')));
     }
   };
   const saveValid = async (typed: FormValues) => {
-    const values = tidy(typed);
+    const tidied = tidy(typed);
+    // The code may have come after the text.
+    const isGuessed = !saved && !isKindChosen.current && !tidied.template;
+    const values = isGuessed ? { ...tidied, kind: guessKind(tidied.expansion, tidied.code) } : tidied;
     const note = typed.keepsEnd || typed.template ? null : tellCleaned(cleanEnd(withUnixNewlines(typed.expansion)));
     const writes: Write[] = [];
     let { setId } = values;

@@ -25,6 +25,8 @@ export function Evidence({ finding, codes }: { finding: Finding; codes: Codes })
       return <SameCode ids={shortcuts} winner={finding.evidence.winner} codes={codes} />;
     case 'look-alike':
       return <CodesApart ids={shortcuts} codes={codes} />;
+    case 'hides':
+      return <Pair ids={shortcuts} codes={codes} notes={['expands first', 'does not expand']} />;
     case 'delayed':
       return <Pair ids={shortcuts} codes={codes} notes={['waits', 'may follow']} />;
     case 'near miss':
@@ -39,7 +41,7 @@ export function Evidence({ finding, codes }: { finding: Finding; codes: Codes })
             isPrivate={shortcuts.some((id) => codes.shortcutOf(id)?.private)}
             codes={codes}
           />
-          <Pair ids={shortcuts} codes={codes} notes={['never fires', 'fires first']} />
+          <Pair ids={shortcuts} codes={codes} notes={['does not expand', 'expands first']} />
         </>
       );
     case 'loop':

@@ -6,5 +6,5 @@
 export { findCardNumbers, passesLuhn } from './card';
 export { findIbans, isIban } from './iban';
 export { findKeysAndTokens } from './key';
-export { looksLikePassword, PASSWORD_GUESSES } from './password';
+export { looksLikePassphrase, looksLikePassword, PASSWORD_GUESSES } from './password';
 export { findSecrets, type Secret } from './secret';

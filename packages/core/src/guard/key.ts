@@ -20,8 +20,14 @@ export function findKeysAndTokens(text: string): (Found & { kind: 'private-key' 
   for (const match of text.matchAll(PRIVATE_KEY)) note('private-key', match);
   for (const match of text.matchAll(SIGNED_TOKEN)) note('token', match);
   for (const match of text.matchAll(AUTHORIZATION)) if (isScattered(match[0])) note('token', match);
-  for (const match of text.matchAll(LONG_RUN)) if (isScattered(match[0])) note('token', match);
+  for (const match of text.matchAll(LONG_RUN)) if (!isPublic(match[0], text.slice(0, match.index)) && isScattered(match[0])) note('token', match);
   return found;
+}
+
+/** A checksum or the name of a version (hexadecimal), an identifier (RFC 9562), a checksum that says so, or a picture (RFC 2397). */
+function isPublic(run: string, before: string): boolean {
+  if (/^[0-9a-f]+$/i.test(run) || /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(run)) return true;
+  return /(?:sha|md)\d+-[\w+/]*=*$/i.test(`${before}${run}`) || /base64,$/i.test(before);
 }
 
 /** Whether letters and digits change about as at random: nothing that a person spelled. */

@@ -41,6 +41,8 @@ export interface Preview {
   readonly encoding: Encoding;
   /** Signs that could not be read in this encoding. */
   readonly unread: number;
+  /** Whether the encoding is only the most likely one. */
+  readonly isGuess: boolean;
   readonly table: ReadTable | null;
   readonly blank: number;
   readonly rows: readonly PlannedRow[];
@@ -57,7 +59,7 @@ export type FileProblem = DecodeProblem | ListProblem;
 export class ExchangeDesk {
   private bytes: Uint8Array = new Uint8Array();
   private opened: readonly WholeEntry[] = [];
-  private last: { key: string; read: ReadList | FileProblem; encoding: Encoding; unread: number } | null = null;
+  private last: { key: string; read: ReadList | FileProblem; encoding: Encoding; unread: number; isGuess: boolean } | null = null;
 
   /** Takes a file up; what was open before is forgotten. */
   open(bytes: Uint8Array): void {
@@ -68,13 +70,14 @@ export class ExchangeDesk {
 
   /** What would become of the open file's rows in this list. */
   preview(choices: Choices, list: Outgoing): Preview | FileProblem {
-    const { read, encoding, unread } = this.read(choices);
+    const { read, encoding, unread, isGuess } = this.read(choices);
     if ('type' in read) return read;
     const rows = [...read.rows, ...this.opened.map((whole) => ({ line: 0, whole }))];
     return {
       form: read.form,
       encoding,
       unread,
+      isGuess,
       table: read.table,
       blank: read.blank,
       rows: planImport(rows, list, read.file?.sets),
@@ -114,7 +117,7 @@ export class ExchangeDesk {
     const key = JSON.stringify([encoding, choices]);
     if (this.last?.key === key) return this.last;
     const decoded = decodeText(this.bytes, encoding, LARGEST_FILE);
-    this.last = 'type' in decoded ? { key, read: decoded, encoding: 'utf-8', unread: 0 } : { key, read: readList(decoded.text, choices), encoding: decoded.encoding, unread: decoded.unread };
+    this.last = 'type' in decoded ? { key, read: decoded, encoding: 'utf-8', unread: 0, isGuess: false } : { key, read: readList(decoded.text, choices), encoding: decoded.encoding, unread: decoded.unread, isGuess: decoded.isGuess };
     return this.last;
   }
 }

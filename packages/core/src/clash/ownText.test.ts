@@ -58,7 +58,7 @@ describe('encodings', () => {
     ['utf-16be', utf16be],
     ['windows-1252', Buffer.from('Gr\xfc\xdfe, \x93so\x94 war\x92s: 50 \x80\n', 'latin1')],
   ])('%s', (encoding, bytes) => {
-    expect(decodeText(bytes)).toEqual({ text, encoding, unread: 0 });
+    expect(decodeText(bytes)).toEqual({ text, encoding, unread: 0, isGuess: encoding === 'windows-1252' });
   });
   test('lines of every kind end in a newline', () => {
     expect(decodeText(Buffer.from('a\r\nb\rc\n'))).toMatchObject({ text: 'a\nb\nc\n' });

@@ -1,4 +1,4 @@
-import { clustersOf, countClusters, LIMITS } from '../model';
+import { clustersOf, countClusters, LIMITS, splitMarker } from '../model';
 
 /** What a column of a table can hold. The names are those of the headings we write. */
 export const COLUMNS = ['code', 'expansion', 'kind', 'set', 'note', 'language', 'fires', 'edge', 'capitals', 'delimiter', 'form'] as const;
@@ -36,9 +36,9 @@ export interface Understood {
 const SAMPLE = 200;
 
 /**
- * Reads the heading of a table, if it has one, and says what its columns hold. Without a heading two columns are code and
- * expansion; of more, the code is where short and different texts stand, the expansion where the longest do, and a
- * person is asked.
+ * Reads the heading of a table, if it has one, and says what its columns hold. Without a heading the first of two columns is
+ * taken for the codes, unless only the second can be; of more, the code is where short and different texts stand, the
+ * expansion where the longest do. A person is asked wherever it could be otherwise.
  */
 export function understandColumns(rows: readonly (readonly string[])[]): Understood {
   const first = rows[0] ?? [];
@@ -50,6 +50,8 @@ export function understandColumns(rows: readonly (readonly string[])[]): Underst
   const columns: (Column | null)[] = Array.from({ length: width }, (_, index) => (isHeading ? (named[index] ?? null) : null));
   const free = columns.flatMap((column, index) => (column === null ? [index] : []));
   const figures = free.map((index) => figureOf(sample, index));
+  const isBarePair = !isHeading && width === 2;
+  if (isBarePair && figures[0]!.canBeCode) columns[0] = 'code';
   if (!columns.includes('code')) {
     const code = figures.filter(({ canBeCode }) => canBeCode).sort((a, b) => b.different - a.different || a.length - b.length || a.index - b.index)[0];
     if (code) columns[code.index] = 'code';
@@ -58,7 +60,7 @@ export function understandColumns(rows: readonly (readonly string[])[]): Underst
     const expansion = figures.filter(({ index }) => columns[index] === null).sort((a, b) => b.length - a.length || a.index - b.index)[0];
     if (expansion) columns[expansion.index] = 'expansion';
   }
-  const isPlain = !isHeading && width === 2 && columns[0] === 'code' && columns[1] === 'expansion';
+  const isPlain = isBarePair && columns[0] === 'code' && columns[1] === 'expansion' && areCodes(figures[0]!, figures[1]!);
   return { hasHeading: isHeading, columns, isUnclear: !isPlain };
 }
 
@@ -73,22 +75,35 @@ export function readHeading(cells: readonly string[]): (Column | null)[] {
   });
 }
 
+/** Whether of two columns the first holds the codes for certain: the other cannot, or looks much less like it. */
+function areCodes(first: Figure, second: Figure): boolean {
+  if (!second.canBeCode) return true;
+  if (first.oneWord < 100) return false;
+  return first.marked > second.marked || (second.oneWord < 100 && second.length >= 2 * first.length);
+}
+
 interface Figure {
   index: number;
   /** Mean length in clusters, and how many in a hundred differ from all others. */
   length: number;
   different: number;
   canBeCode: boolean;
+  /** How many in a hundred are one word, and how many have a marker beside letters or figures. */
+  oneWord: number;
+  marked: number;
 }
 
 function figureOf(sample: readonly (readonly string[])[], index: number): Figure {
   const cells = sample.map((row) => row[index] ?? '').filter((cell) => cell !== '');
   const lengths = cells.map((cell) => (cell.length > 4 * LIMITS.codeClusters ? cell.length : countClusters(cell)));
   const fit = lengths.filter((length) => length <= LIMITS.codeClusters).length;
+  const inHundred = (is: (cell: string) => boolean) => Math.round((100 * cells.filter(is).length) / Math.max(1, cells.length));
   return {
     index,
     length: lengths.reduce((sum, length) => sum + length, 0) / Math.max(1, cells.length),
     different: Math.round((100 * new Set(cells).size) / Math.max(1, cells.length)),
+    oneWord: inHundred((cell) => !/\s/u.test(cell.trim())),
+    marked: inHundred(isMarked),
     canBeCode: cells.length > 0 && fit >= cells.length * 0.9 && cells.every((cell) => !cell.includes('\n')),
   };
 }
@@ -101,4 +116,9 @@ export function beginningOf(text: string, clusters: number): string {
   const whole = found.slice(0, clusters - 1).map((cluster) => cluster.text).join('');
   const blank = whole.lastIndexOf(' ');
   return `${(blank > whole.length * 0.6 ? whole.slice(0, blank) : whole).trimEnd()}…`;
+}
+
+function isMarked(cell: string): boolean {
+  const { before, mnemonic, after } = splitMarker(cell.trim());
+  return /^[\p{L}\p{N}]+$/u.test(mnemonic) && (before !== '' || after !== '');
 }

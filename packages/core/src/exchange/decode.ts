@@ -1,5 +1,7 @@
-/** How a file may be written, by the labels of the WHATWG Encoding standard. Those found out come first. */
-export const ENCODINGS = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252', 'windows-1250', 'windows-1251', 'iso-8859-15', 'macintosh', 'gb18030', 'shift_jis'] as const;
+import { analyse } from 'chardet';
+
+/** How a file may be written, by the labels of the WHATWG Encoding standard. */
+export const ENCODINGS = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252', 'windows-1250', 'windows-1251', 'iso-8859-2', 'iso-8859-15', 'koi8-r', 'macintosh', 'gb18030', 'big5', 'shift_jis', 'euc-jp', 'euc-kr'] as const;
 export type Encoding = (typeof ENCODINGS)[number];
 
 /** A file as a string, with LF line breaks. */
@@ -8,6 +10,8 @@ export interface DecodedText {
   readonly encoding: Encoding;
   /** How many signs could not be read, and stand as U+FFFD. */
   readonly unread: number;
+  /** Whether the encoding is only the most likely one: a person should look whether letters are right. */
+  readonly isGuess: boolean;
 }
 
 /** Why a file is not read; `at`: the byte it shows at. */
@@ -30,9 +34,9 @@ const BEGINNINGS: readonly (readonly [begins: string, what: string])[] = [
 ];
 
 /**
- * Reads bytes as text: by a byte order mark, by the zero bytes of UTF-16, as UTF-8 if they are valid, else
- * as Windows-1252, which holds Latin-1 (WHATWG Encoding); or in the encoding that a person says. A file with other
- * zero bytes is binary.
+ * Reads bytes as text: by a byte order mark, as UTF-8 if they are valid, as UTF-16 if they have zero bytes and make letters of
+ * one script or two that way, else in the encoding that a detector finds likely; or in the encoding that a person says.
+ * A file with other zero bytes is binary.
  */
 export function decodeText(bytes: Uint8Array, chosen?: Encoding, largest = LARGEST_TEXT): DecodedText | DecodeProblem {
   if (bytes.length > largest) return { type: 'too-large', limit: largest, found: bytes.length };
@@ -41,34 +45,66 @@ export function decodeText(bytes: Uint8Array, chosen?: Encoding, largest = LARGE
   if (chosen) return decodeAs(bytes, chosen);
   if (bytes[0] === 0xff && bytes[1] === 0xfe) return decodeAs(bytes, 'utf-16le');
   if (bytes[0] === 0xfe && bytes[1] === 0xff) return decodeAs(bytes, 'utf-16be');
-  const sample = bytes.subarray(0, 4_096);
-  const zero = sample.indexOf(0);
+  const zero = bytes.indexOf(0);
   if (zero >= 0) {
-    const zeros = [0, 0];
-    sample.forEach((byte, i) => {
-      if (byte === 0) zeros[i & 1]! += 1;
-    });
-    const half = sample.length / 2;
-    if (zeros[1]! > half * 0.4 && zeros[0]! < half * 0.05) return decodeAs(bytes, 'utf-16le');
-    if (zeros[0]! > half * 0.4 && zeros[1]! < half * 0.05) return decodeAs(bytes, 'utf-16be');
-    return { type: 'binary', at: zero, looksLike: null };
+    const [little, big] = [plausibilityOf(bytes, 'utf-16le'), plausibilityOf(bytes, 'utf-16be')];
+    if (bytes.length % 2 === 1 || Math.max(little, big) < PLAUSIBLE) return { type: 'binary', at: zero, looksLike: null };
+    return decodeAs(bytes, little >= big ? 'utf-16le' : 'utf-16be');
   }
-  const late = bytes.indexOf(0);
-  if (late >= 0) return { type: 'binary', at: late, looksLike: null };
   try {
-    return { text: withLf(new TextDecoder('utf-8', { fatal: true }).decode(bytes)), encoding: 'utf-8', unread: 0 };
+    return { text: withLf(new TextDecoder('utf-8', { fatal: true }).decode(bytes)), encoding: 'utf-8', unread: 0, isGuess: false };
   } catch {
-    return decodeAs(bytes, 'windows-1252');
+    return decodeAs(bytes, likelyEncoding(bytes), true);
   }
 }
 
-function decodeAs(bytes: Uint8Array, encoding: Encoding): DecodedText {
+/** So much of a file is looked at to find out how it is written. */
+const SAMPLE = 64 * 1024;
+const PLAUSIBLE = 0.97;
+/** What files hold that people write: letters, figures, signs, spaces and line breaks; no control characters, nothing unassigned. */
+const WRITTEN = /^[\p{L}\p{M}\p{N}\p{P}\p{S}\p{Zs}\n\r\t\u200b-\u200f\ufeff]$/u;
+
+/**
+ * From 0 to 1: how many of the characters that bytes make, read as UTF-16, stand in blocks that lists are written in. Read the
+ * wrong way round most spaces, figures and line breaks stand in none.
+ */
+function plausibilityOf(bytes: Uint8Array, encoding: 'utf-16le' | 'utf-16be'): number {
+  const text = new TextDecoder(encoding).decode(bytes.subarray(0, SAMPLE - (SAMPLE % 2)));
+  let good = 0;
+  let all = 0;
+  for (const character of text) {
+    all += 1;
+    const isUsual = /^[\x09\x0a\x0d\x20-\u058f\u05d0-\u06ff\u0900-\u0dff\u0e00-\u0e7f\u1e00-\u206f\u20a0-\u2bff\u3000-\u30ff\u4e00-\u9fff\uac00-\ud7a3\uff00-\uffef\u{1f000}-\u{1faff}]$/u.test(character);
+    if (isUsual && WRITTEN.test(character)) good += 1;
+  }
+  // A text without a plain space, line break or tab is none that a list comes in.
+  return /[\t\n ]/.test(text) ? good / Math.max(1, all) : 0;
+}
+
+/** Names that the detector has for encodings, where ours is another. Latin-1 is a part of Windows-1252 (WHATWG Encoding). */
+const DETECTED: Readonly<Record<string, Encoding>> = { 'iso-8859-1': 'windows-1252' };
+/** Below this the detector, of whose figures 100 is the highest, has seen too little to say anything but Western European. */
+const LEAST_CONFIDENCE = 25;
+
+/** The encoding that bytes are most likely in, which are no UTF. */
+function likelyEncoding(bytes: Uint8Array): Encoding {
+  const first = Math.max(0, bytes.findIndex((byte) => byte > 0x7f) - SAMPLE / 16);
+  const found = analyse(bytes.subarray(first, first + SAMPLE));
+  const best = found.flatMap(({ name, confidence }) => {
+    const label = name.toLowerCase();
+    const encoding = DETECTED[label] ?? ENCODINGS.find((one) => one === label);
+    return encoding && confidence >= LEAST_CONFIDENCE ? [encoding] : [];
+  })[0];
+  return best ?? 'windows-1252';
+}
+
+function decodeAs(bytes: Uint8Array, encoding: Encoding, isGuess = false): DecodedText {
   let text = withLf(new TextDecoder(encoding).decode(bytes));
   // Some decoders leave what lies between ASCII and Latin-1 as control characters.
   if (encoding === 'windows-1252') text = text.replace(/[\x80-\x9f]/g, (sign) => WINDOWS_1252[sign.charCodeAt(0) - 0x80]!);
   let unread = 0;
   for (let at = text.indexOf('\ufffd'); at >= 0; at = text.indexOf('\ufffd', at + 1)) unread += 1;
-  return { text, encoding, unread };
+  return { text, encoding, unread, isGuess };
 }
 
 function withLf(text: string): string {

@@ -8,7 +8,7 @@ interface Lines {
 }
 
 /** What people write between code and text in notes, when it stands in every line. Common practice, no source. */
-const BETWEEN = [/^(\S.*?)\s+(?:=|→|⇒|->|=>|—|–)\s+(\S.*)$/u, /^(\S{1,20}):\s+(\S.*)$/u];
+const BETWEEN = [/^(\S.*?)\s+(?:=|→|⇒|->|=>|—|–)\s+(\S.*)$/u, /^(\S{1,20}):\s+(\S.*)$/u, /^(\S{1,20})\s+-\s+(\S.*)$/u];
 /** What begins the lines of a list. */
 const BULLET = /^\s*(?:[-*•–]|\d{1,3}[.)])\s+/u;
 

@@ -4,7 +4,7 @@ import { readListFile, type JsonProblem, type ReadJson } from './listFile';
 import { readLines } from './lines';
 import { findMarkdownTable, readMarkdownTable } from './markdownTable';
 import type { Entry, ReadRow } from './row';
-import { findDelimiter, readTable, unguardCell, type Delimiter, type TableRow } from './table';
+import { DELIMITERS, findDelimiter, isNamedTable, readTable, unguardCell, type Delimiter, type TableRow } from './table';
 
 /** How a text holds a list. `lines`: a text in each line, without codes. */
 export type ListForm = 'json' | 'table' | 'markdown' | 'lines';
@@ -52,6 +52,8 @@ const SHOWN_ROWS = 5;
  */
 export function readList(text: string, choices: ReadChoices = {}): ReadList | ListProblem {
   if (text.trim() === '') return { type: 'no-rows' };
+  const said = SEPARATOR.exec(text);
+  if (said && (choices.form === undefined || choices.form === 'table')) return behindSeparator(text.slice(said[0].length), said[1]!, choices);
   const form = choices.form ?? findForm(text);
   switch (form) {
     case 'json': {
@@ -75,8 +77,20 @@ export function readList(text: string, choices: ReadChoices = {}): ReadList | Li
   }
 }
 
+/** The first line by which spreadsheets tell what stands between the cells. Common practice, no source. */
+const SEPARATOR = /^sep=(.)\n/iu;
+
+/** What stands behind such a line, which is no row. */
+function behindSeparator(text: string, separator: string, choices: ReadChoices): ReadList | ListProblem {
+  const delimiter = DELIMITERS.find((one) => one === separator);
+  const read = readList(text, { ...(delimiter ? { form: 'table', delimiter } : {}), ...choices });
+  return 'type' in read ? read : { ...read, rows: read.rows.map((row) => ({ ...row, line: row.line + 1 })) };
+}
+
 /** How a text most likely holds a list. */
 function findForm(text: string): ListForm {
+  // A table that says what its columns hold is one, whatever its cells look like.
+  if (isNamedTable(text)) return 'table';
   if (/^\s*(?:\{\s*"[^"\n]*"\s*:|\[\s*\{\s*")/u.test(text.slice(0, 4_096))) return 'json';
   if (findMarkdownTable(text)) return 'markdown';
   return findDelimiter(text) === null ? 'lines' : 'table';
@@ -108,7 +122,23 @@ function ofTable(
     sample: body.filter((row) => !('problem' in row)).slice(0, SHOWN_ROWS).map(({ cells }) => cells),
   };
   const isGuarded = form === 'table';
-  return { form, rows: body.map((row) => readRow(row, understood.columns, isGuarded)), blank, table, file: null };
+  const width = heading?.cells.length ?? Infinity;
+  return { form, rows: body.map((row) => readRow(fitted(row, width, understood.columns, delimiter), understood.columns, isGuarded)), blank, table, file: null };
+}
+
+/**
+ * A row with more cells than the heading names. A code without quotes that begins with the delimiter left the code's own cell
+ * empty: it is put together again. Else what stands beyond the heading is no less the person's: the row is refused, and told.
+ */
+function fitted(row: TableRow, width: number, columns: Columns, delimiter: Delimiter | null): TableRow {
+  if ('problem' in row || row.cells.length <= width) return row;
+  const { line, cells } = row;
+  const surplus = cells.length - width;
+  const at = columns.indexOf('code');
+  const isCut = delimiter !== null && at >= 0 && cells.slice(at, at + surplus).every((cell) => cell === '') && cells[at + surplus] !== '';
+  if (isCut) return { line, cells: [...cells.slice(0, at), delimiter.repeat(surplus) + cells[at + surplus]!, ...cells.slice(at + surplus + 1)] };
+  if (cells.slice(width).every((cell) => cell.trim() === '')) return row;
+  return { line, position: cells.slice(0, width).join(' ').length + 2, problem: 'too-many-cells', cells };
 }
 
 function isPair(columns: Columns): boolean {

@@ -15,7 +15,7 @@ export interface WholeEntry {
 
 /** Why a row cannot be brought in, before anything is asked of the model. `position`: in its line, from 1. */
 export type RowProblem =
-  | { readonly type: 'open-quote' | 'text-after-quote' | 'outside-table'; readonly position: number }
+  | { readonly type: 'open-quote' | 'text-after-quote' | 'outside-table' | 'too-many-cells'; readonly position: number }
   /** A field of a file of ours that is not what it should be: where, and in plain English what should be there. */
   | { readonly type: 'not-a-shortcut'; readonly position: number; readonly field: string; readonly message: string };
 

@@ -1,4 +1,3 @@
-import { execFileSync } from 'node:child_process';
 import { promisify } from 'node:util';
 
 import { parse as csvParse } from 'csv-parse/sync';
@@ -99,41 +98,4 @@ test('cells that a spreadsheet would run are guarded and come back as they were'
   }
   fc.assert(fc.property(fc.string({ unit: fc.constantFrom("'", '=', 'a', '@', ' ') }), (cell) => unguardCell(guardCell(cell)) === cell));
   expect(guardCell("it's")).toBe("it's");
-});
-
-describe('encodings, made by iconv', () => {
-  const text = 'code;expansion\n;str;Prüfstraße 5, Zürich\n;eur;12 € – “früh”\n';
-  const made = (encoding: string) => execFileSync('iconv', ['-f', 'UTF-8', '-t', encoding], { input: text });
-  test.each([
-    ['UTF-8', 'utf-8'],
-    ['UTF-16LE', 'utf-16le'],
-    ['UTF-16BE', 'utf-16be'],
-    ['UTF-16', 'utf-16le'],
-    ['WINDOWS-1252', 'windows-1252'],
-  ])('%s is found out', (encoding, found) => expect(decodeText(made(encoding))).toEqual({ text, encoding: found, unread: 0 }));
-
-  test.each([
-    ['ISO-8859-15', 'iso-8859-15', text.replaceAll('–', '-').replaceAll(/[“”]/g, '"')],
-    ['WINDOWS-1250', 'windows-1250', text],
-    ['MACINTOSH', 'macintosh', text],
-    ['GB18030', 'gb18030', text],
-  ] as const)('%s is read when a person says so', (encoding, label, wanted) => {
-    const bytes: Uint8Array = execFileSync('iconv', ['-f', 'UTF-8', '-t', encoding], { input: wanted });
-    expect(decodeText(bytes, label)).toMatchObject({ text: wanted, unread: 0 });
-  });
-
-  test('signs that an encoding does not have are counted', () => {
-    expect(decodeText(execFileSync('iconv', ['-f', 'UTF-8', '-t', 'ISO-8859-1'], { input: 'Zürich, Prüfstraße' }), 'utf-8')).toMatchObject({ unread: 3 });
-  });
-
-  test('Latin-1 is found out', () => {
-    const latin = 'Zürich, Prüfstraße';
-    expect(decodeText(execFileSync('iconv', ['-f', 'UTF-8', '-t', 'ISO-8859-1'], { input: latin }))).toMatchObject({ text: latin });
-  });
-
-  test.each([
-    ['a picture', Buffer.from('89504e470d0a1a0a0000', 'hex'), 'a picture'],
-    ['a spreadsheet', Buffer.from('504b0304', 'hex'), 'a packed file, as spreadsheets and word processors keep theirs'],
-    ['zero bytes', Buffer.from('a,b\nc\0,d'), null],
-  ])('%s is no text', (_name, bytes, looksLike) => expect(decodeText(bytes)).toMatchObject({ type: 'binary', looksLike }));
 });

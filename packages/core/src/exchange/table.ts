@@ -13,7 +13,7 @@ export interface RefusedTableRow {
   readonly line: number;
   /** The character in that line, from 1. */
   readonly position: number;
-  readonly problem: 'open-quote' | 'text-after-quote' | 'outside-table';
+  readonly problem: 'open-quote' | 'text-after-quote' | 'outside-table' | 'too-many-cells';
   readonly cells: readonly string[];
 }
 
@@ -133,6 +133,17 @@ function readPlain(text: string, delimiter: Delimiter, most: number, firstLine =
 /** So much of a text is looked at to find out what stands between its cells. */
 const SAMPLE_SIGNS = 64 * 1024;
 const SAMPLE_ROWS = 100;
+
+/** Whether the first line names the columns of code and expansion; those of Markdown, between bars, are looked for elsewhere. */
+export function isNamedTable(text: string): boolean {
+  const [first] = text.split('\n', 1);
+  return DELIMITERS.some((delimiter) => {
+    if (delimiter === '|') return false;
+    const [row] = readTable(first!, delimiter, 1).rows;
+    const heading = readHeading(row?.cells ?? []);
+    return heading.includes('code') && heading.includes('expansion');
+  });
+}
 
 /**
  * What stands between the cells of a table; null: it is none. The delimiter that gives most rows the same number of cells, two

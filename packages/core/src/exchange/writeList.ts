@@ -5,7 +5,7 @@ import { writeMarkdownTable } from './markdownTable';
 import { writeForm } from './plan';
 import { writeTable } from './table';
 
-/** The ways in which a list goes out as text. `lines`: code, tab, expansion, without a heading. */
+/** The ways in which a list goes out as text. `lines`: code, tab, expansion, under the line of names that such tables have (IANA, text/tab-separated-values). */
 export const WRITTEN_FORMS = ['json', 'csv', 'tsv', 'markdown', 'lines'] as const;
 export type WrittenForm = (typeof WRITTEN_FORMS)[number];
 
@@ -30,7 +30,7 @@ export function writeList(outgoing: Outgoing, form: WrittenForm, made: string): 
     case 'markdown':
       return writeMarkdownTable(tableOf(shared, outgoing.sets));
     case 'lines':
-      return writeTable(shared.map(({ code, content }) => [code, content.expansion]), '\t').replaceAll('\r\n', '\n');
+      return writeTable([['code', 'expansion'], ...shared.map(({ code, content }) => [code, content.expansion])], '\t').replaceAll('\r\n', '\n');
   }
 }
 

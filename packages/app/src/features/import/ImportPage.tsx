@@ -127,6 +127,7 @@ function Understanding({ importer }: { importer: Importer }) {
             Read as {words}
           </Text>
         )}
+        {preview?.isGuess && preview.unread === 0 && <Text variant="bodySmall">The file does not say its encoding. Do some letters look wrong? Choose another.</Text>}
         {preview !== null && preview.unread > 0 && (
           <Text role="alert" variant="bodySmall" style={{ color: palette.alarm }}>
             {preview.unread === 1 ? 'One sign' : `${preview.unread.toLocaleString('en')} signs`} could not be read. Choose another encoding.

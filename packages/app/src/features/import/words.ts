@@ -36,6 +36,8 @@ export function tellRefusal(refusal: Refusal): string {
       return `A quote opens at character ${refusal.position} and is never closed.`;
     case 'text-after-quote':
       return `At character ${refusal.position} something stands after a closing quote.`;
+    case 'too-many-cells':
+      return 'It has more cells than the first row names. Put the text in quotes.';
     case 'outside-table':
       return 'It stands outside of the table.';
     case 'not-a-shortcut':
@@ -68,8 +70,13 @@ export const ENCODING_WORDS: Record<Encoding, string> = {
   'windows-1251': 'Cyrillic (Windows-1251)',
   'iso-8859-15': 'Western European with € (ISO 8859-15)',
   macintosh: 'Western European (Mac)',
+  'iso-8859-2': 'Central European (ISO 8859-2)',
+  'koi8-r': 'Cyrillic (KOI8-R)',
   gb18030: 'Chinese (GB 18030)',
+  big5: 'Chinese, traditional (Big5)',
   shift_jis: 'Japanese (Shift JIS)',
+  'euc-jp': 'Japanese (EUC-JP)',
+  'euc-kr': 'Korean (EUC-KR)',
 };
 
 export const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', '\t': 'tabs', ';': 'semicolons', '|': 'bars' };

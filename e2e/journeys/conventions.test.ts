@@ -14,7 +14,7 @@ journey('the whole list is set in the recommended marker, and one tap gives back
   await app.expectAccessible();
   await app.tap('See what would change');
   await app.seeText('findings would be gone');
-  await app.seeText(',res begins it and fires first on the computer');
+  await app.seeText('At the start of a word ,res expands first on the computer');
   await app.expectAccessible();
   await app.tap('Change 62 codes');
   await app.seeText('62 codes have “,” before now.');

@@ -173,7 +173,7 @@ journey('what cannot be brought in says why, and the list is as it was', 'demo',
   await refuses(file('broken.json', '{"format": "yellow-latch list",\n "version": 1,,'), 'breaks at line 2, character 15');
 
   // Read in the wrong encoding: told, and mended by choosing another.
-  await openFile(app, file('latin.csv', execFileSync('iconv', ['-f', 'UTF-8', '-t', 'MACINTOSH'], { input: 'code,expansion\n;str,Prüfstraße 5, Zürich\n' })));
+  await openFile(app, file('latin.csv', execFileSync('iconv', ['-f', 'UTF-8', '-t', 'MACINTOSH'], { input: 'code,expansion\n;str,"Prüfstraße 5, Zürich"\n' })));
   await seeGroups(app, ['New: 1']);
   await app.tap('Read otherwise');
   await app.choose('Encoding', 'UTF-8');

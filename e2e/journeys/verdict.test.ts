@@ -71,7 +71,7 @@ journey('a verdict follows what was saved a moment before, and is there on a wid
   await app.tap('Paste or write…');
   await app.insert(await app.field('You get'), 'Ten, and a place for the van.');
   await app.fill('You type', ';tenp');
-  await app.seeText(';ten begins it and fires first on the computer');
+  await app.seeText('At the start of a word ;ten expands first on the computer');
   await app.expectAccessible();
 });
 

@@ -45,6 +45,37 @@ describe('codes and codes', () => {
   }, 30_000);
 });
 
+describe('texts as a device makes them', () => {
+  const vocabulary = vocabularyOf(["don't", 'so', "o'clock"]);
+  const straight = shortcut('1', "don't");
+  const bent = shortcut('2', 'don’t');
+  const dash = shortcut('3', 'wait—', 'x', { rules: { edge: 'anywhere' } });
+  const speech = shortcut('4', ';sp', "So wait-- he said 'no'... and  so on.");
+  const wordsOf = (shortcuts: readonly ReturnType<typeof shortcut>[], profiles: typeof phone | typeof computer) => {
+    const checked = audit(shortcuts, { languages: [{ vocabulary }], profiles });
+    return checked.findings.flatMap((finding) => (finding.type === 'word' ? [[finding.shortcuts[0], finding.evidence.perTenThousand]] : []));
+  };
+  test('a straight apostrophe never fires where it is bent, and a bent one does', () => {
+    expect(wordsOf([straight, bent], phone)).toEqual([['2', 100]]);
+    expect(wordsOf([straight, bent], [DEVICE_PROFILES.app] as never)).toEqual([['1', 100]]);
+    expect(find(audit([straight], { profiles: phone }), '1', 'device trap')).toMatchObject({ severity: 'breaks' });
+  });
+  test('texts of the list are typed out as well', () => {
+    const checked = audit([dash, speech], { profiles: [{ ...DEVICE_PROFILES['phone-list'], ways: ['instant'], otherwise: 'instant', edge: 'own', builtIn: [] }] });
+    expect(find(checked, '3', 'own expansion')!.evidence.examples).toEqual([{ text: speech.content.expansion, start: 3, end: 9, of: '4' }]);
+  });
+  test('an edit finds what a new audit finds', () => {
+    const codes = ['don’t', 'wait—', 'no’…', 'and.', '‘no', 'So', "don't", '--'];
+    for (const code of codes) {
+      const edited = audit([speech, shortcut('5', ';none')], { languages: [{ vocabulary }], profiles: PROFILES });
+      const put = shortcut('5', code, 'x', { rules: { fires: 'instant', edge: 'anywhere' } });
+      edited.change({ put: [put] });
+      const anew = audit([speech, put], { languages: [{ vocabulary }], profiles: PROFILES });
+      expect([code, edited.findings]).toEqual([code, anew.findings]);
+    }
+  });
+});
+
 describe('words and texts', () => {
   const vocabulary = vocabularyOf(['so', 'sound', 'also', 'ham']);
   test('a word, the beginning of words, and words around', () => {

@@ -1,7 +1,7 @@
 /**
  * Texts that are no ordinary words, in which codes like to fire: a bank in classes. Unless a class says
  * otherwise its texts are made up for this project, with names under `.example` (RFC 2606) and
- * numbers reserved for fiction.
+ * numbers reserved for fiction. Words in them are everyday ones, as often as they come; none is there for a code.
  */
 export interface ContextClass {
   readonly name: string;
@@ -23,8 +23,8 @@ const twice = (values: readonly string[], sentences: readonly string[]): string[
   ...each(values, [...sentences.slice(1), sentences[0]!]),
 ];
 
-const HOSTS = ['corrie-and-vale.example', 'www.tuning.example', 'book.hall.example', 'shop.strings.example'];
-const PATHS = ['', '/', '/book', '/book?so=1&ham=2', '/notes/2026/11#top', '/w/index.php?title=A_440', '/a/b/../c;v=2', '/%C3%A9tude/', '/so/long', '/p/4711-felt-grey'];
+const HOSTS = ['www.bakery.example', 'school.example', 'shop.bikes.example', 'town-library.example'];
+const PATHS = ['', '/', '/opening-hours', '/search?q=rye+bread&page=2', '/news/2026/11#top', '/w/index.php?title=Main_Street', '/a/b/../c;v=2', '/%C3%A9t%C3%A9/', '/help/contact-us', '/p/4711-winter-coat'];
 
 export const CONTEXTS: readonly ContextClass[] = [
   {
@@ -83,12 +83,12 @@ export const CONTEXTS: readonly ContextClass[] = [
       Undisclosed recipients:;
       <1234@local.machine.example>`),
       ...each(
-        ['so', 'ham', 'diary', 'workshop', 'no-reply', 'first.last', 'a.b.c', 'me+list', 'info_2026', 'o_neill'],
-        ['*@corrie-and-vale.example', 'write to *@tuning.example, please', 'cc: <*@hall.example>'],
+        ['info', 'anna', 'orders', 'office', 'no-reply', 'first.last', 'a.b.c', 'tom+list', 'news_2026', 'o_neill'],
+        ['*@bakery.example', 'write to *@school.example, please', 'cc: <*@town-library.example>'],
       ),
       ...each(
-        ['van', 'tablet', 'book', 'felt', 'oar', 'am', 'in', 'at', 'it', 'an'],
-        ['*@corrie-and-vale.example', 'Mail *.vale@post.example.', 'x.*@hall.example; and others'],
+        ['ben', 'mail', 'sales', 'help', 'team', 'hello', 'maria', 'jobs', 'press', 'the.office'],
+        ['*@shop.bikes.example', 'Mail *.berg@post.example.', 'x.*@school.example; and others'],
       ),
     ],
   },
@@ -96,24 +96,24 @@ export const CONTEXTS: readonly ContextClass[] = [
     name: 'handles',
     source: OURS,
     texts: twice(
-      lines(`corrie\nvale_tunes\nso.long\nham_and_eggs\npiano.van\nfelt_grey\nthe_oar\nw3\nmx.keys\nann_o\nso_and_so\nam.pm\nmy_loc\nkey440\nlo_fi\nin_tune\nbook.me\naddr_1\nhall__west\nx_x\nsig.off\nbb.flat\nee.oh\nno.1`),
-      ['@*', 'thanks @*!', 'photo by @*, with thanks', '(@*)'],
+      lines(`anna_berg\nthe.bread.shop\ntom1984\nmrs_hill\nbike.kitchen\nleo_and_mia\nrunning_late\nj_doe\npaul.b\nclass_4b\nold.town\nmy_garden\nkim99\nno_sugar\ngood_news\nask.me\nfour_cats\nnorth__west\nx_x\nin.the.sun\nred.kite\nday_by_day\nroom.12\nyou_and_me`),
+      ['@*', 'thanks @*!', 'photo by @*, with thanks', '(@*)', 'I think @* said it', 'ask @* if you can', 'is that you, @*?', 'see @* for more'],
     ),
   },
   {
     name: 'tags',
     source: OURS,
     texts: twice(
-      lines(`piano\npianotuning\nSoLong\nham\nA440\nrestored\nfelt\nupright1904\ngrandpiano\nworkshop\nbefore\nafter\nso\nloc\naddr\noar\nsale\nw\nm\n2026\nviolin\nham_radio\nkeys\nTuningFork`),
-      ['#*', 'today in the workshop #* #piano', '#* #diary', '(#*)'],
+      lines(`bread\nsourdough\nMondayMorning\ntea\n10kRun\nhandmade\nwinter2026\nsale\nnewin\nbefore\nafter\nfood\nlove\nbikes\nhome\nrain\nmytown\nOpenDay\n2026\nfootball\nbook_club\ntv\nthrowback\nGoodMorning`),
+      ['#*', 'what a day #* #weekend', '#* #again', '(#*)', 'I do not know #*', 'so this is it #*', 'good to be back #*'],
     ),
   },
   {
     name: 'prices',
     source: OURS,
     texts: twice(
-      lines(`£85\n£85.00\n€ 120,50\n120,50 €\n$1,250.00\nGBP 45\n45 GBP\n£4.50/mile\n£1.2k\n85-\n85,-\n£85+VAT\n20%\n2 × £45\n£45x2\n3 @ £15\n3@15\n£0.45p\n99p\n£1/2h\n£85!\n£85*\nCHF 95.–\n-£10`),
-      ['The tuning is * this year', 'so * in all', '*', '(*)'],
+      lines(`£85\n£85.00\n€ 120,50\n120,50 €\n$1,250.00\nGBP 45\n45 GBP\n£4.50/kg\n£1.2k\n85-\n85,-\n£85+VAT\n20%\n2 × £45\n£45x2\n3 @ £15\n3@15\n£0.45p\n99p\n£1/2h\n£85!\n£85*\nCHF 95.–\n-£10`),
+      ['*', '(*)', 'it is * now', '* in all', 'that makes *, I think', 'can you do *?', 'we paid * for the two'],
     ),
   },
   {
@@ -121,7 +121,7 @@ export const CONTEXTS: readonly ContextClass[] = [
     source: OURS,
     texts: twice(
       lines(`10:30\n10.30 am\n9-5\n9am\n5pm.\n17h30\n10:30–11:15\n2026-11-25\n25.11.2026\n25/11/26\n11/25\n2026-W48-3\nP6M\nT10:30Z\n10:30:00\n'26\nQ4/2026\nSat.\nMon-Fri\n1st\n2nd,\n24/7\n12 o'clock\n½ past 3`),
-      ['I come at *', 'from * on', '*', '(*)'],
+      ['*', '(*)', 'see you at *', 'from * on', 'it was * when we left', 'I will be there by *', 'not before *'],
     ),
   },
   {
@@ -129,13 +129,13 @@ export const CONTEXTS: readonly ContextClass[] = [
     source: OURS,
     texts: lines(`
       invoice_2026-11.pdf
-      so.final.v2.docx
-      C:\\Users\\vale\\so.txt
-      ~/notes/addr.md
+      letter.final.v2.docx
+      C:\\Users\\anna\\notes.txt
+      ~/notes/shopping.md
       ./run.sh
-      ../hall/w.csv
+      ../school/class4.csv
       /etc/hosts
-      /home/vale/ham.txt
+      /home/tom/recipes.txt
       photo (1).jpg
       IMG_0440.JPG
       report-final!.pdf
@@ -146,47 +146,47 @@ export const CONTEXTS: readonly ContextClass[] = [
       #backup#
       list.csv.gz
       _index.html
-      \\\\server\\share\\w
-      $HOME/sig.txt
-      file:///tmp/loc.txt
-      so long.txt
-      tune-440hz.wav
+      \\\\server\\share\\photos
+      $HOME/draft.txt
+      file:///tmp/page.txt
+      the last day.txt
+      train-8am.wav
       bill#12.pdf`),
   },
   {
     name: 'code',
     source: OURS,
     texts: lines(`
-      const so = ham[w] + 1;
+      const sum = list[i] + 1;
       if (a && b || !c) return;
       for (let i = 0; i < n; i += 1) {
-      x = y ? loc : addr;
-      // so what
-      /* ham */
-      #include <so.h>
-      import { w } from './w';
-      print(f"{so!r:>10}")
-      SELECT * FROM so WHERE w = 'm';
+      x = y ? left : right;
+      // what is this
+      /* old */
+      #include <math.h>
+      import { x } from './y';
+      print(f"{name!r:>10}")
+      SELECT * FROM users WHERE id = 'k';
       a->b(c)::d
-      <a href="/so">so</a>
-      <!-- m -->
-      .w { margin: 0; }
-      #addr > .loc { top: 0 }
-      echo "$w" | grep -v so
+      <a href="/home">home</a>
+      <!-- v -->
+      .box { margin: 0; }
+      #main > .row { top: 0 }
+      echo "$f" | grep -v tmp
       ls -la; cd ..
-      git commit -m "so"
-      def so(w, *m, **oar):
+      git commit -m "fix"
+      def go(x, *y, **more):
       @media (max-width: 390px)
-      {"so": [1, 2], "w": null}
-      key: value # so
-      let w = &m;
+      {"id": [1, 2], "to": null}
+      key: value # note
+      let p = &q;
       x ** 2 // 3
-      n!! != m
-      $so = @$w['m'];
-      (?<=so)\\w+
+      n!! != k
+      $total = @$r['n'];
+      (?<=ab)\\w+
       1e-3, 0x1F, 0b11
       a?.b ?? c
-      x |> so |> w`),
+      x |> f |> g`),
   },
   {
     name: 'TypeScript of this project',
@@ -225,13 +225,13 @@ export const CONTEXTS: readonly ContextClass[] = [
     name: 'measures and music',
     source: OURS,
     texts: lines(`
-      A4 = 440 Hz
-      a' = 442
+      500 g flour
+      180 °C / gas 4
       55% RH
       21 °C
       5 mm
       2.5mm x 4
-      3/4 in.
+      3/4 cup
       1:48
       C# minor
       B♭ major
@@ -240,13 +240,13 @@ export const CONTEXTS: readonly ContextClass[] = [
       D.C. al fine
       4/4
       ♩ = 96
-      key of w
+      size 42, wide
       a/b/c/d/e/f/g
-      do re mi fa so la ti
+      do re mi fa sol la ti
       12 st 4 lb
-      440Hz@21C
+      60Hz@21C
       -3 dB
-      +12 cents
+      +12 points
       ±2
       10^-3`),
   },
@@ -254,61 +254,61 @@ export const CONTEXTS: readonly ContextClass[] = [
     name: 'addresses and places',
     source: OURS,
     texts: lines(`
-      4 Felt Lane, Vale
-      Flat 2b, 10-12 Hall St.
-      c/o Mrs Oar
+      4 Mill Road, Northtown
+      Flat 2b, 10-12 Station St.
+      c/o Mrs Berg
       P.O. Box 40
-      Unit W, The Maltings
-      VA1 2SO
+      Unit 7, The Old Dairy
+      NT1 2AB
       51.5°N, 0.1°W
       50.7192,-1.8808
-      ///felt.grey.latch
+      12, rue du Four
       Rm. 12/B
       2nd floor, left
-      So. Vale
       St. Mary's
-      A440 (north)
+      A27 (north)
       M4 J12
       Platform 3a
       Apt #4
       No. 10!
-      corner of W. and M. St.
-      nr. the hall`),
+      corner of High St. and Park Rd.
+      nr. the post office
+      Hauptstr. 5, 3. OG`),
   },
   {
     name: 'messages in a hurry',
     source: OURS,
     texts: lines(`
-      so... see you @ 5
+      wait... see you @ 5
       ok!! thx :)
       w/o the lid
-      w/ the lid & keys
+      w/ the keys & the dog
       b/c of the rain
       asap!!!
       y/n?
-      re: so
-      fwd: ham & eggs
-      p.s. bring w
-      e.g. so, i.e. ham
+      re: Monday
+      fwd: photos & dates
+      p.s. bring bread
+      e.g. tea, i.e. no milk
       etc. etc.
-      omw, 10 min.
-      hmm... so?
-      so-so
+      back in 10, promise
+      hmm... maybe?
+      up-and-down
       yes/no/maybe
-      *so* good
-      _really_ so
-      "so," she said
-      (so)
-      so:
+      *very* good
+      _really_ late
+      "no," she said
+      (again)
+      tomorrow:
       and/or
-      ham + eggs
-      -> so
-      <3 so
+      milk + eggs
+      -> left
+      <3 you all
       10/10!!
       a.s.a.p.
       n.b.
       vs.
-      ok so`),
+      fine then`),
   },
 ];
 

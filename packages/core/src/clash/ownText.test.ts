@@ -1,6 +1,7 @@
 import { CompiledList, settleRules } from '../fire';
 import { DEVICE_PROFILES } from '../fit';
-import { decodeText, LARGEST_TEXT } from '../exchange/decode';
+import { decodeText } from '../exchange/decode';
+import { LARGEST_TEXT } from '../exchange/encodings';
 import { scanOwnText } from './ownText';
 import { readOwnText, type OwnTextFormat } from './ownTextSource';
 import { listOf, shortcut } from './testing';

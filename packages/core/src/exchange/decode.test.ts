@@ -1,6 +1,7 @@
 import { execFileSync } from 'node:child_process';
 
-import { decodeText, type Encoding } from './decode';
+import { decodeText } from './decode';
+import type { Encoding } from './encodings';
 
 /** Written by iconv (GNU libc), the same texts as a person would have them. */
 const written = (text: string, encoding: string) => execFileSync('iconv', ['-f', 'UTF-8', '-t', encoding], { input: text });

@@ -1,8 +1,6 @@
 import { analyse } from 'chardet';
 
-/** How a file may be written, by the labels of the WHATWG Encoding standard. */
-export const ENCODINGS = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252', 'windows-1250', 'windows-1251', 'iso-8859-2', 'iso-8859-15', 'koi8-r', 'macintosh', 'gb18030', 'big5', 'shift_jis', 'euc-jp', 'euc-kr'] as const;
-export type Encoding = (typeof ENCODINGS)[number];
+import { ENCODINGS, LARGEST_TEXT, type Encoding } from './encodings';
 
 /** A file as a string, with LF line breaks. */
 export interface DecodedText {
@@ -18,9 +16,6 @@ export interface DecodedText {
 export type DecodeProblem =
   | { readonly type: 'too-large'; readonly limit: number; readonly found: number }
   | { readonly type: 'binary'; readonly at: number; readonly looksLike: string | null };
-
-/** 64 MB: more than a life's messages. */
-export const LARGEST_TEXT = 64 * 1024 * 1024;
 
 /** How files begin that people take for text; from memory, as their makers publish it. */
 const BEGINNINGS: readonly (readonly [begins: string, what: string])[] = [

@@ -5,7 +5,8 @@
  * `writeList`, `writeBackup`, `writeSheet`. Formats: docs/formats.md.
  */
 export type { Column, Columns } from './columns';
-export { decodeText, type DecodedText, type DecodeProblem, type Encoding } from './decode';
+export { decodeText, type DecodedText, type DecodeProblem } from './decode';
+export type { Encoding } from './encodings';
 export { readSealedShortcuts, type FileSet, type Rest, type Sealed } from './listFile';
 export { planImport, type Difference, type PlannedRow, type Refusal, type Wanted, type WantedSet } from './plan';
 export { readList, type ListForm, type ListProblem, type ReadChoices, type ReadList, type ReadTable } from './readList';

@@ -140,3 +140,12 @@ test('a letter that is raised to two was typed at one place', () => {
   const found = listOf([entry('ssa', 'x')], ALL).scan('ßa b').map(({ start, end }) => [start, end]);
   expect(found).toEqual([[0, 2]]);
 });
+
+test('white space of every kind, as ECMAScript has it, stands between two sentences', () => {
+  for (let unit = 0; unit < 0x10000; unit += 1) {
+    const character = String.fromCharCode(unit);
+    if (!/\s/u.test(character)) continue;
+    const made = madeOf(`A.${character}b`, device(ALL))?.text ?? null;
+    expect([unit, made]).toEqual([unit, `A.${character}B`]);
+  }
+});

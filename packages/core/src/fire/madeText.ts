@@ -39,8 +39,15 @@ const QUOTE = LOOKED_AT + 2;
 const DASH = LOOKED_AT + 3;
 
 const KINDS = new Uint8Array(0x10000);
-for (let unit = 0; unit < KINDS.length; unit += 1) if (/\s/u.test(String.fromCharCode(unit))) KINDS[unit] = OTHER_SPACE;
-for (const [characters, kind] of [[' ', SPACE], ['\n', NEW_LINE], ['.!?', STOP], ['\'"', QUOTE], ['-', DASH]] as const) {
+// White space as the rules have it: `\s` of ECMAScript.
+for (const [characters, kind] of [
+  ['\t\v\f\r\u00a0\u1680\u2000\u2001\u2002\u2003\u2004\u2005\u2006\u2007\u2008\u2009\u200a\u2028\u2029\u202f\u205f\u3000\ufeff', OTHER_SPACE],
+  [' ', SPACE],
+  ['\n', NEW_LINE],
+  ['.!?', STOP],
+  ['\'"', QUOTE],
+  ['-', DASH],
+] as const) {
   for (const character of characters) KINDS[character.charCodeAt(0)] = kind;
 }
 

@@ -1,5 +1,5 @@
 import type { Delimiter, ListForm } from '@yellow-latch/core/exchange';
-import { ENCODINGS, type Encoding } from '@yellow-latch/core/exchange/decode';
+import { ENCODINGS, type Encoding } from '@yellow-latch/core/exchange/encodings';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';

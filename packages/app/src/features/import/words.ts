@@ -1,5 +1,5 @@
 import type { ListForm, Refusal } from '@yellow-latch/core/exchange';
-import type { Encoding } from '@yellow-latch/core/exchange/decode';
+import type { Encoding } from '@yellow-latch/core/exchange/encodings';
 
 import type { FileProblem } from '@/exchange/limits';
 import { tellDecodeProblem } from '@/exchange/words';

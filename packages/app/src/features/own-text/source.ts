@@ -1,5 +1,5 @@
 import type { OwnTextFormat, OwnTextProblem } from '@yellow-latch/core/clash';
-import { LARGEST_TEXT } from '@yellow-latch/core/exchange/decode';
+import { LARGEST_TEXT } from '@yellow-latch/core/exchange/encodings';
 
 import { tellDecodeProblem } from '@/exchange/words';
 

@@ -135,7 +135,7 @@ export function hitsIn(list: CompiledList, typed: string, isMiddle = false): Hit
     for (const way of ['instant', 'delimiter'] as const) {
       if (way === 'delimiter' && !isEnded) continue;
       const match = matches.find(({ entry, start }) => entry.fires === way && fitsCapitals(entry, text.slice(start, end)));
-      if (match) hits.push({ ...(made?.typedRange(match.start, end) ?? { start: match.start, end }), entry: match.entry });
+      if (match) hits.push({ start: made?.typedStart(match.start) ?? match.start, end: made?.typedEnd(end) ?? end, entry: match.entry });
     }
   }
   return hits.sort((a, b) => a.start - b.start || a.end - b.end);

@@ -100,8 +100,7 @@ export class MarkTally {
     const { passing } = made;
     let next = 0;
     const meetMade: Meet = (mark, start, end, isInstant) => {
-      const typed = made.typedRange(start, end);
-      meet(mark, typed.start, typed.end, isInstant);
+      meet(mark, made.typedStart(start), made.typedEnd(end), isInstant);
     };
     this.walkOne(folded, meetMade, (place) => {
       for (; next < passing.length && passing[next]!.at < place; next += 1) {
@@ -109,7 +108,7 @@ export class MarkTally {
         const { text, from, at, typedAt } = passingState(made, one, this.longest);
         this.walkOne(foldAll(text), (mark, start, end, isInstant) => {
           if (isInstant ? end <= at : end < at || !isEndedInPassing(one, end - at, made, isDelimiter)) return;
-          const begins = start < at ? made.typedRange(from + start, from + at).start : typedAt + start - at;
+          const begins = start < at ? made.typedStart(from + start) : typedAt + start - at;
           meet(mark, begins, typedAt + end - at, isInstant);
         });
       }

@@ -37,7 +37,7 @@ const SAMPLE = 200;
 
 /**
  * Reads the heading of a table, if it has one, and says what its columns hold. Without a heading the first of two columns is
- * taken for the codes, unless only the second can be; of more, the code is where short and different texts stand, the
+ * taken for the codes, unless only the second can be, or has more markers; of more, the code is where short and different texts stand, the
  * expansion where the longest do. A person is asked wherever it could be otherwise.
  */
 export function understandColumns(rows: readonly (readonly string[])[]): Understood {
@@ -51,7 +51,11 @@ export function understandColumns(rows: readonly (readonly string[])[]): Underst
   const free = columns.flatMap((column, index) => (column === null ? [index] : []));
   const figures = free.map((index) => figureOf(sample, index));
   const isBarePair = !isHeading && width === 2;
-  if (isBarePair && figures[0]!.canBeCode) columns[0] = 'code';
+  if (isBarePair) {
+    const [first, second] = figures as [Figure, Figure];
+    if (second.canBeCode && second.marked > first.marked) columns[1] = 'code';
+    else if (first.canBeCode) columns[0] = 'code';
+  }
   if (!columns.includes('code')) {
     const code = figures.filter(({ canBeCode }) => canBeCode).sort((a, b) => b.different - a.different || a.length - b.length || a.index - b.index)[0];
     if (code) columns[code.index] = 'code';

@@ -9,6 +9,7 @@ const written = (text: string, encoding: string) => execFileSync('iconv', ['-f',
 describe('files that do not say how they are written', () => {
   test.each<[Encoding, string, string]>([
     ['windows-1251', 'CP1251', ';ws\tМастерская на Мельничной улице\n;ten\tБуду через десять минут\n'],
+    ['windows-1251', 'CP1251', 'code,text\n;ma,Мастерская на Мельничной улице\n;de,Буду через десять минут\n;ws,"Mill Lane, Corrie"\n'],
     ['koi8-r', 'KOI8-R', ';ws\tМастерская на Мельничной улице\n;ten\tБуду через десять минут\n'],
     ['iso-8859-2', 'ISO-8859-2', ';ws\tDziękuję, przyjadę około południa. Proszę zostawić klucz\n;ten\tJestem za dziesięć minut\n'],
     ['shift_jis', 'SHIFT_JIS', ';ws\t工房は水車小路にあります\n;ten\t十分で着きます\n'],

@@ -80,15 +80,29 @@ function plausibilityOf(bytes: Uint8Array, encoding: 'utf-16le' | 'utf-16be'): n
 const DETECTED: Readonly<Record<string, Encoding>> = { 'iso-8859-1': 'windows-1252' };
 /** Below this the detector, of whose figures 100 is the highest, has seen too little to say anything but Western European. */
 const LEAST_CONFIDENCE = 25;
+const OF_LATIN_LETTERS: ReadonlySet<Encoding> = new Set<Encoding>(['windows-1252', 'windows-1250', 'iso-8859-2', 'iso-8859-15', 'macintosh']);
 
-/** The encoding that bytes are most likely in, which are no UTF. */
+/**
+ * The encoding that bytes are most likely in, which are no UTF. In Latin script most letters beyond ASCII stand apart from each other; in all others
+ * they stand side by side, so that the detector is only asked which of those it is.
+ */
 function likelyEncoding(bytes: Uint8Array): Encoding {
   const first = Math.max(0, bytes.findIndex((byte) => byte > 0x7f) - SAMPLE / 16);
-  const found = analyse(bytes.subarray(first, first + SAMPLE));
-  const best = found.flatMap(({ name, confidence }) => {
+  const sample = bytes.subarray(first, first + SAMPLE);
+  const isHigh = (at: number) => (sample[at] ?? 0) > 0x7f;
+  let high = 0;
+  let together = 0;
+  for (let at = 0; at < sample.length; at += 1) {
+    if (!isHigh(at)) continue;
+    high += 1;
+    if (isHigh(at - 1) || isHigh(at + 1)) together += 1;
+  }
+  const isLatin = together < high * 0.75;
+  const best = analyse(sample).flatMap(({ name, confidence }) => {
     const label = name.toLowerCase();
     const encoding = DETECTED[label] ?? ENCODINGS.find((one) => one === label);
-    return encoding && confidence >= LEAST_CONFIDENCE ? [encoding] : [];
+    const isEnough = confidence >= LEAST_CONFIDENCE || !isLatin;
+    return encoding && isEnough && OF_LATIN_LETTERS.has(encoding) === isLatin ? [encoding] : [];
   })[0];
   return best ?? 'windows-1252';
 }

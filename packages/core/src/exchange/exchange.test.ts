@@ -73,6 +73,10 @@ describe('reading what people have', () => {
       ['both are words', 'paris\tParis\n', 'asked'],
       ['codes come second', 'Ten minutes\t;ten\nMill Lane\t;ws\n', 'asked'],
     ])('%s', (_name, text, what) => expect(read(text).table!.isUnclear).toBe(what === 'asked'));
+    test('are shown as they most likely are', () => {
+      expect(read('♯\t;sh\n♭\t;fl\n').table).toMatchObject({ columns: ['expansion', 'code'], isUnclear: true });
+      expect(read('sh\t♯\nfl\t♭\n').table).toMatchObject({ columns: ['code', 'expansion'], isUnclear: true });
+    });
   });
 
   test('lines alone are texts, each with a free code made for it under the marker of the list', () => {

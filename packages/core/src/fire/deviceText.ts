@@ -15,7 +15,6 @@ export interface DeviceText {
   readonly text: string;
 }
 
-const CLOSES = '"\')]\u201d\u2019';
 const SENTENCE_START = /(^|\n|[.!?]["')\]\u201d\u2019]*\s+)$/u;
 const OPENS_QUOTE = /(^|[\s([{\u201c\u2018])$/u;
 const AFTER_WORD = /[\p{L}\p{N}\p{M})\]"'\u201d\u2019]$/u;
@@ -30,7 +29,7 @@ export function opensQuote(unit: number): boolean {
 
 /** Whether a unit may stand between a full stop and the space behind it. */
 export function isClosing(unit: number): boolean {
-  return CLOSES.includes(String.fromCharCode(unit));
+  return unit === 0x22 || unit === 0x27 || unit === 0x29 || unit === 0x5d || unit === 0x201d || unit === 0x2019;
 }
 
 /** Whether a text ends in what a second space makes a full stop behind. */

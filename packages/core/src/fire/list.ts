@@ -226,9 +226,9 @@ export class CompiledList {
       }
     };
     scanText(folded, this.profile, trees, (from, to, entry) => {
-      const { start, end } = made.typedRange(from, to);
-      meetPassing(start);
-      meet(start, end, entry);
+      const start = made.typedStart(from);
+      if (next < passing.length) meetPassing(start);
+      meet(start, made.typedEnd(to), entry);
     });
     meetPassing(Infinity);
   }
@@ -249,7 +249,7 @@ export class CompiledList {
           if (way === 'instant' ? length === 0 : !isEnded) continue;
           const match = found.find(({ entry, start }) => entry.fires === way && fitsCapitals(entry, text.slice(start, end)));
           if (!match) continue;
-          const start = match.start < at ? made.typedRange(from + match.start, from + at).start : typedAt + match.start - at;
+          const start = match.start < at ? made.typedStart(from + match.start) : typedAt + match.start - at;
           matches.push({ start, end: typedAt + length, entry: match.entry });
         }
       });

@@ -4,7 +4,6 @@
  */
 import type { DeviceProfile } from '../fit';
 import { changesText, FAR, isAfterWord, isClosing, opensQuote } from './deviceText';
-import type { Range } from './range';
 import { unitsOf, type Units } from './units';
 
 /** Characters that stood before the caret until the next key replaced them: a code can fire there all the same. */
@@ -26,7 +25,8 @@ export interface MadeText {
   /** Where in `text` places begin to shift, and by how much the typed text is ahead from there on. */
   readonly shifts: { readonly at: readonly number[]; readonly by: readonly number[] };
   /** Where in the typed text a stretch of the made one was typed. O(log changes). */
-  readonly typedRange: (start: number, end: number) => Range;
+  readonly typedStart: (start: number) => number;
+  readonly typedEnd: (end: number) => number;
 }
 
 /** What a unit is to the rules: they look at each that has LOOKED_AT; at a space only behind another. */
@@ -51,6 +51,8 @@ for (const [characters, kind] of [
   for (const character of characters) KINDS[character.charCodeAt(0)] = kind;
 }
 
+/** Behind every text; a small integer, so that places are compared as such. */
+const NOWHERE = 0x3fffffff;
 const NOTHING = 0;
 const FULL_STOP = 0x2e;
 const BLANK = 0x20;
@@ -99,7 +101,7 @@ class Making {
   walk(start: number, end: number): void {
     const { units, profile } = this;
     this.start = start;
-    let raised = this.isMiddle || !this.isSmall(start, end) ? Infinity : start;
+    let raised = this.isMiddle || !this.isSmall(start, end) ? NOWHERE : start;
     let space = this.secondSpace(start);
     for (let i = start; i < end; ) {
       if (space < i) space = this.secondSpace(i - 1);
@@ -107,7 +109,7 @@ class Making {
       if (i >= end) return;
       if (i === raised) {
         i += this.raise(i);
-        raised = Infinity;
+        raised = NOWHERE;
         continue;
       }
       const unit = units[i]!;
@@ -148,21 +150,22 @@ class Making {
       changes: this.changes,
       shifts: this.shifts,
       // A letter that was raised to two was typed at one place.
-      typedRange: (start, end) => ({ start: Math.min(placeOf(start), placeOf(start + 1) - 1), end: placeOf(end) }),
+      typedStart: (start) => Math.min(placeOf(start), placeOf(start + 1) - 1),
+      typedEnd: placeOf,
     };
   }
 
-  /** Where the next space stands behind another one; Infinity: nowhere, or it is nothing to the device. */
+  /** Where the next space stands behind another one; NOWHERE: there is none, or it is nothing to the device. */
   private secondSpace(from: number): number {
     // Looked for once up to where it stands, however many texts there are.
     if (this.space <= from) {
       const at = this.profile.doubleSpaceStop ? this.text.indexOf('  ', from) : -1;
-      this.space = at < 0 ? Infinity : at + 1;
+      this.space = at < 0 ? NOWHERE : at + 1;
     }
     return this.space;
   }
 
-  /** Where the first letter of a sentence stands, if one begins behind a stop, read from `from` on; Infinity: none does. */
+  /** Where the first letter of a sentence stands, if one begins behind a stop, read from `from` on; NOWHERE: none does. */
   private sentenceBehind(stop: number, from: number, end: number): number {
     const { units } = this;
     let at = from;
@@ -170,7 +173,7 @@ class Making {
     const closed = at;
     while (at < end && at - stop <= FAR && isSpace(units[at]!)) at += 1;
     const isSpaced = at > closed || stop < from - 1;
-    return isSpaced && at - stop <= FAR && this.isSmall(at, end) ? at : Infinity;
+    return isSpaced && at - stop <= FAR && this.isSmall(at, end) ? at : NOWHERE;
   }
 
   /** Whether the device raises the letter at a place, if a sentence begins there. */

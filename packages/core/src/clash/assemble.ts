@@ -114,7 +114,8 @@ export function reachOf(item: Item, devices: readonly Device[], isTwin: (id: str
  * The devices on which a code waits for the key behind it, because others go on from it. What fires at once waits for any
  * that is longer; what fires at a delimiter for those that go on with one.
  */
-export function delayed(item: Item, items: Pick<Items, 'longerThan'>, devices: readonly Device[]): Finding | null {
+export function delayed(item: Item, items: Pick<Items, 'hasLonger' | 'longerThan'>, devices: readonly Device[]): Finding | null {
+  if (!items.hasLonger(item)) return null;
   const longer = new Map<string, readonly string[]>();
   const waiting = devices.filter(({ profile, list }) => {
     const held = profile.prefix === 'wait' ? heldBy(item.entry, profile) : null;

@@ -1,4 +1,4 @@
-import { fitsCapitals, foldMade, madeOf, madeOfEach, type CompiledList, type FiringEntry, type FoldedText } from '../fire';
+import { fitsCapitals, foldMade, madeForScan, madeForScanOfEach, type CompiledList, type FiringEntry, type FoldedText } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey } from '../model';
 
@@ -45,7 +45,7 @@ export class Bank {
     const kept = this.joined.get(separator + changes);
     if (kept) return kept;
     const joined = this.texts.join(separator) + separator;
-    const folded = foldMade(joined, madeOfEach(joined, this.starts, profile, this.isMiddle));
+    const folded = foldMade(joined, madeForScanOfEach(joined, this.starts, profile, this.isMiddle));
     this.joined.set(separator + changes, folded);
     return folded;
   }
@@ -90,12 +90,15 @@ export class Bank {
   }
 }
 
+const MADE = /[\u2018\u2019\u201c\u201d\u2014\u2026]/u;
+
 /** A match key with what devices make of straight quotes, hyphens and full stops as it is typed. */
 export function asTyped(key: string): string {
+  if (!MADE.test(key)) return key;
   return key.replace(/[\u2018\u2019]/gu, "'").replace(/[\u201c\u201d]/gu, '"').replaceAll('\u2014', '--').replaceAll('\u2026', '...');
 }
 
-/** A text in which `asTyped` of a code stands if the code may fire there on any device. */
+/** A text, or a match key, in which `asTyped` of a code stands if the code may fire there on any device. */
 export function searchable(text: string): string {
   const key = asTyped(matchKey(text));
   // A second space makes a full stop.
@@ -125,7 +128,7 @@ export function positionIn(starts: ArrayLike<number>, at: number): number {
  * since a list that has just changed answers at once and need not be made ready for scanning.
  */
 export function hitsIn(list: CompiledList, typed: string, isMiddle = false): Hit[] {
-  const made = madeOf(typed, list.profile, isMiddle);
+  const made = madeForScan(typed, list.profile, isMiddle);
   const hits: Hit[] = made ? list.passingMatches(made) : [];
   const text = made?.text ?? typed;
   const isEnd = list.isDelimiter;

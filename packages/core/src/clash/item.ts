@@ -1,6 +1,7 @@
 import type { CompiledList, FiringEntry, RuledList } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { isItself, matchKey, type Kind } from '../model';
+import { searchable } from './bank';
 
 /** A shortcut as a list under audit has it. `private`: it is on this device alone. */
 export type AuditedShortcut = RuledList['shortcuts'][number] & { readonly private?: boolean };
@@ -19,6 +20,8 @@ export interface Item {
   readonly skeleton: string | null;
   /** The expansion as a match key, made when an edit first asks for it. */
   lowered: string | null;
+  /** The code, as `searchable` of the bank makes it. */
+  readonly typedKey: string;
 }
 
 export function itemOf(
@@ -28,7 +31,7 @@ export function itemOf(
   skeletonOf: ((key: string) => string) | null | undefined,
 ): Item {
   const key = matchKey(entry.code);
-  return { id: entry.id, index, entry, kind: shortcut.kind, shortcut, key, isItself: isItself(entry.code, entry.expansion), skeleton: skeletonOf?.(key) ?? null, lowered: null };
+  return { id: entry.id, index, entry, kind: shortcut.kind, shortcut, key, isItself: isItself(entry.code, entry.expansion), skeleton: skeletonOf?.(key) ?? null, lowered: null, typedKey: searchable(key) };
 }
 
 /** A device under audit: its profile, and the list as it holds it. */

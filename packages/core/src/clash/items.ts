@@ -122,6 +122,12 @@ export class Items {
     });
   }
 
+  /** Whether any code goes on from this one's: asked of all, so it costs one look. */
+  hasLonger({ key }: Item): boolean {
+    const at = firstKey(this.keys, `${key}\0`);
+    return at < this.keys.length && this.keys[at]!.startsWith(key);
+  }
+
   /** Some of those whose codes go on from this one's; `next`: with a character that it takes. */
   longerThan({ key }: Item, next: (character: string) => boolean = () => true): readonly Item[] {
     const longer: Item[] = [];

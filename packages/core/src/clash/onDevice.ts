@@ -39,10 +39,9 @@ export function textsWith(
   for (const item of items.all()) {
     if (isNew.has(item)) continue;
     const lowered = loweredOf(item);
-    const code = searchable(item.entry.code);
     for (const key of typed) {
       if (lowered.includes(key) && expansions.at(-1) !== item) expansions.push(item);
-      if (code.includes(key) && codes.at(-1) !== item) codes.push(item);
+      if (item.typedKey.includes(key) && codes.at(-1) !== item) codes.push(item);
     }
   }
   return {

@@ -11,7 +11,7 @@ import {
   type TrapFound,
 } from '../clash';
 import { effortInside, MISFIRE, UNLEARNING, WEEKS_A_YEAR, type InUse } from '../effort';
-import { CompiledList, foldAll, foldMade, heldBy, madeOf, settleRules, type FiringEntry, type FoldedText } from '../fire';
+import { CompiledList, foldAll, foldMade, heldBy, madeForScan, settleRules, type FiringEntry, type FoldedText } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey, type Mark } from '../model';
 import { LEAST_SAFE, type CannotCompare, type CompareInput, type Comparison, type MarkCost, type Misfires, type PresentCost, type Recommendation } from './comparison';
@@ -319,7 +319,7 @@ function foldedFor(devices: readonly Device[], text: string): Map<DeviceProfile,
   const plain = foldAll(text);
   return new Map(
     devices.map(({ profile }) => {
-      const made = madeOf(text, profile);
+      const made = madeForScan(text, profile);
       return [profile, made ? foldMade(text, made) : plain];
     }),
   );

@@ -6,7 +6,7 @@ import type { DeviceProfile } from '../fit';
 import { clustersOf, matchKey } from '../model';
 import { classAt, classBefore, ENDS, FOLDED, JOINED, unitOf } from './character';
 import { hasEdgeBefore, isEdge } from './edge';
-import { madeOf, type MadeText } from './madeText';
+import { madeForScan, type MadeText } from './madeText';
 import { unitsOf } from './units';
 
 /** Set where a word's edge lies before a unit. */
@@ -165,7 +165,7 @@ export function foldAll(text: string, { units, isAscii } = unitsOf(text)): Folde
 
 /** A text as a device makes it while it is typed, ready to be searched by `CompiledList.scanEach`. */
 export function foldTyped(text: string, profile: DeviceProfile): FoldedText {
-  return foldMade(text, madeOf(text, profile));
+  return foldMade(text, madeForScan(text, profile));
 }
 
 /** `made`: what a device makes of `typed`; null: it changes nothing. */

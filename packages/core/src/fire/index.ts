@@ -13,7 +13,7 @@ export { delimiterTest, isDelimiter } from './delimiter';
 export { hasEdgeBefore, type Edge } from './edge';
 export { difference, differenceAt, TextHistory, type Step } from './history';
 export { foldAll, foldMade, foldTyped, type FoldedText } from './fold';
-export { isEndedInPassing, madeOf, madeOfEach, passingState, type MadeText } from './madeText';
+export { isEndedInPassing, madeForScan, madeForScanOfEach, madeOf, passingState, type MadeText } from './madeText';
 export {
   compile,
   CompiledList,

@@ -65,6 +65,27 @@ export function madeOf(text: string, profile: DeviceProfile, isMiddle = false): 
   return madeOfEach(text, [0, text.length + 1], profile, isMiddle);
 }
 
+/** As `madeOf`, without what decides nothing for a scan: where codes fire in any capitals, the capitals of sentences. */
+export function madeForScan(text: string, profile: DeviceProfile, isMiddle = false): MadeText | null {
+  return madeForScanOfEach(text, [0, text.length + 1], profile, isMiddle);
+}
+
+export function madeForScanOfEach(joined: string, starts: ArrayLike<number>, profile: DeviceProfile, isMiddle = false): MadeText | null {
+  const { smartQuotes, smartDashes, smartDots, doubleSpaceStop, capitals } = profile;
+  const asksForCapitals = capitals !== 'ignore' && capitals !== 'follow';
+  const sentenceCapitals = profile.sentenceCapitals && (asksForCapitals || GROWS.test(joined));
+  const mayChange =
+    sentenceCapitals ||
+    (smartQuotes && /["']/.test(joined)) ||
+    (smartDashes && joined.includes('--')) ||
+    (smartDots && joined.includes('...')) ||
+    (doubleSpaceStop && joined.includes('  '));
+  return mayChange ? madeOfEach(joined, starts, { ...profile, sentenceCapitals }, isMiddle) : null;
+}
+
+/** Small letters that are raised to two letters or to another letter's capital (Unicode, SpecialCasing and its like): codes could begin in them. */
+const GROWS = /[ßŉǰıſ\u0390\u03b0\u0587\u1e96-\u1e9a\u1f50-\u1fff\ufb00-\ufb17]/;
+
 /** As `madeOf` for many texts, each begun anew, that stand in one with a character between each two; `starts`: where, and where the next would. */
 export function madeOfEach(joined: string, starts: ArrayLike<number>, profile: DeviceProfile, isMiddle = false): MadeText | null {
   if (!changesText(profile)) return null;

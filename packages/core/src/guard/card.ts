@@ -21,7 +21,8 @@ export function passesLuhn(digits: string): boolean {
 const RUN = /\d+(?:[ \u00a0\u2002-\u200a\u202f-]{1,2}\d+)*/g;
 /** Major industry identifiers of cards that pay: travel, banking, merchandising (ISO/IEC 7812-1, 4.2). */
 const PAYS = /^[2-6]/;
-const [SHORTEST, LONGEST] = [12, 19];
+export const SHORTEST_CARD = 12;
+const LONGEST_CARD = 19;
 /** How numbers are printed on cards, by groups of figures (common practice, no source). */
 const PRINTED = /^(?:4 4 4 [1-4](?: [1-3])?|4 6 [45]|4 4 5|6 1[0-3])$/;
 
@@ -37,7 +38,7 @@ export function findCardNumbers(text: string): Found[] {
       let digits = '';
       // Behind such a sign it is a part of a number, or one to be rung.
       if (/[.,+-]$/.test(text.slice(0, groups[first]!.start))) continue;
-      for (let last = first; last < groups.length && digits.length < LONGEST; last += 1) {
+      for (let last = first; last < groups.length && digits.length < LONGEST_CARD; last += 1) {
         digits += groups[last]!.digits;
         const isAll = first === 0 && last === groups.length - 1;
         const shape = groups.slice(first, last + 1).map((group) => group.digits.length).join(' ');
@@ -53,5 +54,5 @@ export function findCardNumbers(text: string): Found[] {
 }
 
 function isCardNumber(digits: string): boolean {
-  return digits.length >= SHORTEST && digits.length <= LONGEST && PAYS.test(digits) && !/^(\d)\1+$/.test(digits) && passesLuhn(digits);
+  return digits.length >= SHORTEST_CARD && digits.length <= LONGEST_CARD && PAYS.test(digits) && !/^(\d)\1+$/.test(digits) && passesLuhn(digits);
 }

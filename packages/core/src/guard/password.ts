@@ -95,9 +95,11 @@ const COMMON = new Set(
 /** Words that are bent as they are in sentences and titles; those of passphrases stand as in a dictionary. */
 const BENT = /(?:ing|ed|ly|tion|tions|ies|[^su]s|ungen?|lich|ment|ción)$/u;
 const [FEWEST_WORDS, MOST_WORDS] = [4, 10];
+const [SHORTEST_PHRASE, LONGEST_PHRASE] = [15, 140];
 
 /** Whether a text is nothing but four to ten words that make no message: joined all in one way, none of them common, hardly one bent. */
 export function looksLikePassphrase(text: string): boolean {
+  if (text.length > LONGEST_PHRASE || text.length < SHORTEST_PHRASE) return false;
   const match = /^(\p{L}{3,12})([ \-_.,+*]|\p{Nd})(\p{L}{3,12}(?:\2\p{L}{3,12})+)(?:\2?[\p{Nd}!?.#$&*-]{1,4})?$/u.exec(text);
   if (!match) return false;
   const words = [match[1]!, ...match[3]!.split(match[2]!)];

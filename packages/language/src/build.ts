@@ -6,6 +6,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 
+import { ABBREVIATIONS, ASSUMED_PER_TEN_THOUSAND } from './abbreviations';
 import { CONTRACTIONS, ONLY_BEFORE_T, REST_OF_T } from './contractions';
 import type { LanguageCode } from './languages';
 import type { VocabularyFile } from './vocabularyFile';
@@ -71,6 +72,7 @@ function english(): VocabularyFile {
     words: kept.map(({ word }) => word).join(' '),
     total,
     counts: kept.map(({ count }, i) => (i === 0 ? count : kept[i - 1]!.count - count).toString(36)).join(' '),
+    assumed: assumedIn('en'),
   };
 }
 
@@ -81,7 +83,11 @@ function ranked(language: LanguageCode, name: string): VocabularyFile {
   const words = [...new Set(lists.flat())].filter((word) => /^[\p{L}'’-]+$/u.test(word)).slice(0, MOST_WORDS);
   const { words: counted, total } = countedEnglish();
   const law = fitZipf(counted.slice(0, MOST_WORDS).map(({ count }) => (count * 10_000) / total));
-  return { format: 1, kind: 'ranked', language, source: `${name}, in order of use`, words: words.join(' '), law };
+  return { format: 1, kind: 'ranked', language, source: `${name}, in order of use`, words: words.join(' '), law, assumed: assumedIn(language) };
+}
+
+function assumedIn(language: LanguageCode): VocabularyFile['assumed'] {
+  return { words: ABBREVIATIONS[language].join(' '), perTenThousand: ASSUMED_PER_TEN_THOUSAND };
 }
 
 /** The file of a language. */

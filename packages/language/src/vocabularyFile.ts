@@ -3,6 +3,9 @@ import { z } from 'zod';
 
 import { zipf } from './zipf';
 
+/** Abbreviations that no source counts, and how often each is assumed to come in 10,000 words; files of before have none. */
+const AssumedSchema = z.strictObject({ words: z.string().min(1), perTenThousand: z.number().positive() });
+
 /**
  * A vocabulary as a file. `words` are separated by spaces, most frequent first. Counted words have
  * `counts` of `total` tokens: the first, then how much less each next one has, in base 36. Others have
@@ -17,6 +20,7 @@ export const VocabularyFileSchema = z.discriminatedUnion('kind', [
     words: z.string().min(1),
     total: z.int().positive(),
     counts: z.string(),
+    assumed: AssumedSchema.optional(),
   }),
   z.strictObject({
     format: z.literal(1),
@@ -25,6 +29,7 @@ export const VocabularyFileSchema = z.discriminatedUnion('kind', [
     source: z.string(),
     words: z.string().min(1),
     law: z.strictObject({ a: z.number(), b: z.number(), c: z.number() }),
+    assumed: AssumedSchema.optional(),
   }),
 ]);
 
@@ -50,5 +55,23 @@ export function parseVocabulary(content: unknown): Vocabulary {
       perTenThousand[i] = (count * 10_000) / file.total;
     });
   }
-  return { language: file.language, words, perTenThousand, isEstimate: file.kind === 'ranked' };
+  const { language, assumed, kind } = file;
+  return { language, isEstimate: kind === 'ranked', ...(assumed ? withAssumed(words, perTenThousand, assumed) : { words, perTenThousand }) };
+}
+
+/** The words with those that are assumed to come more often than was counted, most frequent first. */
+function withAssumed(words: readonly string[], perTenThousand: Float64Array, assumed: z.infer<typeof AssumedSchema>): Pick<Vocabulary, 'words' | 'perTenThousand' | 'assumed'> {
+  const rank = new Map(words.map((word, i) => [word, i]));
+  const rarer = assumed.words.split(' ').filter((word) => (perTenThousand[rank.get(word) ?? -1] ?? 0) < assumed.perTenThousand);
+  const isRaised = new Set(rarer);
+  const at = perTenThousand.findIndex((value) => value < assumed.perTenThousand);
+  const first = at < 0 ? words.length : at;
+  const kept = words.map((_, i) => i).filter((i) => !isRaised.has(words[i]!));
+  const before = kept.filter((i) => i < first);
+  const after = kept.filter((i) => i >= first);
+  return {
+    words: [...before.map((i) => words[i]!), ...rarer, ...after.map((i) => words[i]!)],
+    perTenThousand: Float64Array.from([...before.map((i) => perTenThousand[i]!), ...rarer.map(() => assumed.perTenThousand), ...after.map((i) => perTenThousand[i]!)]),
+    assumed: isRaised,
+  };
 }

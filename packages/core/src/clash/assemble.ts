@@ -19,7 +19,7 @@ import type { Device, Item } from './item';
 import type { Items } from './items';
 import { tryCode } from './reach';
 import { trapsOf, type TrapFound } from './traps';
-import { bandOf, type Vocabulary } from './vocabulary';
+import { ASSUMED_BAND, bandOf, type Vocabulary } from './vocabulary';
 import type { InWord, WordMisfires } from './words';
 
 const ids = (items: readonly { id: string }[]): string[] => items.slice(0, MOST_EXAMPLES).map(({ id }) => id);
@@ -163,8 +163,9 @@ const MISFIRE_TYPES = { whole: 'word', beginning: 'beginning of words', inside: 
 export function misfires(
   item: Item,
   tallies: readonly { readonly device: string; readonly misfires: Partial<Record<InWord, WordMisfires>> }[],
-  isEstimate: boolean,
+  vocabularies: readonly Vocabulary[],
 ): Finding[] {
+  const isEstimate = vocabularies.some((vocabulary) => vocabulary.isEstimate);
   return (Object.keys(MISFIRE_TYPES) as InWord[]).flatMap((kind): Finding[] => {
     const byDevice: Record<string, number> = {};
     let worst: WordMisfires | null = null;
@@ -176,6 +177,7 @@ export function misfires(
     }
     if (!worst) return [];
     const { perTenThousand, words, examples } = worst;
+    const isAssumed = kind === 'whole' && vocabularies.some(({ language, assumed }) => language === examples[0]!.language && assumed?.has(examples[0]!.word));
     return [
       {
         type: MISFIRE_TYPES[kind],
@@ -183,7 +185,7 @@ export function misfires(
         shortcuts: [item.id],
         devices: Object.keys(byDevice),
         count: words,
-        evidence: { perTenThousand, band: bandOf(perTenThousand, isEstimate), byDevice, examples },
+        evidence: { perTenThousand, band: isAssumed ? ASSUMED_BAND : bandOf(perTenThousand, isEstimate), isAssumed, byDevice, examples },
       },
     ];
   });

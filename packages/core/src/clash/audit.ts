@@ -287,7 +287,7 @@ export class Audit {
         ...make.misfires(
           item,
           devices.map(({ profile, tallies }) => ({ device: profile.id, misfires: tallies.get(item.index) ?? {} })),
-          this.vocabularies.some((vocabulary) => vocabulary.isEstimate),
+          this.vocabularies,
         ),
       );
     }

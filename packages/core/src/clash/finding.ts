@@ -96,6 +96,8 @@ interface Found<Type extends string, Evidence> {
 export interface Misfires {
   readonly perTenThousand: number;
   readonly band: Band;
+  /** Whether it is the frequency of an abbreviation, which is assumed. */
+  readonly isAssumed: boolean;
   readonly byDevice: Readonly<Record<string, number>>;
   readonly examples: readonly WordExample[];
 }

@@ -42,6 +42,18 @@ describe('known values of SUBTLEX-US (Brysbaert & New 2009)', () => {
   });
 });
 
+test('everyday abbreviations, which no film has, are told with an assumed range and never as none', () => {
+  const codes = ['btw', 'imo', 'fyi', 'thx', 'ps', 'tbh'];
+  const checked = audit(codes.map((code) => shortcut(code, code, `what ${code} stands for`)), { languages: [{ vocabulary: english }], profiles: [DEVICE_PROFILES['phone-list']] });
+  for (const code of codes) {
+    const { evidence, severity } = find(checked, code, 'word')!;
+    expect([code, severity, evidence.isAssumed]).toEqual([code, 'risky', true]);
+    expect(evidence.perTenThousand * evidence.band.low).toBeCloseTo(0.04, 6);
+    expect(evidence.perTenThousand * evidence.band.high).toBeCloseTo(4, 6);
+  }
+  expect(find(checked, 'btw', 'word')!.evidence.examples).toEqual([{ word: 'btw', language: 'en', perTenThousand: 0.4 }]);
+});
+
 test('once in N weeks at a pace of 5,000 words', () => {
   expect(weeksUntil(1)).toBe(2);
   expect(weeksUntil(0.1, 10_000)).toBe(10);

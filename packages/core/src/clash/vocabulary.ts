@@ -6,6 +6,8 @@ export interface Vocabulary {
   readonly words: readonly string[];
   /** For each word how often it comes in 10,000 words of ordinary text. */
   readonly perTenThousand: Float64Array;
+  /** Words whose frequency nobody counted: abbreviations of chat and mail, all with an assumed one. None unless given. */
+  readonly assumed?: ReadonlySet<string>;
   /** Whether frequencies were counted, or estimated from the order of the words alone. */
   readonly isEstimate: boolean;
 }
@@ -27,6 +29,9 @@ const BANDS: readonly (Band & { readonly from: number })[] = [
   { from: 0.2, low: 0.09, high: 5 },
   { from: 0, low: 0.08, high: 7.5 },
 ];
+
+/** Of a frequency that is assumed; as wide as people differ. */
+export const ASSUMED_BAND: Band = { low: 0.1, high: 10 };
 
 /** The band of a frequency in 10,000 words. */
 export function bandOf(perTenThousand: number, isEstimate = false): Band {

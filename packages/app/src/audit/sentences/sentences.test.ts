@@ -11,11 +11,12 @@ const told = (finding: Partial<Finding> & Pick<Finding, 'type'>, code = 'so') =>
     (id) => ({ '1': code, '2': ';ten' })[id] ?? '?',
   );
 
-const misfires = (perTenThousand: number) => ({ perTenThousand, band: { low: 0.1, high: 4 }, byDevice: {}, examples: [] });
+const misfires = (perTenThousand: number, isAssumed = false) => ({ perTenThousand, band: { low: 0.1, high: 4 }, isAssumed, byDevice: {}, examples: [] });
 
 test.each<[string, Parameters<typeof told>[0], string?]>([
   ['so is a word: about 44 misfires in 10,000 words.', { type: 'word', evidence: misfires(43.5) }],
   ['so is a word: about 0.12 misfires in 10,000 words, once in 4.2 to 170 weeks.', { type: 'word', evidence: misfires(0.12) }],
+  ['thx is a common abbreviation. It would expand by mistake whenever you write it out.', { type: 'word', evidence: misfires(0.4, true) }, 'thx'],
   ['so is a word: about 1 misfire in 10,000 words.', { type: 'word', evidence: misfires(1) }],
   ['At the start of a word ;ten expands first on the computer, so ;tenp does not.', { type: 'unreachable', devices: ['computer-list'], evidence: { firesAtStart: false } } as never, ';tenp'],
   ['In the middle of a sentence ;ten expands first on the phone, so ;tenp does not.', { type: 'unreachable', devices: ['phone-list'], evidence: { firesAtStart: true } } as never, ';tenp'],

@@ -34,8 +34,8 @@ export interface Saving {
   readonly uses: Uses | null;
   /** Of a week; null where the use is not known or it cannot be typed. */
   readonly week: Saved | null;
-  /** After how many uses making it has paid; Infinity: never. */
-  readonly breakEven: number;
+  /** After how many uses making it has paid; null: never. */
+  readonly breakEven: number | null;
   readonly verdict: SavingVerdict;
 }
 
@@ -70,15 +70,15 @@ export function savingOf(entry: FiringEntry, uses: Uses | null, inUse: readonly 
   const on = compareEffort(entry, inUse);
   const perUse = meanSaved(on, inUse);
   const week = perUse && uses ? { taps: perUse.taps * uses.aWeek, seconds: perUse.seconds * uses.aWeek } : null;
-  const breakEven = perUse && perUse.seconds > 0 ? Math.ceil(makingOf(on, inUse) / perUse.seconds) : Infinity;
+  const breakEven = perUse && perUse.seconds > 0 ? Math.ceil(makingOf(on, inUse) / perUse.seconds) : null;
   return { id: entry.id, on, perUse, uses, week, breakEven, verdict: verdictOf(perUse, uses, breakEven) };
 }
 
-function verdictOf(perUse: Saved | null, uses: Uses | null, breakEven: number): SavingVerdict {
+function verdictOf(perUse: Saved | null, uses: Uses | null, breakEven: number | null): SavingVerdict {
   if (perUse === null) return 'cannot be typed';
   if (perUse.seconds <= 0) return 'costs';
   if (uses === null) return 'use not known';
-  return breakEven > uses.aWeek * WEEKS_A_YEAR ? 'never pays' : 'pays';
+  return breakEven === null || breakEven > uses.aWeek * WEEKS_A_YEAR ? 'never pays' : 'pays';
 }
 
 /** Seconds to make a shortcut: its expansion and its code typed once, and what else there is to do. */

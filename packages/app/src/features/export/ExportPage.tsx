@@ -24,7 +24,7 @@ const FORMS: readonly { form: WrittenForm; label: string; about: string; ending:
   { form: 'tsv', label: 'Table with tabs', about: 'The same, to be pasted into a spreadsheet.', ending: 'tsv', type: 'text/tab-separated-values' },
   { form: 'json', label: 'List of Yellow Latch (JSON)', about: 'Everything of each shortcut, to be brought in again as it was.', ending: 'json', type: 'application/json' },
   { form: 'markdown', label: 'Table of Markdown', about: 'For notes and pages.', ending: 'md', type: 'text/markdown' },
-  { form: 'lines', label: 'Code, tab, text', about: 'One a line, nothing else.', ending: 'txt', type: 'text/plain' },
+  { form: 'lines', label: 'Code, tab, text', about: 'One on each line, under a heading.', ending: 'txt', type: 'text/plain' },
 ];
 
 /** The list, a set or a choice as a file or on the clipboard; and a backup of everything. */

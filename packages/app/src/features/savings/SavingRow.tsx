@@ -66,9 +66,9 @@ export function tellSaving({ verdict, perUse, uses, breakEven, on }: Saving): st
     case 'costs':
       return `Each time ${tellDuration(-perUse!.seconds)} longer than typing it out`;
     case 'never pays':
-      return `It pays after ${breakEven.toLocaleString('en')} uses; in a year there are ${Math.round(uses!.aWeek * 52).toLocaleString('en')}`;
+      return `It pays after ${breakEven!.toLocaleString('en')} uses; in a year there are ${Math.round(uses!.aWeek * 52).toLocaleString('en')}`;
     case 'use not known':
-      return `${tellDuration(perUse!.seconds)} and ${tellTaps(perUse!.taps)} each time; it pays after ${breakEven.toLocaleString('en')} uses`;
+      return `${tellDuration(perUse!.seconds)} and ${tellTaps(perUse!.taps)} each time; it pays after ${breakEven!.toLocaleString('en')} uses`;
     case 'cannot be typed': {
       const missing = on.find(({ code }) => code.type === 'not-on-keyboard')?.code;
       return missing?.type === 'not-on-keyboard' ? `${missing.character} is on none of your keyboards` : 'No device in use can hold this code';

@@ -19,7 +19,7 @@ const rowOf = ({ rows }: Comparison, mark: Mark) => rows.find((row) => isSameMar
 const PHONE: InUse = { keyboard: KEYBOARDS.find(({ id }) => id === 'phone-en')!, share: 1, pace: 1, device: DEVICE_PROFILES['phone-list'] };
 
 const WORDS = ['ab', 'abc', 'cab', 'ba', 'bab', 'aab', 'bb', 'cc', 'a', "b'a", 'ca-b'];
-const TEXTS = ['a', 'b', 'c', ',', ';', '.', ' ', '\n', 'A', 'ab', '(', '"', '5'];
+const TEXTS = ['a', 'b', 'c', ',', ';', '.', '-', '--', ' ', '\n', 'A', 'ab', '(', '"', '5'];
 
 /** Three keyboards of few keys: in one layer, with figures behind a switch, and for ten fingers. */
 function madeUpKeyboards(random: () => number): InUse[] {
@@ -89,6 +89,15 @@ describe('marks weighed all at once are what weighing each by itself gives', () 
       expect(measures(found)).toEqual(measures(front));
     }
   });
+});
+
+test('what a device replaces with the next key counts, at the end of a text too', () => {
+  const input: CompareInput = { list: { sets: [], shortcuts: [shortcut('1', ';ab', 'x')] }, scope: { of: 'list' }, inUse: [PHONE], languages: [{ vocabulary: vocabularyOf(['zz']) }], usesAWeek: () => 1 };
+  const inOwnText = (ownText: string, mark: Mark) => rowOf(compared({ ...input, ownText }), mark)!.misfires.inOwnText;
+  // The second full stop ends the code `ab.`, before the third makes an ellipsis of them all.
+  expect(inOwnText('so ab...', { place: 'after', marker: '.' })).toBe(1);
+  expect(inOwnText('ab... or ab...', { place: 'after', marker: '.' })).toBe(2);
+  expect(inOwnText('ab. or ab..', { place: 'after', marker: '.' })).toBe(2);
 });
 
 describe('what speaks against a mark', () => {

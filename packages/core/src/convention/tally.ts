@@ -102,7 +102,7 @@ export class MarkTally {
     const meetMade: Meet = (mark, start, end, isInstant) => {
       meet(mark, made.typedStart(start), made.typedEnd(end), isInstant);
     };
-    this.walkOne(folded, meetMade, (place) => {
+    const pass = (place: number) => {
       for (; next < passing.length && passing[next]!.at < place; next += 1) {
         const one = passing[next]!;
         const { text, from, at, typedAt } = passingState(made, one, this.longest);
@@ -112,7 +112,9 @@ export class MarkTally {
           meet(mark, begins, typedAt + end - at, isInstant);
         });
       }
-    });
+    };
+    this.walkOne(folded, meetMade, pass);
+    pass(Infinity);
   }
 
   /** `pass`: told of every place that is passed. */

@@ -135,6 +135,40 @@ describe('what speaks against a mark', () => {
   });
 });
 
+test('what is recommended is on the front, or is told with the mark that beats it and why that is not the one', () => {
+  const random = randomFrom(77);
+  let [recommended, beaten] = [0, 0];
+  for (let n = 0; n < 12; n += 1) {
+    const mnemonics = Array.from({ length: 8 }, () => Array.from({ length: 2 }, () => pick(random, [...'abcdehlmnorst'])).join(''));
+    const codes = new Set(mnemonics.map((mnemonic) => pick(random, ['', '#', ';;', '/', ',']) + mnemonic));
+    // Every other time the mnemonics are words, doubled or not, so that nothing but a marker helps.
+    const words = n % 2 === 0 ? ['so', 'at', 'home'] : mnemonics.flatMap((mnemonic) => [mnemonic, mnemonic[0]! + mnemonic]);
+    const shortcuts = [...codes].map((code, i) => shortcut(String(i), code, 'x', { rules: { fires: pick(random, ['delimiter', 'instant'] as const), edge: pick(random, ['word', 'anywhere'] as const) } }));
+    const comparison = compared({
+      list: { sets: [], shortcuts },
+      scope: { of: 'list' },
+      inUse: [{ ...PHONE, device: pick(random, Object.values(DEVICE_PROFILES)) }],
+      languages: [{ vocabulary: vocabularyOf([...new Set(words)]) }],
+      usesAWeek: () => Math.floor(random() * 30),
+    });
+    const { recommendation } = comparison;
+    if (!recommendation) continue;
+    recommended += 1;
+    const row = rowOf(comparison, recommendation.mark)!;
+    const front = comparison.rows.filter(({ isOnFront }) => isOnFront);
+    const better = front.filter((one) => one.effort.seconds <= row.effort.seconds && one.misfires.aWeek <= row.misfires.aWeek && (one.effort.seconds < row.effort.seconds || one.misfires.aWeek < row.misfires.aWeek));
+    expect([n, row.isOnFront]).toEqual([n, better.length === 0]);
+    expect([n, recommendation.beatenBy === null]).toEqual([n, row.isOnFront]);
+    if (!recommendation.beatenBy) continue;
+    beaten += 1;
+    const other = better.find(({ mark }) => isSameMark(mark, recommendation.beatenBy!.mark))!;
+    const speaks = { letters: /[a-z0-9]/.test(other.mark.marker), claimed: other.claims.length > 0, device: other.traps.length > 0, 'same codes': other.collisions > 0, 'no room': other.room.safe < other.room.of || other.room.free === 0, changes: other.changes > row.changes };
+    expect([n, recommendation.beatenBy.why, speaks[recommendation.beatenBy.why]]).toEqual([n, recommendation.beatenBy.why, true]);
+  }
+  expect(recommended).toBeGreaterThan(4);
+  expect(beaten).toBeGreaterThan(0);
+}, 120_000);
+
 describe('the recommendation', () => {
   const list = { sets: [], shortcuts: Array.from('abcdefgh', (letter) => shortcut(letter, `#${letter}xq`, 'x')) };
   const input: CompareInput = { list, scope: { of: 'list' }, inUse: [PHONE], languages: [{ vocabulary: vocabularyOf(['so', 'ham']) }], usesAWeek: () => 20 };

@@ -14,7 +14,7 @@ import { effortInside, MISFIRE, UNLEARNING, WEEKS_A_YEAR, type InUse } from '../
 import { CompiledList, foldAll, foldMade, heldBy, madeForScan, settleRules, type FiringEntry, type FoldedText } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey, type Mark } from '../model';
-import { LEAST_SAFE, type CannotCompare, type CompareInput, type Comparison, type MarkCost, type Misfires, type PresentCost, type Recommendation } from './comparison';
+import { LEAST_SAFE, type Against, type CannotCompare, type CompareInput, type Comparison, type MarkCost, type Misfires, type PresentCost, type Recommendation } from './comparison';
 import { frontOf } from './front';
 import { isInScope, markCode, mayBeMarked, partsOf, standsApart } from './mark';
 import { effortOfMarks } from './markEffort';
@@ -123,7 +123,7 @@ class Comparing {
     const inUse = subjects.map(({ mark }) => marks.indexOf(mark)).filter((index) => index >= 0);
     const shown = new Set([...byCost.slice(0, BEST), ...front, ...inUse, ...byCost.filter((index) => Array.from(marks.markOf(index).marker).length < 2)]);
     const rows = [...shown].map(rowOf).sort((a, b) => a.secondsAWeek - b.secondsAWeek);
-    return { codes: subjects.length, marks: marks.count, present, rows, recommendation: this.recommend(byCost, rowOf, present) };
+    return { codes: subjects.length, marks: marks.count, present, rows, recommendation: this.recommend(byCost, byCost.filter((index) => front.has(index)), rowOf, present) };
   }
 
   /** Seconds in a week. */
@@ -135,22 +135,18 @@ class Comparing {
    * The least cost of the marks that are sound: they stand apart from the mnemonic, no program claims them, no device breaks them, they make no
    * two codes one, and leave room: some short codes are free, and most are safe, so that the next ones are too. Null: that is not enough less than now.
    */
-  private recommend(byCost: readonly number[], rowOf: (index: number) => MarkCost, present: PresentCost): Recommendation | null {
+  private recommend(byCost: readonly number[], front: readonly number[], rowOf: (index: number) => MarkCost, present: PresentCost): Recommendation | null {
     for (const index of byCost) {
       if (!standsApart(this.marks.markOf(index))) continue;
       const row = rowOf(index);
       const gain = present.secondsAWeek - row.secondsAWeek;
       if (gain < LEAST_GAIN) return null;
-      const isSound =
-        row.claims.length === 0 &&
-        row.traps.every(({ severity }) => severity === 'note') &&
-        row.collisions <= present.collisions &&
-        row.room.free > 0 &&
-        row.room.safe >= row.room.of * LEAST_SAFE;
-      if (!isSound) continue;
+      if (againstOf(row, present) !== null) continue;
       if (row.changes === 0) return null;
+      const better = row.isOnFront ? undefined : front.find((one) => isBetter(rowOf(one), row));
       return {
         mark: row.mark,
+        beatenBy: better === undefined ? null : { mark: this.marks.markOf(better), why: againstOf(rowOf(better), present) ?? 'changes' },
         gain: {
           whole: gain,
           typing: (present.effort.seconds - row.effort.seconds) * this.usesAWeek,
@@ -323,6 +319,21 @@ function foldedFor(devices: readonly Device[], text: string): Map<DeviceProfile,
       return [profile, made ? foldMade(text, made) : plain];
     }),
   );
+}
+
+/** What speaks so much against a mark that it is not recommended, beside the codes as they are; null: nothing. */
+function againstOf({ mark, claims, traps, collisions, room }: MarkCost, present: PresentCost): Against | null {
+  if (!standsApart(mark)) return 'letters';
+  if (claims.length > 0) return 'claimed';
+  if (traps.some(({ severity }) => severity !== 'note')) return 'device';
+  if (collisions > present.collisions) return 'same codes';
+  return room.free > 0 && room.safe >= room.of * LEAST_SAFE ? null : 'no room';
+}
+
+/** Whether one mark is as good as another in both measures and better in one. */
+function isBetter(one: MarkCost, other: MarkCost): boolean {
+  const [seconds, misfires] = [one.effort.seconds - other.effort.seconds, one.misfires.aWeek - other.misfires.aWeek];
+  return seconds <= 0 && misfires <= 0 && (seconds < 0 || misfires < 0);
 }
 
 const NEW_ENTRY: FiringEntry = {

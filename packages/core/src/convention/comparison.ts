@@ -88,7 +88,12 @@ export interface Recommendation {
     readonly typing: number;
     readonly misfires: number;
   };
+  /** A mark that is both quicker and less often fired by mistake, and why it is not the one; null: none is. */
+  readonly beatenBy: { readonly mark: Mark; readonly why: Against | 'changes' } | null;
 }
+
+/** What speaks so much against a mark that it is never recommended. `changes`: nothing does, but so many codes would be others that it costs more. */
+export type Against = 'letters' | 'claimed' | 'device' | 'same codes' | 'no room';
 
 /** Nothing can be compared where no code could be marked, or no keyboard types anything. */
 export type CannotCompare = { readonly type: 'no codes' } | { readonly type: 'no keyboard' };

@@ -42,11 +42,14 @@ test('a recommendation tells what it gains, and where; none says why', () => {
     marks: 100,
     present: { ...row(comma), effort: { taps: 6.5, seconds: 2.3 }, misfires: { perTenThousand: 44, per100Contexts: 1, inOwnText: null, aWeek: 22 }, secondsAWeek: 300, fromTable: 0, collisions: 0 },
     rows: [row(comma)],
-    recommendation: { mark: comma, gain: { whole: 180, typing: 60, misfires: 121 } },
+    recommendation: { mark: comma, gain: { whole: 180, typing: 60, misfires: 121 }, beatenBy: null },
   };
   expect(tellRecommendation(comparison)).toBe(
     'It saves 3 min a week: 60 s in typing, 1.5 taps fewer each time; 2 min in misfires, 22 fewer a week. 3 codes would change.',
   );
+  const hash: Mark = { place: 'before', marker: '#' };
+  const beaten = { ...comparison.recommendation!, beatenBy: { mark: hash, why: 'claimed' } } as const;
+  expect(tellRecommendation({ ...comparison, recommendation: beaten })).toMatch(/3 codes would change\. .*“#”.* would be quicker and safer, but programs use it\.$/);
   expect(tellRecommendation({ ...comparison, recommendation: null })).toMatch(/^Nothing is better\./);
 });
 

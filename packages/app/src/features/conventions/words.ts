@@ -1,4 +1,4 @@
-import type { Comparison, MarkCost, Recognised } from '@yellow-latch/core/convention';
+import type { Comparison, MarkCost, Recognised, Recommendation } from '@yellow-latch/core/convention';
 import { LEAST_SAFE } from '@yellow-latch/core/convention/comparison';
 
 import { TRAPS } from '@/audit/sentences/finding';
@@ -28,7 +28,21 @@ export function tellRecommendation({ recommendation, present, rows }: Comparison
     `${tellGain(typing)} in typing${Math.abs(taps) >= 0.05 ? `, ${tellTaps(Math.abs(taps))} ${taps > 0 ? 'fewer' : 'more'} each time` : ''}`,
     `${tellGain(misfires)} in misfires${Math.abs(fewer) >= 0.05 ? `, ${tellNumber(Math.abs(fewer))} ${fewer > 0 ? 'fewer' : 'more'} a week` : ''}`,
   ];
-  return `It saves ${tellDuration(whole)} a week: ${parts.join('; ')}. ${counted(row?.changes ?? 0, 'code')} would change.`;
+  return `It saves ${tellDuration(whole)} a week: ${parts.join('; ')}. ${counted(row?.changes ?? 0, 'code')} would change.${tellBeaten(recommendation)}`;
+}
+
+const WHY_NOT: Record<NonNullable<Recommendation['beatenBy']>['why'], string> = {
+  letters: 'you could not see where a code begins',
+  claimed: 'programs use it',
+  device: 'one of your devices changes it',
+  'same codes': 'two codes would be the same',
+  'no room': 'it leaves no room for new codes',
+  changes: 'more codes would change',
+};
+
+/** Why not the mark that is better in both measures, where there is one. */
+function tellBeaten({ beatenBy }: Recommendation): string {
+  return beatenBy === null ? '' : ` ${capitalise(tellMark(beatenBy.mark))} would be quicker and safer, but ${WHY_NOT[beatenBy.why]}.`;
 }
 
 function tellGain(seconds: number): string {

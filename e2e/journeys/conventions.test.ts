@@ -9,7 +9,11 @@ journey('the whole list is set in the recommended marker, and one tap gives back
   const app = await open('phone');
   await app.bench('Conventions');
   await app.seeText('54 of 62 codes begin with “;”; the others in 5 other ways.');
+  // First what changes few codes, then what changes all.
+  await app.seeText('Give 8 codes your own marker “;”');
+  await app.control('See the 8 codes');
   await app.seeText('Take “,” before');
+  await app.seeText('It saves another');
   await app.seeText('markers weighed');
   await app.expectAccessible();
   await app.tap('See what would change');

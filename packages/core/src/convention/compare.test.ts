@@ -181,6 +181,24 @@ describe('the recommendation', () => {
     expect(compared({ ...input, list: after }).recommendation).toBeNull();
   });
 
+  test('comes after the first step: the others are given the mark that most have, and what that gains is not told twice', () => {
+    const marked = Array.from('abcdef', (letter) => shortcut(letter, `#.${letter}xq`, 'x'));
+    const list = { sets: [], shortcuts: [...marked, shortcut('so', 'so', 'so long'), shortcut('ham', 'ham', 'Hamble Hall')] };
+    const comparison = compared({ ...input, list });
+    const own = rowOf(comparison, { place: 'before', marker: '#.' });
+    // Networks take # for a tag: that is no mark to give to more codes.
+    expect([own!.claims.length > 0, comparison.firstStep]).toEqual([true, null]);
+    const sound = compared({ ...input, list: { sets: [], shortcuts: list.shortcuts.map((one) => ({ ...one, code: one.code.replace('#.', ';;') })) } });
+    const { firstStep, present, recommendation } = sound;
+    const step = rowOf(sound, { place: 'before', marker: ';;' })!;
+    expect(firstStep).toEqual({ mark: { place: 'before', marker: ';;' }, changes: 2, gain: present.secondsAWeek - step.secondsAWeek });
+    const taken = rowOf(sound, recommendation!.mark)!;
+    expect(firstStep!.gain + recommendation!.gain.whole).toBeCloseTo(present.secondsAWeek - taken.secondsAWeek, 9);
+    // Once it is done there is no such step, and the same is recommended.
+    const after = { sets: [], shortcuts: list.shortcuts.map((one) => ({ ...one, code: one.code.startsWith('#.') ? one.code.replace('#.', ';;') : `;;${one.code}` })) };
+    expect(compared({ ...input, list: after })).toMatchObject({ firstStep: null, recommendation: { mark: recommendation!.mark } });
+  });
+
   test('is none where nothing is used, and where nothing can be marked', () => {
     expect(compared({ ...input, usesAWeek: () => 0 }).recommendation).toBeNull();
     expect(compareMarks({ ...input, list: { sets: [], shortcuts: [shortcut('1', '->', '→')] } })).toEqual({ type: 'no codes' });

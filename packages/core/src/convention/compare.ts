@@ -14,7 +14,7 @@ import { effortInside, MISFIRE, UNLEARNING, WEEKS_A_YEAR, type InUse } from '../
 import { CompiledList, foldAll, foldMade, heldBy, madeForScan, settleRules, type FiringEntry, type FoldedText } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey, type Mark } from '../model';
-import { LEAST_SAFE, type Against, type CannotCompare, type CompareInput, type Comparison, type MarkCost, type Misfires, type PresentCost, type Recommendation } from './comparison';
+import { LEAST_SAFE, type Against, type CannotCompare, type CompareInput, type Comparison, type Cost, type MarkCost, type Misfires, type PresentCost, type Recommendation } from './comparison';
 import { frontOf } from './front';
 import { isInScope, markCode, mayBeMarked, partsOf, standsApart } from './mark';
 import { effortOfMarks } from './markEffort';
@@ -123,7 +123,9 @@ class Comparing {
     const inUse = subjects.map(({ mark }) => marks.indexOf(mark)).filter((index) => index >= 0);
     const shown = new Set([...byCost.slice(0, BEST), ...front, ...inUse, ...byCost.filter((index) => Array.from(marks.markOf(index).marker).length < 2)]);
     const rows = [...shown].map(rowOf).sort((a, b) => a.secondsAWeek - b.secondsAWeek);
-    return { codes: subjects.length, marks: marks.count, present, rows, recommendation: this.recommend(byCost, byCost.filter((index) => front.has(index)), rowOf, present) };
+    const own = this.ownOf(rowOf, present);
+    const firstStep = own && { mark: own.mark, changes: own.changes, gain: present.secondsAWeek - own.secondsAWeek };
+    return { codes: subjects.length, marks: marks.count, present, rows, firstStep, recommendation: this.recommend(byCost, byCost.filter((index) => front.has(index)), rowOf, present, own) };
   }
 
   /** Seconds in a week. */
@@ -135,11 +137,12 @@ class Comparing {
    * The least cost of the marks that are sound: they stand apart from the mnemonic, no program claims them, no device breaks them, they make no
    * two codes one, and leave room: some short codes are free, and most are safe, so that the next ones are too. Null: that is not enough less than now.
    */
-  private recommend(byCost: readonly number[], front: readonly number[], rowOf: (index: number) => MarkCost, present: PresentCost): Recommendation | null {
+  private recommend(byCost: readonly number[], front: readonly number[], rowOf: (index: number) => MarkCost, present: PresentCost, own: MarkCost | null): Recommendation | null {
+    const base: Cost = own ?? present;
     for (const index of byCost) {
       if (!standsApart(this.marks.markOf(index))) continue;
       const row = rowOf(index);
-      const gain = present.secondsAWeek - row.secondsAWeek;
+      const gain = base.secondsAWeek - row.secondsAWeek;
       if (gain < LEAST_GAIN) return null;
       if (againstOf(row, present) !== null) continue;
       if (row.changes === 0) return null;
@@ -149,12 +152,26 @@ class Comparing {
         beatenBy: better === undefined ? null : { mark: this.marks.markOf(better), why: againstOf(rowOf(better), present) ?? 'changes' },
         gain: {
           whole: gain,
-          typing: (present.effort.seconds - row.effort.seconds) * this.usesAWeek,
-          misfires: (present.misfires.aWeek - row.misfires.aWeek) * MISFIRE,
+          typing: (base.effort.seconds - row.effort.seconds) * this.usesAWeek,
+          misfires: (base.misfires.aWeek - row.misfires.aWeek) * MISFIRE,
         },
       };
     }
     return null;
+  }
+
+  /** The mark that most codes have, if it is sound and gains enough for those that have another. */
+  private ownOf(rowOf: (index: number) => MarkCost, present: PresentCost): MarkCost | null {
+    const counts = new Map<number, number>();
+    for (const { mark } of this.subjects) {
+      const index = this.marks.indexOf(mark);
+      if (index >= 0 && index !== this.marks.bare) counts.set(index, (counts.get(index) ?? 0) + 1);
+    }
+    const [most] = [...counts].sort((a, b) => b[1] - a[1] || a[0] - b[0]);
+    if (!most || most[1] * 2 <= this.subjects.length) return null;
+    const row = rowOf(most[0]);
+    const isWorth = row.changes > 0 && present.secondsAWeek - row.secondsAWeek >= LEAST_GAIN;
+    return isWorth && againstOf(row, present) === null ? row : null;
   }
 
   private present(): PresentCost {

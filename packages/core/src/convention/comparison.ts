@@ -76,10 +76,21 @@ export interface Comparison {
   readonly present: PresentCost;
   /** The best by cost, all on the front, all of one character, and those in use: the least cost first. */
   readonly rows: readonly MarkCost[];
+  /** What comes first, since it changes few codes: those without the mark that most have are given it. Null: none are, or it gains too little. */
+  readonly firstStep: FirstStep | null;
   readonly recommendation: Recommendation | null;
 }
 
-/** The mark to take, and the seconds in a week that it gains beside the codes as they are; below 0 it loses some. */
+/** The mark that most codes have, for the others too. */
+export interface FirstStep {
+  readonly mark: Mark;
+  /** How many codes would change. */
+  readonly changes: number;
+  /** Seconds in a week, unlearning taken off. */
+  readonly gain: number;
+}
+
+/** The mark to take, and the seconds in a week that it gains beside the codes as they are, or as the first step would make them; below 0 it loses some. */
 export interface Recommendation {
   readonly mark: Mark;
   readonly gain: {

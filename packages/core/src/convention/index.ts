@@ -10,6 +10,7 @@ export {
   type CompareInput,
   type Comparison,
   type Cost,
+  type FirstStep,
   type MarkCost,
   type Misfires,
   type PresentCost,

@@ -109,7 +109,8 @@ test.each([
   if ('type' in comparison) throw new Error(comparison.type);
   const best = bestOneByOne(person, comparison);
   expect(comparison.recommendation!.mark).toEqual(best.mark);
-  expect(comparison.present.secondsAWeek - comparison.recommendation!.gain.whole).toBeCloseTo(best.cost, 4);
+  // The first step gains its part already.
+  expect(comparison.present.secondsAWeek - (comparison.firstStep?.gain ?? 0) - comparison.recommendation!.gain.whole).toBeCloseTo(best.cost, 4);
   if (process.env.YELLOW_LATCH_TABLE) console.log(tableOf(comparison));
 });
 

@@ -23,7 +23,7 @@ import { MarkRow } from './MarkRow';
 import { Own } from './Own';
 import { Plot } from './Plot';
 import { scopeChoices, scopeOf } from './scope';
-import { tellRecommendation } from './words';
+import { tellFirstStep, tellRecommendation } from './words';
 
 const SORTS = [
   { value: 'cost', label: 'Least cost first' },
@@ -76,6 +76,7 @@ export default function ConventionsPage() {
   const sample = mnemonics.find((mnemonic) => /^\p{L}{2,5}$/u.test(mnemonic)) ?? mnemonics[0] ?? 'code';
   const apply = ({ place, marker }: Mark) => router.navigate({ pathname: '/check/conventions/apply', params: { place, marker, scope: scopeText } });
   const recommended = comparison?.recommendation;
+  const firstStep = comparison?.firstStep ?? null;
   return (
     <View style={styles.page}>
       <DetailHead back="Back to the findings" onBack={() => router.navigate('/check')}>
@@ -106,24 +107,37 @@ export default function ConventionsPage() {
             )}
             {comparison && (
               <>
-                <View style={[styles.card, { borderColor: palette.ink, backgroundColor: palette.surface }]}>
-                  {recommended ? (
-                    <>
-                      <View style={styles.line}>
-                        <Text variant="titleMedium" role="heading" aria-level={2} style={STRONG}>
-                          Take {tellMark(recommended.mark)}
-                        </Text>
-                        <CodePlate code={markCode(sample, recommended.mark)} />
-                      </View>
+                {firstStep && (
+                  <View style={[styles.card, { borderColor: palette.ink, backgroundColor: palette.surface }]}>
+                    <Text variant="titleMedium" role="heading" aria-level={2} style={STRONG}>
+                      Give {counted(firstStep.changes, 'code')} your own marker “{firstStep.mark.marker}”
+                    </Text>
+                    <Text variant="bodyMedium">{tellFirstStep(firstStep)}</Text>
+                    <View style={styles.actions}>
+                      <LatchButton label={firstStep.changes === 1 ? 'See the code' : `See the ${firstStep.changes.toLocaleString('en')} codes`} onPress={() => apply(firstStep.mark)} />
+                    </View>
+                  </View>
+                )}
+                {(recommended || !firstStep) && (
+                  <View style={[styles.card, { borderColor: palette.ink, backgroundColor: palette.surface }]}>
+                    {recommended ? (
+                      <>
+                        <View style={styles.line}>
+                          <Text variant="titleMedium" role="heading" aria-level={2} style={STRONG}>
+                            Take {tellMark(recommended.mark)}
+                          </Text>
+                          <CodePlate code={markCode(sample, recommended.mark)} />
+                        </View>
+                        <Text variant="bodyMedium">{tellRecommendation(comparison)}</Text>
+                        <View style={styles.actions}>
+                          <LatchButton label="See what would change" isQuiet={firstStep !== null} onPress={() => apply(recommended.mark)} />
+                        </View>
+                      </>
+                    ) : (
                       <Text variant="bodyMedium">{tellRecommendation(comparison)}</Text>
-                      <View style={styles.actions}>
-                        <LatchButton label="See what would change" onPress={() => apply(recommended.mark)} />
-                      </View>
-                    </>
-                  ) : (
-                    <Text variant="bodyMedium">{tellRecommendation(comparison)}</Text>
-                  )}
-                </View>
+                    )}
+                  </View>
+                )}
                 <Text role="status" variant="bodySmall" style={{ color: palette.inkSoft }}>
                   {isStale
                     ? 'Weighing again…'

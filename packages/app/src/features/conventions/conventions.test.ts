@@ -3,7 +3,7 @@ import { recogniseConventions } from '@yellow-latch/core/convention/recognise';
 import type { Mark } from '@yellow-latch/core/model';
 
 import { scopeName, scopeOf, tellScope } from './scope';
-import { tellAgainst, tellRecognised, tellRecommendation, tellRow } from './words';
+import { tellAgainst, tellRecognised, tellFirstStep, tellRecommendation, tellRow } from './words';
 
 const one = (code: string) => ({ id: code, code, kind: 'message' as const, setId: null, content: { expansion: 'a text', template: false, format: 'plain' } as const });
 const row = (mark: Mark, more: Partial<MarkCost> = {}): MarkCost => ({
@@ -42,12 +42,17 @@ test('a recommendation tells what it gains, and where; none says why', () => {
     marks: 100,
     present: { ...row(comma), effort: { taps: 6.5, seconds: 2.3 }, misfires: { perTenThousand: 44, per100Contexts: 1, inOwnText: null, aWeek: 22 }, secondsAWeek: 300, fromTable: 0, collisions: 0 },
     rows: [row(comma)],
+    firstStep: null,
     recommendation: { mark: comma, gain: { whole: 180, typing: 60, misfires: 121 }, beatenBy: null },
   };
   expect(tellRecommendation(comparison)).toBe(
     'It saves 3 min a week: 60 s in typing, 1.5 taps fewer each time; 2 min in misfires, 22 fewer a week. 3 codes would change.',
   );
   const hash: Mark = { place: 'before', marker: '#' };
+  const own = { ...row(hash), effort: { taps: 6, seconds: 2 }, misfires: { ...row(hash).misfires, aWeek: 1 } };
+  const firstStep = { mark: hash, changes: 2, gain: 90 };
+  expect(tellFirstStep(firstStep)).toBe('It saves 90 s a week.');
+  expect(tellRecommendation({ ...comparison, rows: [row(comma), own], firstStep })).toMatch(/^It saves another 3 min a week: 60 s in typing, 1 tap fewer each time; 2 min in misfires, 1 fewer a week\./);
   const beaten = { ...comparison.recommendation!, beatenBy: { mark: hash, why: 'claimed' } } as const;
   expect(tellRecommendation({ ...comparison, recommendation: beaten })).toMatch(/3 codes would change\. .*“#”.* would be quicker and safer, but programs use it\.$/);
   expect(tellRecommendation({ ...comparison, recommendation: null })).toMatch(/^Nothing is better\./);

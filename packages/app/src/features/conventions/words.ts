@@ -1,4 +1,5 @@
-import type { Comparison, MarkCost, Recognised, Recommendation } from '@yellow-latch/core/convention';
+import type { Comparison, FirstStep, MarkCost, Recognised, Recommendation } from '@yellow-latch/core/convention';
+import type { Mark } from '@yellow-latch/core/model';
 import { LEAST_SAFE } from '@yellow-latch/core/convention/comparison';
 
 import { TRAPS } from '@/audit/sentences/finding';
@@ -17,18 +18,26 @@ export function tellRecognised({ of, main, marks }: Recognised): string {
   return `${main.ids.length.toLocaleString('en')} of ${counted(of, 'code')} ${PLACES[place]}${marker === '' ? '' : ` “${marker}”`}${others}.`;
 }
 
+/** What it gains to give the marker that most codes have to the others. */
+export function tellFirstStep({ gain }: FirstStep): string {
+  return `It saves ${tellDuration(gain)} a week.`;
+}
+
 /** Why a mark is recommended, or why none is. */
-export function tellRecommendation({ recommendation, present, rows }: Comparison): string {
+export function tellRecommendation({ recommendation, firstStep, present, rows }: Comparison): string {
   if (!recommendation) return `Nothing is better. Your codes as they are cost ${tellDuration(present.secondsAWeek)} a week, and no sound marker would cost noticeably less.`;
-  const row = rows.find(({ mark }) => mark.place === recommendation.mark.place && mark.marker === recommendation.mark.marker);
-  const taps = present.effort.taps - (row?.effort.taps ?? 0);
-  const fewer = present.misfires.aWeek - (row?.misfires.aWeek ?? 0);
+  const rowOf = (wanted: Mark) => rows.find(({ mark }) => mark.place === wanted.place && mark.marker === wanted.marker);
+  const row = rowOf(recommendation.mark);
+  const base = (firstStep && rowOf(firstStep.mark)) ?? present;
+  const taps = base.effort.taps - (row?.effort.taps ?? 0);
+  const fewer = base.misfires.aWeek - (row?.misfires.aWeek ?? 0);
   const { whole, typing, misfires } = recommendation.gain;
+  // What comes to less than half a second is left out.
   const parts = [
-    `${tellGain(typing)} in typing${Math.abs(taps) >= 0.05 ? `, ${tellTaps(Math.abs(taps))} ${taps > 0 ? 'fewer' : 'more'} each time` : ''}`,
-    `${tellGain(misfires)} in misfires${Math.abs(fewer) >= 0.05 ? `, ${tellNumber(Math.abs(fewer))} ${fewer > 0 ? 'fewer' : 'more'} a week` : ''}`,
-  ];
-  return `It saves ${tellDuration(whole)} a week: ${parts.join('; ')}. ${counted(row?.changes ?? 0, 'code')} would change.${tellBeaten(recommendation)}`;
+    Math.abs(typing) >= 0.5 && `${tellGain(typing)} in typing${Math.abs(taps) >= 0.05 ? `, ${tellTaps(Math.abs(taps))} ${taps > 0 ? 'fewer' : 'more'} each time` : ''}`,
+    Math.abs(misfires) >= 0.5 && `${tellGain(misfires)} in misfires${Math.abs(fewer) >= 0.05 ? `, ${tellNumber(Math.abs(fewer))} ${fewer > 0 ? 'fewer' : 'more'} a week` : ''}`,
+  ].filter((part) => part !== false);
+  return `It saves ${firstStep ? 'another ' : ''}${tellDuration(whole)} a week: ${parts.join('; ')}. ${counted(row?.changes ?? 0, 'code')} would change.${tellBeaten(recommendation)}`;
 }
 
 const WHY_NOT: Record<NonNullable<Recommendation['beatenBy']>['why'], string> = {
@@ -46,7 +55,7 @@ function tellBeaten({ beatenBy }: Recommendation): string {
 }
 
 function tellGain(seconds: number): string {
-  return Math.abs(seconds) < 0.5 ? 'nothing' : seconds > 0 ? tellDuration(seconds) : `${tellDuration(-seconds)} lost`;
+  return seconds > 0 ? tellDuration(seconds) : `${tellDuration(-seconds)} lost`;
 }
 
 /** What speaks against a mark, a line each. `collide`: how many codes are the same as others now. */

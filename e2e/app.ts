@@ -368,14 +368,14 @@ export class App {
 
   /**
    * What the first screen has fetched, in bytes as they came over the wire, and of it JavaScript. `later`:
-   * what the page has begun to fetch behind it, when it had nothing better to do, to prove the list.
+   * what the page has begun to fetch behind it, when it had nothing better to do.
    */
   async fetchedBytes(): Promise<{ all: number; script: number; later: number }> {
     return this.driver.executeScript(
       `const fetched = [...performance.getEntriesByType('navigation'), ...performance.getEntriesByType('resource')];
-       // Behind the first screen, when the page is idle, come the worker and what templates take.
-       const worker = fetched.find(({ name }) => name.endsWith('/audit-worker.js'));
-       const isLater = ({ startTime }) => worker !== undefined && startTime >= worker.startTime;
+       // The page marks the first moment at which it was idle and went on with what is behind the first screen.
+       const [idle] = performance.getEntriesByName('idle', 'mark');
+       const isLater = ({ startTime }) => idle !== undefined && startTime >= idle.startTime;
        const entries = fetched.filter((entry) => !isLater(entry));
        const sum = (some) => some.reduce((total, { encodedBodySize }) => total + encodedBodySize, 0);
        return { all: sum(entries), script: sum(entries.filter(({ name }) => name.endsWith('.js'))), later: sum(fetched.filter(isLater)) }`,

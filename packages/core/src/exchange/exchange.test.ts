@@ -57,7 +57,6 @@ describe('reading what people have', () => {
   test('what stands beyond the heading is not lost in silence', () => {
     const text = 'code,text\n;ws,Mill Lane, Corrie\n;ten,Ten minutes\n';
     expect(plan(text)).toMatchObject([{ status: 'refused', line: 2, refusal: { type: 'too-many-cells', position: 15 } }, { status: 'new' }]);
-    expect('code,text\n;ws,Mill Lane, Corrie'.split('\n')[1]![14 - 1]).toBe(',');
   });
 
   test('a line that says what stands between the cells is counted, but is no row', () => {

@@ -9,7 +9,12 @@ import { dirname, join } from 'node:path';
 import { ABBREVIATIONS, ASSUMED_PER_TEN_THOUSAND } from './abbreviations';
 import { CONTRACTIONS, ONLY_BEFORE_T, REST_OF_T } from './contractions';
 import type { LanguageCode } from './languages';
+import de from './punctuation/de.json';
+import en from './punctuation/en.json';
+import es from './punctuation/es.json';
+import fr from './punctuation/fr.json';
 import type { VocabularyFile } from './vocabularyFile';
+import { WORD_CLASSES } from './wordClasses';
 import { fitZipf } from './zipf';
 
 /** Words beyond this place tell little and cost much. */
@@ -73,6 +78,7 @@ function english(): VocabularyFile {
     total,
     counts: kept.map(({ count }, i) => (i === 0 ? count : kept[i - 1]!.count - count).toString(36)).join(' '),
     assumed: assumedIn('en'),
+    punctuation: punctuationIn('en'),
   };
 }
 
@@ -83,11 +89,18 @@ function ranked(language: LanguageCode, name: string): VocabularyFile {
   const words = [...new Set(lists.flat())].filter((word) => /^[\p{L}'’-]+$/u.test(word)).slice(0, MOST_WORDS);
   const { words: counted, total } = countedEnglish();
   const law = fitZipf(counted.slice(0, MOST_WORDS).map(({ count }) => (count * 10_000) / total));
-  return { format: 1, kind: 'ranked', language, source: `${name}, in order of use`, words: words.join(' '), law, assumed: assumedIn(language) };
+  return { format: 1, kind: 'ranked', language, source: `${name}, in order of use`, words: words.join(' '), law, assumed: assumedIn(language), punctuation: punctuationIn(language) };
 }
 
 function assumedIn(language: LanguageCode): VocabularyFile['assumed'] {
   return { words: ABBREVIATIONS[language].join(' '), perTenThousand: ASSUMED_PER_TEN_THOUSAND };
+}
+
+const COUNTED = { de, en, es, fr };
+
+function punctuationIn(language: LanguageCode): VocabularyFile['punctuation'] {
+  const { answers, days } = WORD_CLASSES[language];
+  return { ...COUNTED[language], format: 1, classes: [[...answers], [...days], [...ABBREVIATIONS[language]]] };
 }
 
 /** The file of a language. */

@@ -35,7 +35,7 @@ export function tellMark({ place, marker }: Mark): string {
 
 /** How often something happens that comes so many times a week. */
 export function tellAWeek(times: number): string {
-  if (times < 0.001) return 'never, as far as can be told';
+  if (times < 0.001) return 'practically never';
   if (times >= 0.95) return `${tellNumber(times)} times a week`;
   const weeks = 1 / times;
   return weeks < 99 ? `once in ${tellNumber(weeks)} weeks` : `once in ${tellNumber(weeks / 52)} years`;

@@ -1,6 +1,7 @@
 /** Findings made of what the tables of an audit hold about one shortcut. */
 import { heldBy } from '../fire';
 import { findSecrets } from '../guard';
+import { splitMarker } from '../model';
 import { claimsOn } from './claims';
 import { CONTEXT_COUNT } from './contexts';
 import { faultsOf } from './faults';
@@ -177,7 +178,7 @@ export function misfires(
     }
     if (!worst) return [];
     const { perTenThousand, words, examples } = worst;
-    const isAssumed = kind === 'whole' && vocabularies.some(({ language, assumed }) => language === examples[0]!.language && assumed?.has(examples[0]!.word));
+    const isAssumed = kind === 'whole' && vocabularies.some(({ language, assumed }) => language === examples[0]!.language && assumed?.has(splitMarker(examples[0]!.word).mnemonic));
     return [
       {
         type: MISFIRE_TYPES[kind],

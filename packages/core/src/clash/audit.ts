@@ -6,6 +6,7 @@ import { byTelling, byWorst, compareSeverity, type Finding, type PlaceExample } 
 import type { TextPlace } from './hits';
 import type { AuditedShortcut, Item } from './item';
 import { Items } from './items';
+import { MarkedTexts } from './markedHits';
 import { CONTEXT_BANK, OnDevice, prepareToFollow, textsWith } from './onDevice';
 import { bandOf, type Band, type Vocabulary } from './vocabulary';
 
@@ -61,6 +62,8 @@ export class Audit {
   private readonly items: Items;
   private readonly devices: OnDevice[] = [];
   private readonly vocabularies: readonly Vocabulary[];
+  /** In each language the words with marks in which codes may fire. */
+  private readonly marked: readonly MarkedTexts[];
   private readonly languages: readonly string[];
   private readonly found = new Map<string, readonly Finding[]>();
   private sorted: readonly Finding[] | null = null;
@@ -68,6 +71,8 @@ export class Audit {
   private constructor(private readonly input: AuditInput) {
     this.items = new Items(input.list, input.skeletonOf);
     this.vocabularies = input.languages.map(({ vocabulary }) => vocabulary);
+    this.marked = this.vocabularies.map((vocabulary) => new MarkedTexts(vocabulary));
+    for (const texts of this.marked) texts.take(this.items.all());
     this.languages = this.vocabularies.map(({ language }) => language);
   }
 
@@ -87,7 +92,7 @@ export class Audit {
     const audit = new Audit(input);
     yield ++done / steps;
     for (const profile of input.profiles) {
-      const device = new OnDevice(profile, audit.items, input.languages);
+      const device = new OnDevice(profile, audit.items, input.languages.map(({ share }, i) => ({ share, texts: audit.marked[i]! })));
       audit.devices.push(device);
       yield ++done / steps;
       device.scanWords();
@@ -134,8 +139,7 @@ export class Audit {
   get figures(): ListFigures {
     const isEstimate = this.vocabularies.some((vocabulary) => vocabulary.isEstimate);
     return Object.fromEntries(
-      this.devices.map(({ profile, words, contexts }) => {
-        const perTenThousand = words.reduce((sum, one) => sum + one.sum, 0);
+      this.devices.map(({ profile, perTenThousand, contexts }) => {
         const figure: ListFigure = {
           perTenThousand,
           band: bandOf(perTenThousand, isEstimate),
@@ -220,7 +224,7 @@ export class Audit {
 
   /** Makes ready for edits, when there is time; without it the first edit takes some tens of ms longer. */
   prepare(): void {
-    prepareToFollow(this.items, this.vocabularies);
+    prepareToFollow(this.items, this.marked);
   }
 
   /**
@@ -239,6 +243,7 @@ export class Audit {
       keys.add(item.key);
       items.relatedTo(item).forEach(touch);
       for (const device of devices) device.forget(item).forEach(touch);
+      for (const marked of this.marked) marked.remove(item);
       items.remove(item);
     }
     const added = items.put(put);
@@ -246,7 +251,8 @@ export class Audit {
       keys.add(item.key);
       items.relatedTo(item).forEach(touch);
     }
-    const texts = textsWith([...keys], added.items, items, this.vocabularies);
+    for (const marked of this.marked) marked.take(added.items);
+    const texts = textsWith([...keys], added.items, items, this.marked);
     for (const device of devices) device.follow({ put: added.entries, remove }, texts).forEach(touch);
     for (const id of touched) {
       const item = items.of(id);

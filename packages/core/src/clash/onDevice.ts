@@ -6,8 +6,8 @@ import { MOST_EXAMPLES } from './finding';
 import { TextHits } from './hits';
 import type { Device, Item } from './item';
 import type { Items } from './items';
+import { MarkedHits, MarkedTexts } from './markedHits';
 import { loopsOf } from './reach';
-import type { Vocabulary } from './vocabulary';
 import { bankOf, WordHits, type InWord, type WordMisfires } from './words';
 
 export const CONTEXT_BANK = new Bank(CONTEXTS.flatMap(({ texts }) => texts));
@@ -22,6 +22,8 @@ export interface TouchedTexts {
   readonly contexts: readonly number[];
   readonly expansions: readonly Item[];
   readonly codes: readonly Item[];
+  /** For each language the items whose marked words are concerned. */
+  readonly marked: readonly (readonly Item[])[];
   readonly added: readonly Item[];
 }
 
@@ -30,7 +32,7 @@ export function textsWith(
   keys: readonly string[],
   added: readonly Item[],
   items: Items,
-  vocabularies: readonly Vocabulary[],
+  marked: readonly MarkedTexts[],
 ): TouchedTexts {
   const expansions: Item[] = [...added];
   const codes: Item[] = [...added];
@@ -45,7 +47,8 @@ export function textsWith(
     }
   }
   return {
-    words: vocabularies.map((vocabulary) => union(keys.map((key) => bankOf(vocabulary).containing(key)))),
+    words: marked.map(({ vocabulary }) => union(keys.map((key) => bankOf(vocabulary).containing(key)))),
+    marked: marked.map((texts) => [...new Set([...added, ...texts.containing(typed)])]),
     contexts: union(keys.map((key) => CONTEXT_BANK.containing(key))),
     expansions,
     codes,
@@ -54,9 +57,12 @@ export function textsWith(
 }
 
 /** Makes ready what following edits takes, so that the first is as quick as all others. */
-export function prepareToFollow(items: Items, vocabularies: readonly Vocabulary[]): void {
+export function prepareToFollow(items: Items, marked: readonly MarkedTexts[]): void {
   CONTEXT_BANK.prepare();
-  for (const vocabulary of vocabularies) bankOf(vocabulary).prepare();
+  for (const texts of marked) {
+    bankOf(texts.vocabulary).prepare();
+    texts.prepare();
+  }
   for (const item of items.all()) loweredOf(item);
 }
 
@@ -68,6 +74,7 @@ function loweredOf(item: Item): string {
 export class OnDevice implements Device {
   list: CompiledList;
   readonly words: readonly WordHits[];
+  private readonly marked: readonly MarkedHits[];
   /** All languages together. */
   tallies: Tallies = new Map();
   readonly contexts = new TextHits();
@@ -80,15 +87,26 @@ export class OnDevice implements Device {
   constructor(
     readonly profile: DeviceProfile,
     private readonly items: Items,
-    languages: readonly { readonly vocabulary: Vocabulary; readonly share?: number }[],
+    languages: readonly { readonly texts: MarkedTexts; readonly share?: number }[],
   ) {
     this.list = CompiledList.compile(items.sortedEntries, profile);
-    this.words = languages.map(({ vocabulary, share = 1 / languages.length }) => new WordHits(vocabulary, share));
+    this.words = languages.map(({ texts, share = 1 / languages.length }) => new WordHits(texts.vocabulary, share));
+    this.marked = languages.map(({ texts }, i) => new MarkedHits(texts, this.words[i]!));
   }
 
   scanWords(): void {
     for (const words of this.words) words.scan(this.list, this.items.misfiring);
-    this.tallies = mergeTallies(this.words.map((words) => words.tally()));
+    for (const marked of this.marked) marked.scan(this.list);
+    this.tallies = this.tally();
+  }
+
+  private tally(only?: ReadonlySet<number>): Tallies {
+    return mergeTallies([...this.words, ...this.marked].map((hits) => hits.tally(only)));
+  }
+
+  /** How often something fires by mistake in 10,000 words, all languages together. */
+  get perTenThousand(): number {
+    return [...this.words, ...this.marked].reduce((sum, hits) => sum + hits.sum, 0);
   }
 
   scanTexts(): void {
@@ -111,6 +129,7 @@ export class OnDevice implements Device {
   /** Forgets the texts of an item that goes; gives the ids it concerns. */
   forget(item: Item): string[] {
     this.codes.delete(item.index);
+    for (const marked of this.marked) marked.forget(item);
     return this.expansions.replace(item.index, []);
   }
 
@@ -153,7 +172,11 @@ export class OnDevice implements Device {
     this.words.forEach((words, i) => {
       for (const index of words.refresh(this.list, texts.words[i]!, this.items.misfiring)) indices.add(index);
     });
-    const tallies = mergeTallies(this.words.map((words) => words.tally(indices)));
+    this.marked.forEach((marked, i) => {
+      marked.refresh(this.list, texts.marked[i]!);
+      for (const { index } of texts.marked[i]!) indices.add(index);
+    });
+    const tallies = this.tally(indices);
     return [...indices].flatMap((index) => {
       const tally = tallies.get(index);
       if (tally) this.tallies.set(index, tally);

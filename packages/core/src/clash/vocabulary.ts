@@ -1,3 +1,5 @@
+import type { Punctuation } from './punctuation';
+
 /** The words of a language and how often each is used: what a misfire is estimated from. */
 export interface Vocabulary {
   /** BCP 47. */
@@ -10,6 +12,10 @@ export interface Vocabulary {
   readonly assumed?: ReadonlySet<string>;
   /** Whether frequencies were counted, or estimated from the order of the words alone. */
   readonly isEstimate: boolean;
+  /** How often, in 10,000 words, a word comes at most that is none of these; 0: it is not known. */
+  readonly unseen?: number;
+  /** How words stand in sentences; without it codes with marks are not estimated. */
+  readonly punctuation?: Punctuation;
 }
 
 /** How far a figure may be off: multiply it by `low` and by `high`. */

@@ -15,9 +15,10 @@ export interface WordMisfires {
 }
 
 /** The index of an item that fires by mistake, by its id and whether it is all of a word; less than 0: it is none of ours, or meant. */
-type Misfiring = (id: string, isWhole: boolean) => number;
+export type Misfiring = (id: string, isWhole: boolean) => number;
 
-const NONE = -1;
+/** No word, no item. */
+export const NONE = -1;
 const banks = new WeakMap<Vocabulary, Bank>();
 
 /** The words of a vocabulary as a bank; made once, since a vocabulary stays. */
@@ -87,6 +88,11 @@ export class WordHits {
     }
     touched.delete(NONE);
     return touched;
+  }
+
+  /** The index of the item that fires in a word; NONE: nothing does, or it is meant. */
+  winnerOf(word: number): number {
+    return this.winners[word] ?? NONE;
   }
 
   /** The misfires of every item that has any, or of those asked for, by index and part of a word. */

@@ -9,16 +9,20 @@ import {
   WORDS_A_WEEK,
   type Claim,
   type TrapFound,
+  type Vocabulary,
 } from '../clash';
 import { effortInside, MISFIRE, UNLEARNING, WEEKS_A_YEAR, type InUse } from '../effort';
-import { CompiledList, foldAll, foldMade, heldBy, madeForScan, settleRules, type FiringEntry, type FoldedText } from '../fire';
+import { CompiledList, foldAll, foldMade, madeForScan, settleRules, type FiringEntry, type FoldedText } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey, type Mark } from '../model';
-import { LEAST_SAFE, type Against, type CannotCompare, type CompareInput, type Comparison, type Cost, type MarkCost, type Misfires, type PresentCost, type Recommendation } from './comparison';
+import type { CannotCompare, CompareInput, Comparison, MarkCost, Misfires, PresentCost } from './comparison';
 import { frontOf } from './front';
-import { isInScope, markCode, mayBeMarked, partsOf, standsApart } from './mark';
+import { likelyCodes } from './likely';
+import { isInScope, markCode, mayBeMarked, partsOf } from './mark';
+import { MarkedBank } from './markedBank';
 import { effortOfMarks } from './markEffort';
 import { MarkIndex } from './markIndex';
+import { recommend } from './recommend';
 import { Room } from './room';
 import { MarkTally } from './tally';
 
@@ -26,8 +30,6 @@ import { MarkTally } from './tally';
 const PRIOR_WORDS = 50_000;
 /** One in so many words is a link, a price, an address or the like. */
 const WORDS_A_CONTEXT = 100;
-/** A change pays from so many seconds in a week on: nobody unlearns sixty codes for less. */
-export const LEAST_GAIN = 5;
 const LONGEST_CLAIM = Math.max(...CLAIMS.map(({ beginning }) => beginning.length));
 /** Rows that are given for their cost alone. */
 const BEST = 40;
@@ -67,6 +69,7 @@ class Comparing {
   private readonly beginnings: readonly string[];
   private readonly usesAWeek: number;
   private readonly wordsAWeek: number;
+  private readonly markedBanks = new Map<readonly { readonly mnemonic: string }[], Map<Vocabulary, MarkedBank>>();
 
   constructor(
     private readonly input: CompareInput,
@@ -89,7 +92,9 @@ class Comparing {
       weight: this.usesAWeek > 0 ? uses / this.usesAWeek : 1 / subjects.length,
     }));
     const effort = effortOfMarks(marks, mnemonics, this.input.inUse);
-    const misfires = this.misfires();
+    const misfires = this.misfires(subjects);
+    const likely = likelyCodes(this.input.languages.map(({ vocabulary }) => vocabulary));
+    const ofLikely = this.misfires(likely).aWeek;
     const changes = this.changes();
     const cost = new Float64Array(marks.count);
     for (let mark = 0; mark < marks.count; mark += 1) {
@@ -113,7 +118,8 @@ class Comparing {
         secondsAWeek: cost[index]!,
         claims: this.claimsOf(mark),
         traps: this.trapsOf(mark),
-        room: { free: room.free[index]!, safe: room.safe[index]!, of: room.of[index]! },
+        room: { free: room.free[index]!, of: room.of[index]! },
+        ofNewCode: ofLikely[index]! / likely.length,
         collisions: collisions[index]!,
         changes: changes[index]!,
         isOnFront: front.has(index),
@@ -123,55 +129,13 @@ class Comparing {
     const inUse = subjects.map(({ mark }) => marks.indexOf(mark)).filter((index) => index >= 0);
     const shown = new Set([...byCost.slice(0, BEST), ...front, ...inUse, ...byCost.filter((index) => Array.from(marks.markOf(index).marker).length < 2)]);
     const rows = [...shown].map(rowOf).sort((a, b) => a.secondsAWeek - b.secondsAWeek);
-    const own = this.ownOf(rowOf, present);
-    const firstStep = own && { mark: own.mark, changes: own.changes, gain: present.secondsAWeek - own.secondsAWeek };
-    return { codes: subjects.length, marks: marks.count, present, rows, firstStep, recommendation: this.recommend(byCost, byCost.filter((index) => front.has(index)), rowOf, present, own) };
+    const advice = recommend({ marks, byCost, front: byCost.filter((index) => front.has(index)), rowOf, present, inUse: subjects.map(({ mark }) => mark), usesAWeek: this.usesAWeek });
+    return { codes: subjects.length, marks: marks.count, present, rows, ...advice };
   }
 
   /** Seconds in a week. */
   private costOf(secondsAUse: number, misfiresAWeek: number, changes: number): number {
     return secondsAUse * this.usesAWeek + misfiresAWeek * MISFIRE + (changes * UNLEARNING) / WEEKS_A_YEAR;
-  }
-
-  /**
-   * The least cost of the marks that are sound: they stand apart from the mnemonic, no program claims them, no device breaks them, they make no
-   * two codes one, and leave room: some short codes are free, and most are safe, so that the next ones are too. Null: that is not enough less than now.
-   */
-  private recommend(byCost: readonly number[], front: readonly number[], rowOf: (index: number) => MarkCost, present: PresentCost, own: MarkCost | null): Recommendation | null {
-    const base: Cost = own ?? present;
-    for (const index of byCost) {
-      if (!standsApart(this.marks.markOf(index))) continue;
-      const row = rowOf(index);
-      const gain = base.secondsAWeek - row.secondsAWeek;
-      if (gain < LEAST_GAIN) return null;
-      if (againstOf(row, present) !== null) continue;
-      if (row.changes === 0) return null;
-      const better = row.isOnFront ? undefined : front.find((one) => isBetter(rowOf(one), row));
-      return {
-        mark: row.mark,
-        beatenBy: better === undefined ? null : { mark: this.marks.markOf(better), why: againstOf(rowOf(better), present) ?? 'changes' },
-        gain: {
-          whole: gain,
-          typing: (base.effort.seconds - row.effort.seconds) * this.usesAWeek,
-          misfires: (base.misfires.aWeek - row.misfires.aWeek) * MISFIRE,
-        },
-      };
-    }
-    return null;
-  }
-
-  /** The mark that most codes have, if it is sound and gains enough for those that have another. */
-  private ownOf(rowOf: (index: number) => MarkCost, present: PresentCost): MarkCost | null {
-    const counts = new Map<number, number>();
-    for (const { mark } of this.subjects) {
-      const index = this.marks.indexOf(mark);
-      if (index >= 0 && index !== this.marks.bare) counts.set(index, (counts.get(index) ?? 0) + 1);
-    }
-    const [most] = [...counts].sort((a, b) => b[1] - a[1] || a[0] - b[0]);
-    if (!most || most[1] * 2 <= this.subjects.length) return null;
-    const row = rowOf(most[0]);
-    const isWorth = row.changes > 0 && present.secondsAWeek - row.secondsAWeek >= LEAST_GAIN;
-    return isWorth && againstOf(row, present) === null ? row : null;
   }
 
   private present(): PresentCost {
@@ -200,7 +164,7 @@ class Comparing {
   }
 
   /** The misfires of codes as they are, by the engine itself. */
-  private misfiresOf(entries: readonly FiringEntry[]): Misfires {
+  private misfiresOf(entries: readonly Subject[]): Misfires {
     let perTenThousand = 0;
     let per100Contexts = 0;
     let inOwnText = 0;
@@ -210,6 +174,7 @@ class Comparing {
         const hit = new Set<number>();
         bankOf(vocabulary).scan(list, (text) => hit.add(text));
         for (const text of hit) perTenThousand += vocabulary.perTenThousand[text]! * share * part;
+        perTenThousand += this.markedBank(vocabulary, entries).weighWith(list) * share * part;
       }
       const hit = new Set<number>();
       CONTEXT_BANK.scan(list, (text) => hit.add(text));
@@ -219,20 +184,21 @@ class Comparing {
     return { perTenThousand, per100Contexts, inOwnText: this.own && inOwnText, aWeek: this.aWeek(perTenThousand, per100Contexts, inOwnText) };
   }
 
-  /** The misfires under every mark. */
-  private misfires() {
-    const { marks, subjects } = this;
+  /** The misfires of some codes under every mark. */
+  private misfires(codes: readonly (FiringEntry & { readonly mnemonic: string })[]) {
+    const { marks } = this;
     const perTenThousand = new Float64Array(marks.count);
     const per100Contexts = new Float64Array(marks.count);
     const inOwnText = this.own && new Float64Array(marks.count);
     const all = new Float64Array(CONTEXT_COUNT).fill(100 / CONTEXT_COUNT);
     for (const { profile, part } of this.devices) {
-      const tally = new MarkTally(marks, subjects, profile);
+      const tally = new MarkTally(marks, codes, profile);
       const add = (into: Float64Array, sums: Float64Array, times: number) => sums.forEach((sum, mark) => (into[mark]! += sum * times));
       for (const { vocabulary, share } of this.languages()) {
         const bank = bankOf(vocabulary);
         const weighed = { folded: bank.foldedFor(profile), starts: bank.starts, weights: vocabulary.perTenThousand };
         add(perTenThousand, tally.weigh(weighed), share * part);
+        add(perTenThousand, tally.weighMarked(this.markedBank(vocabulary, codes).weighedFor(profile)), share * part);
       }
       const contexts = { folded: CONTEXT_BANK.foldedFor(profile), starts: CONTEXT_BANK.starts, weights: all };
       add(per100Contexts, tally.weigh(contexts), part);
@@ -252,6 +218,15 @@ class Comparing {
     return rate * this.wordsAWeek;
   }
 
+  /** The words with marks in which codes with these mnemonics may fire. */
+  private markedBank(vocabulary: Vocabulary, codes: readonly { readonly mnemonic: string }[]): MarkedBank {
+    const ofVocabulary = this.markedBanks.get(codes) ?? new Map<Vocabulary, MarkedBank>();
+    this.markedBanks.set(codes, ofVocabulary);
+    let bank = ofVocabulary.get(vocabulary);
+    if (!bank) ofVocabulary.set(vocabulary, (bank = new MarkedBank(codes.map(({ mnemonic }) => mnemonic), vocabulary)));
+    return bank;
+  }
+
   private languages() {
     const { languages } = this.input;
     return languages.map(({ vocabulary, share }) => ({ vocabulary, share: share ?? 1 / languages.length }));
@@ -268,19 +243,10 @@ class Comparing {
     return changes;
   }
 
-  private room(): Readonly<Record<'free' | 'safe' | 'of', Int32Array>> {
-    const { marks, subjects, others, devices } = this;
+  private room(): Readonly<Record<'free' | 'of', Int32Array>> {
+    const { marks, subjects, others } = this;
     const room = new Room(marks);
-    for (const { profile } of devices) {
-      const held = heldBy(NEW_ENTRY, profile);
-      if (held === null || held.fires === 'offer') continue;
-      const codes = { profile, isInstant: held.fires === 'instant', isAnywhere: held.edge === 'anywhere' };
-      for (const { vocabulary } of this.input.languages) room.takeFrom(bankOf(vocabulary).foldedFor(profile), codes);
-      room.takeFrom(CONTEXT_BANK.foldedFor(profile), codes);
-      if (this.own) room.takeFrom(this.own.folded.get(profile)!, codes);
-    }
-    const of = new Room(marks).count();
-    const safe = room.count();
+    const of = room.count();
     for (const { code } of others) room.take(code);
     const free = room.count();
     // The codes themselves take room under every mark: only short ones can.
@@ -291,7 +257,7 @@ class Comparing {
         if (room.isFree(markCode(mnemonic, mark))) free[index]! -= 1;
       }
     }
-    return { free, safe, of };
+    return { free, of };
   }
 
   /** How many codes would be the same as others, by mark. */
@@ -337,33 +303,6 @@ function foldedFor(devices: readonly Device[], text: string): Map<DeviceProfile,
     }),
   );
 }
-
-/** What speaks so much against a mark that it is not recommended, beside the codes as they are; null: nothing. */
-function againstOf({ mark, claims, traps, collisions, room }: MarkCost, present: PresentCost): Against | null {
-  if (!standsApart(mark)) return 'letters';
-  if (claims.length > 0) return 'claimed';
-  if (traps.some(({ severity }) => severity !== 'note')) return 'device';
-  if (collisions > present.collisions) return 'same codes';
-  return room.free > 0 && room.safe >= room.of * LEAST_SAFE ? null : 'no room';
-}
-
-/** Whether one mark is as good as another in both measures and better in one. */
-function isBetter(one: MarkCost, other: MarkCost): boolean {
-  const [seconds, misfires] = [one.effort.seconds - other.effort.seconds, one.misfires.aWeek - other.misfires.aWeek];
-  return seconds <= 0 && misfires <= 0 && (seconds < 0 || misfires < 0);
-}
-
-const NEW_ENTRY: FiringEntry = {
-  id: '~new',
-  code: 'a',
-  expansion: '',
-  uses: 0,
-  language: 'und',
-  fires: 'delimiter',
-  edge: 'word',
-  capitals: 'ignore',
-  delimiter: 'keep',
-};
 
 /** How many characters a mark adds. */
 function markedBy({ place, marker }: Mark): number {

@@ -54,11 +54,10 @@ export interface MarkCost extends Cost {
   readonly mark: Mark;
   readonly claims: readonly Claim[];
   readonly traps: readonly (TrapFound & { readonly device: string })[];
-  /**
-   * Codes of two and three characters under it: those that fire nowhere by mistake, of these the ones that are
-   * not taken, and how many there are in all.
-   */
-  readonly room: { readonly free: number; readonly safe: number; readonly of: number };
+  /** Codes of two and three characters under it: those that are not taken, and how many there are in all. */
+  readonly room: { readonly free: number; readonly of: number };
+  /** How often a new short code under it would misfire in a week, on average. */
+  readonly ofNewCode: number;
   /** Codes that would be the same as others. */
   readonly collisions: number;
   /** Codes that would be others than now. */
@@ -104,10 +103,17 @@ export interface Recommendation {
 }
 
 /** What speaks so much against a mark that it is never recommended. `changes`: nothing does, but so many codes would be others that it costs more. */
-export type Against = 'letters' | 'claimed' | 'device' | 'same codes' | 'no room';
+export type Against = 'letters' | 'claimed' | 'device' | 'same codes' | 'misfires' | 'no room';
 
 /** Nothing can be compared where no code could be marked, or no keyboard types anything. */
 export type CannotCompare = { readonly type: 'no codes' } | { readonly type: 'no keyboard' };
 
-/** What part of the short codes under a mark is to be safe. */
-export const LEAST_SAFE = 0.9;
+/** Codes that misfire more often in a week, all together, are in the way. */
+const MOST_MISFIRES = 0.5;
+/** So many new codes are to come under a marker that do not either. */
+const NEW_CODES = 10;
+
+/** Whether codes with a mark, or new ones, would misfire so often that it is not recommended. */
+export function isOftenMistaken({ misfires, ofNewCode }: Pick<MarkCost, 'misfires' | 'ofNewCode'>): boolean {
+  return misfires.aWeek > MOST_MISFIRES || ofNewCode * NEW_CODES > MOST_MISFIRES;
+}

@@ -3,9 +3,9 @@
  * or after, the first letter doubled. `recogniseConventions` reads them off a list, `compareMarks` weighs
  * every mark that the keyboards in use can type, `planRemark` sets a part of the list in another.
  */
-export { charactersOf, compareMarks, LEAST_GAIN } from './compare';
+export { charactersOf, compareMarks } from './compare';
 export {
-  LEAST_SAFE,
+  isOftenMistaken,
   type CannotCompare,
   type CompareInput,
   type Comparison,
@@ -19,4 +19,5 @@ export {
 export { formerCodes, FORMER_LASTS, idOfFormer } from './former';
 export { isInScope, isSameMark, isSameScope, markCode, markKey, mayBeMarked, partsOf, standsApart, type Marked, type Parts } from './mark';
 export { planRemark, type CannotRemark, type Remark, type RemarkPlan } from './plan';
+export { LEAST_GAIN } from './recommend';
 export { conventionFor, recogniseConventions, type Recognised, type RecognisedMark } from './recognise';

@@ -1,18 +1,8 @@
-import { FoldedPlaces, type FoldedText } from '../fire';
-import type { DeviceProfile } from '../fit';
 import { matchKey } from '../model';
 import type { MarkIndex } from './markIndex';
 
-/** How a new shortcut, of which nothing is known but its code, fires on a device. */
-export interface NewCodes {
-  readonly profile: DeviceProfile;
-  readonly isInstant: boolean;
-  readonly isAnywhere: boolean;
-}
-
 /**
- * Codes of two and three characters: which of them are free. Not free are those that are taken, and those
- * that would fire somewhere in the texts shown. Memory: a byte for each three of the characters.
+ * Codes of two and three characters: which of them are not taken. Memory: a byte for each three of the characters.
  */
 export class Room {
   private readonly size: number;
@@ -46,28 +36,6 @@ export class Room {
     return { table: numbers.length === 2 ? this.two : this.three, at: numbers.reduce((sum, number) => sum * this.size + number, 0) };
   }
 
-  /** Takes every code that would fire somewhere in a text. Linear. */
-  takeFrom(folded: FoldedText, { profile, isInstant, isAnywhere }: NewCodes): void {
-    const places = new FoldedPlaces(folded, profile.delimiters);
-    const { marks, size, two, three } = this;
-    const { length } = places;
-    let last = -1;
-    let lastButOne = -1;
-    for (let at = 0; at < length; at += 1) {
-      const number = marks.numberOf(places.foldedAt(at));
-      if (number >= 0 && last >= 0 && (isInstant || places.isEnd(at + 1)) && places.placeOf(at + 1) >= 0) {
-        const pair = last * size + number;
-        if (two[pair] === 0 && mayBegin(places, at - 1, isAnywhere)) two[pair] = 1;
-        if (lastButOne >= 0) {
-          const triple = lastButOne * size * size + pair;
-          if (three[triple] === 0 && mayBegin(places, at - 2, isAnywhere)) three[triple] = 1;
-        }
-      }
-      lastButOne = last;
-      last = number;
-    }
-  }
-
   /** How many codes of two and three characters are free under each mark, with letters as mnemonics. */
   count(): Int32Array {
     const { marks, letters, size, two, three } = this;
@@ -99,8 +67,4 @@ export class Room {
     }
     return counts;
   }
-}
-
-function mayBegin(places: FoldedPlaces, at: number, isAnywhere: boolean): boolean {
-  return places.placeOf(at) >= 0 && (isAnywhere || places.hasEdge(at));
 }

@@ -1,6 +1,7 @@
 import { delimiterTest, foldAll, FoldedPlaces, heldBy, isEndedInPassing, passingState, type FiringEntry, type FoldedText } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey } from '../model';
+import type { WeighedMarked } from './markedBank';
 import type { MarkIndex } from './markIndex';
 import { Patterns } from './patterns';
 
@@ -72,6 +73,28 @@ export class MarkTally {
       if (lastTexts[mark] === text || end >= starts[text + 1]!) return;
       lastTexts[mark] = text;
       sums[mark]! += weights[text]!;
+    });
+    return sums;
+  }
+
+  /** The weight of the marked words in which a code would fire with its marks, by mark. */
+  weighMarked({ folded, starts, texts, isMarked }: WeighedMarked): Float64Array {
+    const { count } = this.marks;
+    const sums = new Float64Array(count);
+    const lastTexts = new Int32Array(count).fill(-1);
+    // What begins before the mnemonic fires instead of it.
+    const taken = [new Int32Array(count).fill(-1), new Int32Array(count).fill(-1)] as const;
+    let text = 0;
+    this.walk(folded, (mark, start, end, isInstant) => {
+      while (starts[text + 1]! <= start) text += 1;
+      if (lastTexts[mark] === text || taken[isInstant ? 1 : 0][mark] === text || end >= starts[text + 1]!) return;
+      const [from, to] = [start - starts[text]!, end - starts[text]!];
+      if (isMarked(text, from, to)) {
+        lastTexts[mark] = text;
+        sums[mark]! += texts[text]!.perTenThousand;
+      } else if (to > texts[text]!.end) {
+        taken[isInstant ? 1 : 0][mark] = text;
+      }
     });
     return sums;
   }

@@ -4,6 +4,7 @@ import { cheapestWay, timingOf, TABLE_OF_SIGNS, type InUse } from '../effort';
 import { CompiledList, settleRules, type RuledList } from '../fire';
 import type { Mark } from '../model';
 import { markCode, mayBeMarked, partsOf } from './mark';
+import { MarkedBank } from './markedBank';
 
 export interface PlainCost {
   readonly taps: number;
@@ -39,9 +40,9 @@ function plainWay(text: string, { keyboard, pace }: InUse): { taps: number; seco
 /** What the codes of a list cost under a mark: each typed, each text scanned. All of them have a mnemonic. */
 export function plainCost(mark: Mark, { list, inUse, languages, usesAWeek, ownText }: PlainInput): PlainCost {
   const shares = inUse.reduce((sum, { share }) => sum + share, 0);
-  const entries = settleRules(list)
-    .filter(({ id }) => mayBeMarked(list.shortcuts.find((one) => one.id === id)!))
-    .map((entry) => ({ ...entry, code: markCode(partsOf(entry.code)!.mnemonic, mark) }));
+  const settled = settleRules(list).filter(({ id }) => mayBeMarked(list.shortcuts.find((one) => one.id === id)!));
+  const mnemonics = settled.map(({ code }) => partsOf(code)!.mnemonic);
+  const entries = settled.map((entry, i) => ({ ...entry, code: markCode(mnemonics[i]!, mark) }));
   const uses = entries.reduce((sum, { id }) => sum + usesAWeek(id), 0);
   let [taps, seconds, perTenThousand, per100Contexts, inOwnText] = [0, 0, 0, 0, 0];
   for (const one of inUse) {
@@ -56,6 +57,8 @@ export function plainCost(mark: Mark, { list, inUse, languages, usesAWeek, ownTe
       const hit = new Set<number>();
       bankOf(vocabulary).scan(compiled, (text) => hit.add(text));
       for (const text of hit) perTenThousand += (vocabulary.perTenThousand[text]! * part) / languages.length;
+      const marked = new MarkedBank(mnemonics, vocabulary);
+      perTenThousand += (marked.weighWith(compiled) * part) / languages.length;
     }
     const hit = new Set<number>();
     CONTEXT_BANK.scan(compiled, (text) => hit.add(text));

@@ -4,7 +4,7 @@
  * character, and four hundred of two).
  */
 import { WORDS_A_WEEK } from '@yellow-latch/core/clash';
-import { charactersOf, compareMarks, isSameMark, LEAST_SAFE, markKey, standsApart, type Comparison } from '@yellow-latch/core/convention';
+import { charactersOf, compareMarks, isOftenMistaken, isSameMark, markKey, standsApart, type Comparison } from '@yellow-latch/core/convention';
 import { MISFIRE, UNLEARNING, WEEKS_A_YEAR, type InUse } from '@yellow-latch/core/effort';
 import { KEYBOARDS } from '@yellow-latch/core/effort/layouts';
 import type { RuledList } from '@yellow-latch/core/fire';
@@ -88,7 +88,7 @@ function bestOneByOne(person: typeof ansel | typeof wanda, comparison: Compariso
     const row = comparison.rows.find((one) => isSameMark(one.mark, mark));
     const isSound =
       row === undefined ||
-      (row.claims.length === 0 && row.traps.every(({ severity }) => severity === 'note') && row.room.safe >= row.room.of * LEAST_SAFE && row.room.free > 0);
+      (row.claims.length === 0 && row.traps.every(({ severity }) => severity === 'note') && !isOftenMistaken(row) && row.room.free > 0);
     const plain = plainCost(mark, { ...person, ownText });
     const aWeek = plainAWeek(plain, ownText, WORDS_A_WEEK);
     const changes = row?.changes ?? marked;
@@ -124,6 +124,6 @@ function tableOf({ rows, present, recommendation }: Comparison): string {
     ...rows
       .filter(({ mark }) => standsApart(mark))
       .slice(0, 12)
-      .map((row) => `${line(`${row.mark.place} ${row.mark.marker}`, row)}, claims ${row.claims.length}, traps ${row.traps.length}, safe ${row.room.safe}/${row.room.of}`),
+      .map((row) => `${line(`${row.mark.place} ${row.mark.marker}`, row)}, claims ${row.claims.length}, traps ${row.traps.length}, free ${row.room.free}/${row.room.of}, a new code ${row.ofNewCode.toFixed(4)} a week`),
   ].join('\n');
 }

@@ -41,7 +41,7 @@ export function MarkRow({ row, sample, collide, isOwn, isOpen, onToggle, onApply
             <Text style={STRONG}>{tellDuration(secondsAWeek)}</Text> a week{isOwn ? ', most of yours now' : ''}
           </Text>
           <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-            {tellTaps(effort.taps)}, {tellDuration(effort.seconds)} · misfires {tellAWeek(misfires.aWeek).replace(', as far as can be told', '')}
+            {tellTaps(effort.taps)}, {tellDuration(effort.seconds)} · misfires {tellAWeek(misfires.aWeek)}
           </Text>
         </View>
         {against.length > 0 && <LatchGlyph verdict="risky" size={20} />}

@@ -1,6 +1,6 @@
 import type { Comparison, FirstStep, MarkCost, Recognised, Recommendation } from '@yellow-latch/core/convention';
 import type { Mark } from '@yellow-latch/core/model';
-import { LEAST_SAFE } from '@yellow-latch/core/convention/comparison';
+import { isOftenMistaken } from '@yellow-latch/core/convention/comparison';
 
 import { TRAPS } from '@/audit/sentences/finding';
 import { capitalise, counted, deviceNames, tellNumber } from '@/audit/sentences/words';
@@ -45,6 +45,7 @@ const WHY_NOT: Record<NonNullable<Recommendation['beatenBy']>['why'], string> = 
   claimed: 'programs use it',
   device: 'one of your devices changes it',
   'same codes': 'two codes would be the same',
+  misfires: 'its codes would expand by mistake too often',
   'no room': 'it leaves no room for new codes',
   changes: 'more codes would change',
 };
@@ -59,7 +60,8 @@ function tellGain(seconds: number): string {
 }
 
 /** What speaks against a mark, a line each. `collide`: how many codes are the same as others now. */
-export function tellAgainst({ claims, traps, collisions, room, mark }: MarkCost, collide: number): string[] {
+export function tellAgainst(row: MarkCost, collide: number): string[] {
+  const { claims, traps, collisions, mark, misfires, ofNewCode } = row;
   const byClaim = claims.slice(0, 3).map(({ by, beginning, meaning }) => `${capitalise(by)} take ${beginning.trim()} for ${meaning}.`);
   const names = new Map(traps.map(({ trap }) => [trap, traps.filter((one) => one.trap === trap).map(({ device }) => device)]));
   const byTrap = Array.from(names, ([trap, devices]) => `${capitalise(deviceNames(devices))}: ${TRAPS[trap]}.`);
@@ -69,7 +71,7 @@ export function tellAgainst({ claims, traps, collisions, room, mark }: MarkCost,
     ...byTrap,
     ...(collisions > collide ? [`${counted(collisions - collide, 'code')} more would be the same as another, and go to one near by.`] : []),
     ...(isLetter ? ['A letter or a digit: nobody could see where it ends and the code begins.'] : []),
-    ...(room.safe < room.of * LEAST_SAFE ? [`Only ${Math.round((room.safe * 100) / room.of)} of 100 short codes under it are safe.`] : []),
+    ...(isOftenMistaken(row) ? [`Its codes would expand by mistake ${tellAWeek(misfires.aWeek)}, and each new one ${tellAWeek(ofNewCode)}.`] : []),
   ];
 }
 

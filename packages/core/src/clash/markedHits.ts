@@ -1,0 +1,155 @@
+import type { CompiledList } from '../fire';
+import { splitMarker } from '../model';
+import { Bank, firesBefore, hitsIn, searchable, type Hit } from './bank';
+import { MOST_EXAMPLES } from './finding';
+import type { Item } from './item';
+import { markedWordsFor, wordsAround, type MarkedWord } from './markedWords';
+import type { Vocabulary } from './vocabulary';
+import type { InWord, WordHits, WordMisfires } from './words';
+
+/** The marked words of a list in one language: for each code those in which it may fire. The same on all devices. */
+export class MarkedTexts {
+  private readonly byItem = new Map<Item, readonly MarkedWord[]>();
+  private readonly keys = new Map<Item, string>();
+  private joined: { readonly bank: Bank; readonly owners: readonly Item[]; readonly texts: readonly MarkedWord[] } | null = null;
+
+  constructor(readonly vocabulary: Vocabulary) {}
+
+  /** Makes those of items. */
+  take(items: Iterable<Item>): void {
+    const marked = [...items].filter(({ entry, isItself }) => !isItself && mayBeMarked(entry.code));
+    const aroundOf = wordsAround(new Set(marked.map(({ key }) => splitMarker(key).mnemonic)), this.vocabulary);
+    for (const item of marked) {
+      const made = markedWordsFor(item.entry.code, this.vocabulary, aroundOf);
+      if (made.length > 0) this.byItem.set(item, made);
+    }
+    this.joined = null;
+  }
+
+  remove(item: Item): void {
+    this.byItem.delete(item);
+    this.keys.delete(item);
+    this.joined = null;
+  }
+
+  of(item: Item): readonly MarkedWord[] {
+    return this.byItem.get(item) ?? [];
+  }
+
+  /** All of them as a bank; for each text whose it is. */
+  all() {
+    if (!this.joined) {
+      const all = [...this.byItem].flatMap(([owner, texts]) => texts.map((text) => ({ owner, text })));
+      this.joined = { bank: new Bank(all.map(({ text }) => text.text), true), owners: all.map(({ owner }) => owner), texts: all.map(({ text }) => text) };
+    }
+    return this.joined;
+  }
+
+  /** The items in whose texts one of some keys may fire. */
+  containing(keys: readonly string[]): Item[] {
+    return [...this.byItem.keys()].filter((item) => {
+      const text = this.keyOf(item);
+      return keys.some((key) => text.includes(key));
+    });
+  }
+
+  /** Makes ready what `containing` uses. */
+  prepare(): void {
+    for (const item of this.byItem.keys()) this.keyOf(item);
+  }
+
+  private keyOf(item: Item): string {
+    let key = this.keys.get(item);
+    if (key === undefined) this.keys.set(item, (key = searchable(this.of(item).map(({ text }) => text).join('\n'))));
+    return key;
+  }
+}
+
+/** Whether words alone do not tell all about a code: it has marks, figures, or begins with a capital. */
+function mayBeMarked(code: string): boolean {
+  return !/^[\p{Ll}\p{Lo}\p{M}]+$/u.test(code);
+}
+
+/** In which of its marked words each code fires, on one device, in one language. */
+export class MarkedHits {
+  private readonly fired = new Map<number, readonly MarkedWord[]>();
+
+  /** `words`: what fires in the words alone. */
+  constructor(
+    private readonly texts: MarkedTexts,
+    private readonly words: WordHits,
+  ) {}
+
+  scan(list: CompiledList): void {
+    this.fired.clear();
+    const { bank, owners, texts } = this.texts.all();
+    let current = -1;
+    let best: Hit | null = null;
+    const settle = () => {
+      if (best && isTheirs(best, owners[current]!, texts[current]!)) this.note(owners[current]!.index, texts[current]!);
+    };
+    bank.scan(list, (text, start, end, entry) => {
+      if (text !== current) {
+        settle();
+        current = text;
+        best = { start, end, entry };
+      } else if (firesBefore({ start, end, entry }, best!, list.profile)) {
+        best = { start, end, entry };
+      }
+    });
+    settle();
+  }
+
+  /** Looks at the texts of some items again. */
+  refresh(list: CompiledList, items: readonly Item[]): void {
+    for (const item of items) {
+      const fired = this.texts.of(item).filter((one) => {
+        const hits = hitsIn(list, one.text, true);
+        return hits.length > 0 && isTheirs(hits.reduce((first, hit) => (firesBefore(hit, first, list.profile) ? hit : first)), item, one);
+      });
+      if (fired.length > 0) this.fired.set(item.index, fired);
+      else this.fired.delete(item.index);
+    }
+  }
+
+  forget({ index }: Item): void {
+    this.fired.delete(index);
+  }
+
+  /** As that of `WordHits`. */
+  tally(only?: ReadonlySet<number>): Map<number, Partial<Record<InWord, WordMisfires>>> {
+    const { language } = this.texts.vocabulary;
+    const tally = new Map<number, Partial<Record<InWord, WordMisfires>>>();
+    for (const index of only ?? this.fired.keys()) {
+      const ofItem: Partial<Record<InWord, WordMisfires>> = {};
+      for (const { text, word, kind, perTenThousand } of this.fired.get(index) ?? []) {
+        if (this.words.winnerOf(word) === index) continue;
+        const frequency = perTenThousand * this.words.share;
+        const misfires = (ofItem[kind] ??= { perTenThousand: 0, words: 0, examples: [] });
+        misfires.perTenThousand += frequency;
+        misfires.words += 1;
+        if (misfires.examples.length < MOST_EXAMPLES) misfires.examples.push({ word: text, language, perTenThousand: frequency });
+      }
+      if (Object.keys(ofItem).length > 0) tally.set(index, ofItem);
+    }
+    return tally;
+  }
+
+  /** In 10,000 words, beside those in which something fires without the marks. */
+  get sum(): number {
+    let sum = 0;
+    for (const fired of this.fired.values()) {
+      for (const { word, perTenThousand } of fired) if (this.words.winnerOf(word) < 0) sum += perTenThousand;
+    }
+    return sum * this.words.share;
+  }
+
+  private note(index: number, text: MarkedWord): void {
+    this.fired.set(index, [...(this.fired.get(index) ?? []), text]);
+  }
+}
+
+/** Whether what fires is the code itself, with the marks beside the mnemonic. */
+function isTheirs({ start, end, entry }: Hit, { id }: Item, one: MarkedWord): boolean {
+  return entry.id === id && start <= one.start && end >= one.end;
+}

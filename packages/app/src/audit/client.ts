@@ -1,11 +1,11 @@
 import type { AuditChange, AuditedShortcut, Brief, Finding, FindingType, OwnTextFormat, OwnTextProblem, TriedFix } from '@yellow-latch/core/clash';
 import { asksForAnotherCode, byWorst } from '@yellow-latch/core/clash/finding';
 import type { RuledList } from '@yellow-latch/core/fire';
-import type { Shortcut } from '@yellow-latch/core/model';
-import type { Marker } from '@yellow-latch/core/propose';
+import type { Mark, Shortcut } from '@yellow-latch/core/model';
 import { proxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 
 import type { EffortDesk } from '@/effort/desk';
+import type { KeyboardsAsked } from '@/effort/keyboards';
 import { changeBetween } from '@/replica/listChange';
 import type { ListView } from '@/replica/view';
 
@@ -118,13 +118,14 @@ export class AuditClient {
 
   /**
    * What would be found about a shortcut of the list if it were saved so, and, where that is more than a
-   * note, codes to take instead, under the marker of the convention chosen for it. Null: no answer is to be had.
+   * note, codes to take instead, under the mark of the convention chosen for it. Null: no answer is to be had.
    */
-  verdict(shortcut: AuditedShortcut, marker?: Marker): Promise<Verdict | null> {
-    return this.ask(async ({ audit: desk }) => {
+  verdict(shortcut: AuditedShortcut, keyboards: KeyboardsAsked, mark?: Mark): Promise<Verdict | null> {
+    return this.ask(async ({ audit: desk, effort }) => {
       const findings = await desk.verdict(shortcut);
       if (!findings) return null;
-      return { findings, proposals: findings.some(asksForAnotherCode) ? await desk.proposals(shortcut, marker) : [] };
+      if (!findings.some(asksForAnotherCode)) return { findings, proposals: [] };
+      return { findings, proposals: await desk.proposals(shortcut, mark ?? (await effort.usualMark(keyboards)) ?? undefined) };
     });
   }
 
@@ -134,8 +135,8 @@ export class AuditClient {
   }
 
   /** The fixes of a finding, best first; null as for `open`. */
-  fixes(id: string, type: FindingType): Promise<readonly TriedFix[] | null> {
-    return this.ask(({ audit }) => audit.fixes(id, type));
+  fixes(id: string, type: FindingType, keyboards: KeyboardsAsked): Promise<readonly TriedFix[] | null> {
+    return this.ask(async ({ audit, effort }) => audit.fixes(id, type, (await effort.usualMark(keyboards)) ?? undefined));
   }
 
   columns(bytes: Uint8Array, type: 'csv' | 'json-lines'): Promise<string[] | OwnTextProblem | null> {

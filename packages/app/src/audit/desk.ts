@@ -28,8 +28,8 @@ import {
 import { expandFor } from '@yellow-latch/core/expansion';
 import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, THIS_APP, type ProfileId } from '@yellow-latch/core/fit';
-import { isMade } from '@yellow-latch/core/model';
-import { nearCodes, type Marker } from '@yellow-latch/core/propose';
+import { isMade, type Mark } from '@yellow-latch/core/model';
+import { mainMark, nearCodes } from '@yellow-latch/core/propose';
 import { confusableSkeleton, LANGUAGES, parseLookAlikes, parseVocabulary, type LanguageCode } from '@yellow-latch/language';
 
 /** What is to be proved: the list, the devices in use (ids of profiles) and the languages written in (BCP 47). */
@@ -152,13 +152,13 @@ export class AuditDesk {
     return this.audit?.previewFindings({ put: [this.asText(shortcut)] }, shortcut.id) ?? null;
   }
 
-  /** Up to three free codes near that of a shortcut, each proved to be without a risk; the nearest first. `marker`: of the convention chosen for it. */
-  proposals(shortcut: AuditedShortcut, marker?: Marker): string[] {
+  /** Up to three free codes near that of a shortcut, each proved to be without a risk; the nearest first. `mark`: that of the convention chosen for it. */
+  proposals(shortcut: AuditedShortcut, mark?: Mark): string[] {
     if (!this.audit) return [];
     const { id, content, kind } = shortcut;
     const others = this.audit.entries.filter((entry) => entry.id !== id).map(({ code }) => code);
     const free: string[] = [];
-    for (const { code } of nearCodes(shortcut.code, content.expansion, others, kind, marker)) {
+    for (const { code } of nearCodes(shortcut.code, content.expansion, others, kind, mark)) {
       if (!this.verdict({ ...shortcut, code })!.some(asksForAnotherCode)) free.push(code);
       if (free.length === MOST_PROPOSALS) break;
     }
@@ -171,9 +171,14 @@ export class AuditDesk {
   }
 
   /** What may be done about a finding, best first. Null: it is not found (any more). */
-  fixes(id: string, type: FindingType): readonly TriedFix[] | null {
+  fixes(id: string, type: FindingType, mark?: Mark): readonly TriedFix[] | null {
     const finding = this.open(id, type);
-    return finding && fixesFor(this.audit!, finding);
+    return finding && fixesFor(this.audit!, finding, mark);
+  }
+
+  /** Whether no code of the list has a marker. */
+  hasNoMarker(): boolean {
+    return this.audit !== null && mainMark(this.audit.entries.map(({ code }) => code)) === null;
   }
 
   /** The columns or fields that a file of the person's own has: of a table its first row, of JSON lines names. */

@@ -1,7 +1,7 @@
 import type { AuditedList } from './client';
 
 /** Raised when what an audit says of one and the same list changes. */
-const RULES = 1;
+const RULES = 2;
 
 /**
  * A name for what an audit depends on: the list, the languages, the devices. 53 bits of two FNV-like

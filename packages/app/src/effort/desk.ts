@@ -3,10 +3,10 @@
  * Runs in Node for tests.
  */
 import { countWords, readOwnText, WORDS_A_WEEK, type AuditedShortcut, type Finding, type ListFigures } from '@yellow-latch/core/clash';
-import { compareMarks, type CannotCompare, type Comparison } from '@yellow-latch/core/convention';
+import { compareMarks, usualMark, type CannotCompare, type Comparison } from '@yellow-latch/core/convention';
 import { compareEffort, countTypedOut, meanSaved, savingsOf, type OnKeyboard, type Saved, type Savings, type Uses } from '@yellow-latch/core/effort';
 import { settleRules, type FiringEntry } from '@yellow-latch/core/fire';
-import type { Scope } from '@yellow-latch/core/model';
+import type { Mark, Scope } from '@yellow-latch/core/model';
 
 import type { OwnTextSource } from '@/features/own-text/source';
 import type { AuditDesk } from '@/audit/desk';
@@ -51,7 +51,10 @@ export class EffortDesk {
   /** The own text that was read last, and its words and texts typed out, since it is asked about again. */
   private own: { readonly bytes: Uint8Array; readonly text: string; readonly words: number } | null = null;
 
-  constructor(private readonly audit: Pick<AuditDesk, 'proved' | 'asText'>) {}
+  /** The mark that was asked for last: it takes a second to find, and keyboards seldom change. */
+  private usual: { readonly question: string; readonly mark: Mark | null } | null = null;
+
+  constructor(private readonly audit: Pick<AuditDesk, 'proved' | 'asText' | 'hasNoMarker'>) {}
 
   /** The effort of a shortcut as it would be if it were saved so. Null: nothing has been proved yet. */
   one(shortcut: AuditedShortcut, keyboards: KeyboardsAsked): EffortOfOne | null {
@@ -90,6 +93,16 @@ export class EffortDesk {
       usesAWeek: (id) => usesOf(id)?.aWeek ?? USES_UNKNOWN,
       ...(own ? { ownText: own.text } : {}),
     });
+  }
+
+  /** The mark for new codes while none of the list has one: the one that is recommended for these keyboards. Null: the list has its own, or there is none. */
+  usualMark(keyboards: KeyboardsAsked): Mark | null {
+    const proved = this.audit.proved();
+    if (!proved || !this.audit.hasNoMarker()) return null;
+    const { vocabularies } = proved;
+    const question = JSON.stringify([keyboards, vocabularies.map(({ language }) => language)]);
+    if (this.usual?.question !== question) this.usual = { question, mark: usualMark(inUseOf(keyboards), vocabularies) };
+    return this.usual.mark;
   }
 
   /** What would go and come if codes became others. */

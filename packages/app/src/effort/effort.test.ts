@@ -70,6 +70,15 @@ describe('the effort desk', () => {
     expect(desk.compare(asked({ keyboards: [{ ...PHONE, keyboard: 'gone' }] }), { of: 'list' })).toEqual({ type: 'no keyboard' });
   });
 
+  test('knows a mark for new codes only while none of the list has one', async () => {
+    const [none, some] = await Promise.all([deskOf(shortcut('1', 'so')), deskOf(shortcut('1', '#so'))]);
+    const wider = { ...PHONE, keyboard: 'tablet-en' };
+    expect(some.usualMark(asked())).toBeNull();
+    expect(none.usualMark(asked({ keyboards: [] }))).toBeNull();
+    const mark = none.usualMark(asked({ keyboards: [PHONE, wider] }));
+    expect(none.usualMark(asked({ keyboards: [PHONE, wider] }))).toBe(mark);
+  });
+
   test('tries codes on the list, which stays as it is', async () => {
     const desk = await deskOf(shortcut('1', 'so'), shortcut('2', ';te'), shortcut('3', '#ten'));
     const tried = desk.tryCodes([{ id: '1', to: ';so' }, { id: '3', to: ';ten' }, { id: 'gone', to: ';x' }])!;
@@ -147,7 +156,7 @@ describe('in words', () => {
     [39.2, '39 times a week'],
     [0.5, 'once in 2 weeks'],
     [0.005, 'once in 3.8 years'],
-    [0, 'never, as far as can be told'],
+    [0, 'practically never'],
   ])('%p a week: %s', (aWeek, told) => {
     expect(tellAWeek(aWeek)).toBe(told);
   });

@@ -20,7 +20,7 @@ import type { Device, Item } from './item';
 import type { Items } from './items';
 import { tryCode } from './reach';
 import { trapsOf, type TrapFound } from './traps';
-import { ASSUMED_BAND, bandOf, type Vocabulary } from './vocabulary';
+import { ASSUMED_BAND, bandOf, bandOfCode, type Vocabulary } from './vocabulary';
 import type { InWord, WordMisfires } from './words';
 
 const ids = (items: readonly { id: string }[]): string[] => items.slice(0, MOST_EXAMPLES).map(({ id }) => id);
@@ -179,6 +179,8 @@ export function misfires(
     if (!worst) return [];
     const { perTenThousand, words, examples } = worst;
     const isAssumed = kind === 'whole' && vocabularies.some(({ language, assumed }) => language === examples[0]!.language && assumed?.has(splitMarker(examples[0]!.word).mnemonic));
+    const ofCode = kind === 'whole' ? bandOfCode(splitMarker(item.key).mnemonic, perTenThousand, isEstimate) : bandOf(perTenThousand, isEstimate);
+    const band = isAssumed ? ASSUMED_BAND : ofCode;
     return [
       {
         type: MISFIRE_TYPES[kind],
@@ -186,7 +188,7 @@ export function misfires(
         shortcuts: [item.id],
         devices: Object.keys(byDevice),
         count: words,
-        evidence: { perTenThousand, band: isAssumed ? ASSUMED_BAND : bandOf(perTenThousand, isEstimate), isAssumed, byDevice, examples },
+        evidence: { perTenThousand, band, isAssumed, byDevice, examples },
       },
     ];
   });

@@ -26,6 +26,8 @@ export interface AuditInput {
 export interface ListFigure {
   readonly perTenThousand: number;
   readonly band: Band;
+  /** How often at most, if the band holds; more than 0 where nothing of the list is among the words that were counted. */
+  readonly upTo: number;
   /** In how many of 100 links, addresses, prices and the like something fires. */
   readonly per100Contexts: number;
 }
@@ -138,11 +140,13 @@ export class Audit {
   /** The list's figure on each device, by profile id. */
   get figures(): ListFigures {
     const isEstimate = this.vocabularies.some((vocabulary) => vocabulary.isEstimate);
+    const unseen = Math.max(0, ...this.vocabularies.map((vocabulary) => (vocabulary.unseen ?? 0) * bandOf(0, vocabulary.isEstimate).high));
     return Object.fromEntries(
       this.devices.map(({ profile, perTenThousand, contexts }) => {
         const figure: ListFigure = {
           perTenThousand,
           band: bandOf(perTenThousand, isEstimate),
+          upTo: Math.max(perTenThousand * bandOf(perTenThousand, isEstimate).high, unseen),
           per100Contexts: (contexts.size * 100) / CONTEXT_COUNT,
         };
         return [profile.id, figure];

@@ -314,3 +314,5 @@ export const CONTEXTS: readonly ContextClass[] = [
 
 /** How many texts there are in all. */
 export const CONTEXT_COUNT = CONTEXTS.reduce((sum, { texts }) => sum + texts.length, 0);
+/** One in so many words is a link, a price, an address or the like; assumed. */
+export const WORDS_A_CONTEXT = 100;

@@ -1,4 +1,5 @@
 import type { AskedRules } from '../model';
+import type { Mark } from '../model';
 import { nearCodes, type NearCode } from '../propose';
 import type { Audit, AuditChange, Comparison } from './audit';
 import { asksForAnotherCode, compareSeverity, type Fault, type Finding, type FindingType } from './finding';
@@ -64,9 +65,9 @@ export function changeOf(fix: Fix, shortcutOf: (id: string) => AuditedShortcut |
 /**
  * The fixes of a finding, best first: every one was tried on the audit, and only those are given that
  * cure the finding or make it milder. What else each would bring is in its comparison. The audit stays
- * as it is. Cost: an edit and its undoing for each candidate, some twenty at most.
+ * as it is. `mark`: that of other codes; without it the one that most of the list have. Cost: an edit and its undoing for each candidate, some twenty at most.
  */
-export function fixesFor(audit: Audit, finding: Finding): TriedFix[] {
+export function fixesFor(audit: Audit, finding: Finding, mark?: Mark): TriedFix[] {
   const [id, other] = finding.shortcuts as [string, string?];
   const shortcut = audit.shortcutOf(id);
   if (!shortcut) return [];
@@ -79,7 +80,7 @@ export function fixesFor(audit: Audit, finding: Finding): TriedFix[] {
     ...(finding.type === 'device trap' ? [rulesOf(id, 'capitals')] : []),
     ...(mayOtherMove ? [rulesOf(other, 'edge')] : []),
   ].flatMap((fix) => tryFix(audit, finding, fix) ?? []);
-  const codes = isAboutText(finding) ? [] : [id, ...(mayOtherMove ? [other] : [])].flatMap((one) => otherCodes(audit, finding, one));
+  const codes = isAboutText(finding) ? [] : [id, ...(mayOtherMove ? [other] : [])].flatMap((one) => otherCodes(audit, finding, one, mark));
   return [...codes, ...tried].sort(byCure);
 }
 
@@ -95,13 +96,13 @@ function byCure(a: TriedFix, b: TriedFix): number {
 }
 
 /** Codes near that of a shortcut with which the finding is gone and nothing else asks for another. */
-function otherCodes(audit: Audit, finding: Finding, id: string): TriedFix[] {
+function otherCodes(audit: Audit, finding: Finding, id: string, mark?: Mark): TriedFix[] {
   const shortcut = audit.shortcutOf(id);
   if (!shortcut) return [];
   const { code, content, kind } = shortcut;
   const others = audit.entries.filter((entry) => entry.id !== id).map((entry) => entry.code);
   const free: TriedFix[] = [];
-  for (const near of nearCodes(code, content.expansion, others, kind)) {
+  for (const near of nearCodes(code, content.expansion, others, kind, mark)) {
     const tried = tryFix(audit, finding, { type: 'other code', id, ...near });
     const asksAgain = tried?.comparison.came.some((one) => one.shortcuts[0] === id && asksForAnotherCode(one));
     if (tried?.cures === 'wholly' && !asksAgain) free.push(tried);

@@ -7,7 +7,7 @@ export { Audit, type AuditChange, type AuditInput, type Comparison, type ListFig
 export { Bank, firesBefore, hitsIn, type Hit } from './bank';
 export { briefOf, fingerprint, type Brief } from './brief';
 export { CLAIMS, claimsOn, type Claim } from './claims';
-export { CONTEXT_COUNT, CONTEXTS, type ContextClass } from './contexts';
+export { CONTEXT_COUNT, CONTEXTS, WORDS_A_CONTEXT, type ContextClass } from './contexts';
 export * from './finding';
 export { changeOf, fixesFor, type Fix, type TriedFix } from './fixes';
 export type { AuditedShortcut } from './item';

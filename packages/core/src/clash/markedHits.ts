@@ -7,36 +7,43 @@ import { markedWordsFor, wordsAround, type MarkedWord } from './markedWords';
 import type { Vocabulary } from './vocabulary';
 import type { InWord, WordHits, WordMisfires } from './words';
 
+/** What comes more seldom in 10,000 words, once in forty years, is not told. */
+const LEAST_TOLD = 0.001;
+
 /** The marked words of a list in one language: for each code those in which it may fire. The same on all devices. */
 export class MarkedTexts {
   private readonly byItem = new Map<Item, readonly MarkedWord[]>();
-  private readonly keys = new Map<Item, string>();
   private joined: { readonly bank: Bank; readonly owners: readonly Item[]; readonly texts: readonly MarkedWord[] } | null = null;
+  /** Those that came after all were joined, under their search keys. */
+  private readonly added = new Map<Item, string>();
 
   constructor(readonly vocabulary: Vocabulary) {}
 
   /** Makes those of items. */
   take(items: Iterable<Item>): void {
-    const marked = [...items].filter(({ entry, isItself }) => !isItself && mayBeMarked(entry.code));
-    const aroundOf = wordsAround(new Set(marked.map(({ key }) => splitMarker(key).mnemonic)), this.vocabulary);
-    for (const item of marked) {
-      const made = markedWordsFor(item.entry.code, this.vocabulary, aroundOf);
-      if (made.length > 0) this.byItem.set(item, made);
+    const marked = [...items].filter(({ entry, isItself }) => !isItself && mayBeMarked(entry.code)).map((item) => ({ item, cut: splitMarker(item.key) }));
+    // Longer words matter at the side where the code has no mark.
+    const ending = marked.filter(({ cut }) => cut.before === '' && cut.after !== '').map(({ cut }) => cut.mnemonic);
+    const beginning = marked.filter(({ cut }) => cut.after === '' || cut.before !== '').map(({ cut }) => cut.mnemonic);
+    const aroundOf = wordsAround({ ending: new Set(ending), beginning: new Set(beginning) }, this.vocabulary);
+    for (const { item, cut } of marked) {
+      const made = markedWordsFor(item.entry.code, cut, this.vocabulary, aroundOf);
+      if (made.length === 0) continue;
+      this.byItem.set(item, made);
+      if (this.joined) this.added.set(item, searchable(made.map(({ text }) => text).join('\n')));
     }
-    this.joined = null;
   }
 
   remove(item: Item): void {
     this.byItem.delete(item);
-    this.keys.delete(item);
-    this.joined = null;
+    this.added.delete(item);
   }
 
   of(item: Item): readonly MarkedWord[] {
     return this.byItem.get(item) ?? [];
   }
 
-  /** All of them as a bank; for each text whose it is. */
+  /** All of them as a bank, as they were when it was first asked for; for each text whose it is. */
   all() {
     if (!this.joined) {
       const all = [...this.byItem].flatMap(([owner, texts]) => texts.map((text) => ({ owner, text })));
@@ -46,22 +53,19 @@ export class MarkedTexts {
   }
 
   /** The items in whose texts one of some keys may fire. */
-  containing(keys: readonly string[]): Item[] {
-    return [...this.byItem.keys()].filter((item) => {
-      const text = this.keyOf(item);
-      return keys.some((key) => text.includes(key));
-    });
+  containing(keys: readonly string[]): Set<Item> {
+    const { bank, owners } = this.all();
+    const found = new Set<Item>();
+    for (const key of keys) {
+      for (const text of bank.containing(key)) if (this.byItem.has(owners[text]!)) found.add(owners[text]!);
+      for (const [item, text] of this.added) if (text.includes(key)) found.add(item);
+    }
+    return found;
   }
 
   /** Makes ready what `containing` uses. */
   prepare(): void {
-    for (const item of this.byItem.keys()) this.keyOf(item);
-  }
-
-  private keyOf(item: Item): string {
-    let key = this.keys.get(item);
-    if (key === undefined) this.keys.set(item, (key = searchable(this.of(item).map(({ text }) => text).join('\n'))));
-    return key;
+    this.all().bank.prepare();
   }
 }
 
@@ -101,7 +105,7 @@ export class MarkedHits {
   }
 
   /** Looks at the texts of some items again. */
-  refresh(list: CompiledList, items: readonly Item[]): void {
+  refresh(list: CompiledList, items: Iterable<Item>): void {
     for (const item of items) {
       const fired = this.texts.of(item).filter((one) => {
         const hits = hitsIn(list, one.text, true);
@@ -130,7 +134,8 @@ export class MarkedHits {
         misfires.words += 1;
         if (misfires.examples.length < MOST_EXAMPLES) misfires.examples.push({ word: text, language, perTenThousand: frequency });
       }
-      if (Object.keys(ofItem).length > 0) tally.set(index, ofItem);
+      const told = Object.entries(ofItem).filter(([, { perTenThousand }]) => perTenThousand >= LEAST_TOLD);
+      if (told.length > 0) tally.set(index, Object.fromEntries(told));
     }
     return tally;
   }

@@ -3,9 +3,10 @@
  * words with no blank between (`left,so`), marks alone, figures, the first word of a sentence. How often each comes is the
  * frequency of the word by the share that `Punctuation` gives; whether the code fires there is for the engine to tell.
  */
-import { splitMarker } from '../model';
+import type { MarkedCode } from '../model';
+import { positionIn } from './bank';
 import type { Vocabulary } from './vocabulary';
-import { bankOf, NONE, type InWord } from './words';
+import { NONE, type InWord } from './words';
 
 /** One of them. */
 export interface MarkedWord {
@@ -31,18 +32,18 @@ interface Around {
   beginning: number;
 }
 
-/** What comes more seldom in 10,000 words is not looked at. */
-const LEAST = 1e-6;
+/** What comes more seldom in 10,000 words is not looked at; words that do so even without marks are not either. */
+const LEAST = 1e-5;
+const LEAST_WORD = 0.01;
 /** So few mnemonics are searched for one by one. */
 const FEW = 4;
 
-/** The texts in which this code may fire. `aroundOf` as `wordsAround` gives it for the code's mnemonic. */
-export function markedWordsFor(code: string, vocabulary: Vocabulary, aroundOf: (mnemonic: string) => Around): MarkedWord[] {
+/** The texts in which a code may fire, given with its key cut up. `aroundOf` as `wordsAround` gives it for the mnemonic. */
+export function markedWordsFor(code: string, { before, mnemonic, after }: MarkedCode, vocabulary: Vocabulary, aroundOf: (mnemonic: string) => Around): MarkedWord[] {
   const { punctuation } = vocabulary;
   if (!punctuation) return [];
-  const key = code.toLowerCase();
+  const key = before + mnemonic + after;
   const made: MarkedWord[] = [];
-  const { before, mnemonic, after } = splitMarker(key);
   if (/\s/u.test(key) || before.length > 2 || after.length > 2) return made;
   if (!/[\p{L}\p{N}]/u.test(key)) {
     if (key.length > 3) return made;
@@ -58,7 +59,9 @@ export function markedWordsFor(code: string, vocabulary: Vocabulary, aroundOf: (
     return made;
   }
   if (before || after) {
-    addMarked(made, vocabulary, mnemonic, aroundOf(mnemonic), before, after, false);
+    const share = (before ? punctuation.before(null, before) : 1) * (after ? punctuation.after(null, after) : 1);
+    addMarked(made, vocabulary, mnemonic, aroundOf(mnemonic), { before, after, share, isAll: false });
+    if (before.length === 1 && after === '') addGlued(made, vocabulary, mnemonic, aroundOf(mnemonic), before, punctuation.glued(before));
   } else if (/^\p{Lu}/u.test(code)) {
     const { exact } = aroundOf(mnemonic);
     if (exact !== NONE) put(made, { text: code, start: 0, end: code.length, word: exact, kind: 'whole', perTenThousand: vocabulary.perTenThousand[exact]! * punctuation.begins(mnemonic) });
@@ -70,78 +73,129 @@ export function markedWordsFor(code: string, vocabulary: Vocabulary, aroundOf: (
 export function markedWordsUnder(mnemonic: string, vocabulary: Vocabulary, around: Around): MarkedWord[] {
   const made: MarkedWord[] = [];
   if (!vocabulary.punctuation || !/^\p{L}/u.test(mnemonic) || !/\p{L}$/u.test(mnemonic)) return made;
-  const { after, before, glued } = vocabulary.punctuation.marks;
-  for (const marks of after) {
-    addMarked(made, vocabulary, mnemonic, around, '', marks, true);
-    if (marks.length === 1 && before.includes(marks)) addMarked(made, vocabulary, mnemonic, around, marks, marks, true);
-  }
-  for (const marks of new Set([...before, ...glued])) addMarked(made, vocabulary, mnemonic, around, marks, '', true);
+  const { after, before, both, glued } = vocabulary.punctuation.marks;
+  for (const one of after) addMarked(made, vocabulary, mnemonic, around, { before: '', after: one.marks, share: one.share, isAll: true });
+  for (const one of before) addMarked(made, vocabulary, mnemonic, around, { before: one.marks, after: '', share: one.share, isAll: true });
+  for (const one of both) addMarked(made, vocabulary, mnemonic, around, { before: one.marks, after: one.marks, share: one.share, isAll: true });
+  for (const one of glued) addGlued(made, vocabulary, mnemonic, around, one.marks, one.share);
   return made;
 }
 
-/** `isAll`: no other marks follow or go before. */
-function addMarked(made: MarkedWord[], vocabulary: Vocabulary, mnemonic: string, around: Around, before: string, after: string, isAll: boolean): void {
+/** Marks around words, and what part of all words has them. */
+interface Marks {
+  readonly before: string;
+  readonly after: string;
+  readonly share: number;
+  /** No other marks follow or go before. */
+  readonly isAll: boolean;
+}
+
+function addMarked(made: MarkedWord[], vocabulary: Vocabulary, mnemonic: string, around: Around, { before, after, share, isAll }: Marks): void {
   const { words, perTenThousand, punctuation } = vocabulary;
-  const { exact } = around;
   const start = before.length;
   const end = start + mnemonic.length;
-  const shareOf = (word: string | null) => (before ? punctuation!.before(word, before, isAll) : 1) * (after ? punctuation!.after(word, after, isAll) : 1);
-  const frequency = exact === NONE ? 0 : perTenThousand[exact]!;
-  put(made, { text: before + mnemonic + after, start, end, word: exact, kind: 'whole', perTenThousand: frequency * shareOf(mnemonic) });
-  if (!before && around.ending !== NONE) {
+  if (around.exact !== NONE) {
+    const ofWord = (before ? punctuation!.before(mnemonic, before, isAll) : 1) * (after ? punctuation!.after(mnemonic, after, isAll) : 1);
+    const rate = perTenThousand[around.exact]! * ofWord;
+    if (rate >= LEAST) made.push({ text: before + mnemonic + after, start, end, word: around.exact, kind: 'whole', perTenThousand: rate });
+  }
+  if (!before && around.endingSum * share >= LEAST) {
     const word = words[around.ending]!;
-    const from = word.length - mnemonic.length;
-    put(made, { text: word + after, start: from, end: word.length, word: around.ending, kind: 'inside', perTenThousand: around.endingSum * shareOf(null) });
+    made.push({ text: word + after, start: word.length - mnemonic.length, end: word.length, word: around.ending, kind: 'inside', perTenThousand: around.endingSum * share });
   }
-  if (!after && around.beginning !== NONE) {
-    const word = words[around.beginning]!;
-    put(made, { text: before + word, start, end, word: around.beginning, kind: 'beginning', perTenThousand: around.beginningSum * shareOf(null) });
+  if (!after && around.beginningSum * share >= LEAST) {
+    made.push({ text: before + words[around.beginning]!, start, end, word: around.beginning, kind: 'beginning', perTenThousand: around.beginningSum * share });
   }
-  if (after || before.length !== 1) return;
-  const glued = punctuation!.glued(before);
-  const head = words[0]! + before;
+}
+
+/** Behind another word with this mark between them and no blank. */
+function addGlued(made: MarkedWord[], { words, perTenThousand }: Vocabulary, mnemonic: string, around: Around, mark: string, share: number): void {
+  const head = words[0]! + mark;
   const place = { start: head.length, end: head.length + mnemonic.length };
-  put(made, { ...place, text: head + mnemonic, word: exact, kind: 'whole', perTenThousand: frequency * glued });
-  if (around.beginning !== NONE) put(made, { ...place, text: head + words[around.beginning]!, word: around.beginning, kind: 'beginning', perTenThousand: around.beginningSum * glued });
+  const rate = around.exact === NONE ? 0 : perTenThousand[around.exact]! * share;
+  if (rate >= LEAST) made.push({ ...place, text: head + mnemonic, word: around.exact, kind: 'whole', perTenThousand: rate });
+  if (around.beginningSum * share >= LEAST) {
+    made.push({ ...place, text: head + words[around.beginning]!, word: around.beginning, kind: 'beginning', perTenThousand: around.beginningSum * share });
+  }
 }
 
 function put(made: MarkedWord[], one: MarkedWord): void {
   if (one.perTenThousand >= LEAST) made.push(one);
 }
 
-/** The words of a language around each of some mnemonics, in small letters. Linear in the words; a few mnemonics are quicker. */
-export function wordsAround(mnemonics: ReadonlySet<string>, vocabulary: Vocabulary): (mnemonic: string) => Around {
+/** Mnemonics in small letters: those that longer words around them matter of, by where. All of them may be words. */
+export interface Mnemonics {
+  readonly ending: ReadonlySet<string>;
+  readonly beginning: ReadonlySet<string>;
+}
+
+/** The words of a language around each of some mnemonics. Linear in the words; a few mnemonics are quicker. */
+export function wordsAround({ ending, beginning }: Mnemonics, vocabulary: Vocabulary): (mnemonic: string) => Around {
   const found = new Map<string, Around>();
-  for (const mnemonic of mnemonics) found.set(mnemonic, { exact: NONE, endingSum: 0, ending: NONE, beginningSum: 0, beginning: NONE });
+  for (const mnemonic of [...ending, ...beginning]) found.set(mnemonic, { exact: NONE, endingSum: 0, ending: NONE, beginningSum: 0, beginning: NONE });
   const { words, perTenThousand } = vocabulary;
-  const note = (around: Around, word: number, length: number, isEnding: boolean) => {
-    if (words[word]!.length === length) around.exact = word;
-    else if (isEnding) {
-      around.endingSum += perTenThousand[word]!;
-      if (around.ending === NONE) around.ending = word;
-    } else {
-      around.beginningSum += perTenThousand[word]!;
-      if (around.beginning === NONE) around.beginning = word;
-    }
+  const noteEnding = (around: Around, word: number) => {
+    around.endingSum += perTenThousand[word]!;
+    if (around.ending === NONE) around.ending = word;
   };
+  const noteBeginning = (around: Around, word: number) => {
+    around.beginningSum += perTenThousand[word]!;
+    if (around.beginning === NONE) around.beginning = word;
+  };
+  const often = oftenIn(vocabulary);
   if (found.size <= FEW) {
     for (const [mnemonic, around] of found) {
-      for (const word of bankOf(vocabulary).containing(mnemonic)) {
-        if (words[word]!.endsWith(mnemonic)) note(around, word, mnemonic.length, true);
-        if (words[word]!.startsWith(mnemonic)) note(around, word, mnemonic.length, false);
+      for (const word of often.containing(`\n${mnemonic}`)) {
+        if (words[word] === mnemonic) around.exact = word;
+        else noteBeginning(around, word);
       }
+      for (const word of often.containing(`${mnemonic}\n`)) if (words[word] !== mnemonic) noteEnding(around, word);
     }
-  } else {
-    const lengths = [...new Set(Array.from(mnemonics, ({ length }) => length))].sort((a, b) => a - b);
-    words.forEach((word, index) => {
-      for (const length of lengths) {
-        if (length > word.length) break;
-        const ending = found.get(length === word.length ? word : word.slice(-length));
-        if (ending) note(ending, index, length, true);
-        const beginning = found.get(length === word.length ? word : word.slice(0, length));
-        if (beginning) note(beginning, index, length, false);
-      }
-    });
+    return (mnemonic) => found.get(mnemonic)!;
+  }
+  const lengthsOf = (some: ReadonlySet<string>) => [...new Set(Array.from(some, ({ length }) => length))].sort((a, b) => a - b);
+  const [endings, beginnings] = [lengthsOf(ending), lengthsOf(beginning)];
+  for (let index = 0; index < often.count; index += 1) {
+    const word = words[index]!;
+    const exact = found.get(word);
+    if (exact) exact.exact = index;
+    for (const length of endings) {
+      if (length >= word.length) break;
+      const end = word.slice(-length);
+      if (ending.has(end)) noteEnding(found.get(end)!, index);
+    }
+    for (const length of beginnings) {
+      if (length >= word.length) break;
+      const start = word.slice(0, length);
+      if (beginning.has(start)) noteBeginning(found.get(start)!, index);
+    }
   }
   return (mnemonic) => found.get(mnemonic)!;
+}
+
+/** The words that come often enough to be looked at: the first so many; and those of them in which something stands, a line end before and behind each. */
+class OftenUsed {
+  readonly count: number;
+  private readonly joined: string;
+  private readonly starts: Int32Array;
+
+  constructor({ words, perTenThousand }: Vocabulary) {
+    const rarer = perTenThousand.findIndex((value) => value < LEAST_WORD);
+    this.count = rarer < 0 ? words.length : rarer;
+    this.joined = `\n${words.slice(0, this.count).join('\n')}\n`;
+    this.starts = new Int32Array(this.count + 1);
+    for (let i = 0; i < this.count; i += 1) this.starts[i + 1] = this.starts[i]! + words[i]!.length + 1;
+  }
+
+  *containing(text: string): Generator<number> {
+    for (let at = this.joined.indexOf(text); at >= 0; at = this.joined.indexOf(text, at + 1)) yield positionIn(this.starts, at);
+  }
+}
+
+const OFTEN = new WeakMap<Vocabulary, OftenUsed>();
+
+function oftenIn(vocabulary: Vocabulary): OftenUsed {
+  let often = OFTEN.get(vocabulary);
+  if (!often) OFTEN.set(vocabulary, (often = new OftenUsed(vocabulary)));
+  return often;
 }

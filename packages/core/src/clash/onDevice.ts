@@ -6,7 +6,8 @@ import { MOST_EXAMPLES } from './finding';
 import { TextHits } from './hits';
 import type { Device, Item } from './item';
 import type { Items } from './items';
-import { MarkedHits, MarkedTexts } from './markedHits';
+import type { MarkedTexts } from './markedHits';
+import { MarkedHits } from './markedHits';
 import { loopsOf } from './reach';
 import { bankOf, WordHits, type InWord, type WordMisfires } from './words';
 
@@ -23,7 +24,7 @@ export interface TouchedTexts {
   readonly expansions: readonly Item[];
   readonly codes: readonly Item[];
   /** For each language the items whose marked words are concerned. */
-  readonly marked: readonly (readonly Item[])[];
+  readonly marked: readonly ReadonlySet<Item>[];
   readonly added: readonly Item[];
 }
 
@@ -48,7 +49,7 @@ export function textsWith(
   }
   return {
     words: marked.map(({ vocabulary }) => union(keys.map((key) => bankOf(vocabulary).containing(key)))),
-    marked: marked.map((texts) => [...new Set([...added, ...texts.containing(typed)])]),
+    marked: marked.map((texts) => new Set([...added, ...texts.containing(keys)])),
     contexts: union(keys.map((key) => CONTEXT_BANK.containing(key))),
     expansions,
     codes,

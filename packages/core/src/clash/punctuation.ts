@@ -30,6 +30,9 @@ export interface PunctuationCounts {
   readonly classes: readonly (readonly string[])[];
 }
 
+/** So often at least the blank after one of these is missing in what is typed in a hurry; assumed, since texts that were printed are corrected. */
+const SLIP = 1 / 500;
+const SLIPS = [',', '.', ';', ':', '!', '?'];
 /** As many words as were seen standing as others do. */
 const OTHERS = 50;
 const AFTER_FROM = 2;
@@ -45,7 +48,7 @@ export class Punctuation {
   private readonly firstAfter = new Map<string, number>();
   private readonly lastBefore = new Map<string, number>();
 
-  constructor(private readonly counts: PunctuationCounts) {
+  constructor(readonly counts: PunctuationCounts) {
     const { words, begins, after, before, ofWord, classes } = counts;
     for (const [marks, count] of Object.entries(after)) add(this.firstAfter, marks[0]!, count / words);
     for (const [marks, count] of Object.entries(before)) add(this.lastBefore, marks.at(-1)!, count / words);
@@ -59,6 +62,14 @@ export class Punctuation {
       const shares = sums.map((sum, i) => (sum + OTHERS * this.all[i]!) / (sums[0]! + OTHERS));
       for (const word of members) this.ofClass.set(word, shares);
     }
+    const sharesOf = (counted: Readonly<Record<string, number>>) => Object.entries(counted).map(([marks, count]) => ({ marks, share: count / words }));
+    const both = Object.keys(before).filter((marks) => marks.length === 1 && after[marks] !== undefined);
+    this.marks = {
+      after: sharesOf(after),
+      before: sharesOf(before),
+      both: both.map((marks) => ({ marks, share: (before[marks]! / words) * (after[marks]! / words) })),
+      glued: [...new Set([...Object.keys(counts.glued), ...SLIPS])].filter((mark) => mark.length === 1).map((marks) => ({ marks, share: this.glued(marks) })),
+    };
   }
 
   /** Words that were looked at. */
@@ -66,11 +77,8 @@ export class Punctuation {
     return this.counts.words;
   }
 
-  /** All marks, one or two, that were seen right behind words; right before them; between two of them. */
-  get marks(): { readonly after: readonly string[]; readonly before: readonly string[]; readonly glued: readonly string[] } {
-    const { after, before, glued } = this.counts;
-    return { after: Object.keys(after), before: Object.keys(before), glued: Object.keys(glued) };
-  }
+  /** All marks that were seen right behind words and no others with them; right before them; on both sides of one; between two: and the part of all words that have them. */
+  readonly marks: Readonly<Record<'after' | 'before' | 'both' | 'glued', readonly { readonly marks: string; readonly share: number }[]>>;
 
   /** The part of a word's uses that begin a sentence or paragraph. */
   begins(word: string): number {
@@ -98,7 +106,8 @@ export class Punctuation {
 
   /** The part of words that follow another with this mark between them and no blank. */
   glued(mark: string): number {
-    return (this.counts.glued[mark] ?? 0) / this.words;
+    const counted = (this.counts.glued[mark] ?? 0) / this.words;
+    return SLIPS.includes(mark) ? Math.max(counted, (this.firstAfter.get(mark) ?? 0) * SLIP) : counted;
   }
 
   /** Marks with blanks on both sides, in 10,000 words. */

@@ -48,7 +48,7 @@ test('everyday abbreviations, which no film has, are told with an assumed range 
   for (const code of codes) {
     const { evidence, severity } = find(checked, code, 'word')!;
     expect([code, severity, evidence.isAssumed]).toEqual([code, 'risky', true]);
-    expect(evidence.perTenThousand * evidence.band.low).toBeCloseTo(0.04, 6);
+    expect(evidence.perTenThousand * evidence.band.low).toBeCloseTo(0.008, 6);
     expect(evidence.perTenThousand * evidence.band.high).toBeCloseTo(4, 6);
   }
   expect(find(checked, 'btw', 'word')!.evidence.examples).toEqual([{ word: 'btw', language: 'en', perTenThousand: 0.4 }]);

@@ -37,12 +37,26 @@ const BANDS: readonly (Band & { readonly from: number })[] = [
 ];
 
 /** Of a frequency that is assumed; as wide as people differ. */
-export const ASSUMED_BAND: Band = { low: 0.1, high: 10 };
+export const ASSUMED_BAND: Band = { low: 0.02, high: 10 };
+
+/** Of rare words of up to four letters, as codes are; fitted as the others. */
+const SHORT_BAND: Band = { low: 0.06, high: 5 };
+const LONGEST_SHORT = 4;
+
+/** Of how often something with figures is written, which differs more than words do: the rarest words' band for all of it; `mail.test.ts` checks it. */
+export const FIGURES_BAND: Band = { low: 0.08, high: 7.5 };
 
 /** The band of a frequency in 10,000 words. */
 export function bandOf(perTenThousand: number, isEstimate = false): Band {
   const { low, high } = BANDS.find(({ from }) => perTenThousand >= from)!;
   return isEstimate ? { low: low * low, high: high * high } : { low, high };
+}
+
+/** The band of how often a code is written that is a word, with marks or none: `key` in small letters, without its marks. */
+export function bandOfCode(key: string, perTenThousand: number, isEstimate: boolean): Band {
+  if (/\p{N}/u.test(key)) return FIGURES_BAND;
+  const isShort = key.length <= LONGEST_SHORT && perTenThousand < BANDS[1]!.from && !isEstimate;
+  return isShort ? SHORT_BAND : bandOf(perTenThousand, isEstimate);
 }
 
 /** What a person writes in a week unless they say otherwise, in words. */

@@ -1,5 +1,5 @@
 import { vocabularyOf, shortcut } from '../clash/testing';
-import { WORDS_A_WEEK } from '../clash';
+import { Punctuation, WORDS_A_WEEK } from '../clash';
 import type { InUse, Keyboard } from '../effort';
 import { glassKeyboard, LAYOUTS, KEYBOARDS } from '../effort/layouts';
 import { plainKeyboard, smallPhone } from '../effort/testing';
@@ -20,6 +20,19 @@ const PHONE: InUse = { keyboard: KEYBOARDS.find(({ id }) => id === 'phone-en')!,
 
 const WORDS = ['ab', 'abc', 'cab', 'ba', 'bab', 'aab', 'bb', 'cc', 'a', "b'a", 'ca-b'];
 const TEXTS = ['a', 'b', 'c', ',', ';', '.', '-', '--', ' ', '\n', 'A', 'ab', '(', '"', '5'];
+
+/** How those words stand, in few texts. */
+const STANDING = new Punctuation({
+  words: 100,
+  begins: 20,
+  after: { ',': 20, '.': 12, ';': 3, ',,': 2, '-': 2 },
+  before: { ',': 2, '-': 3, ';,': 1 },
+  glued: { '-': 2, ';': 1 },
+  alone: {},
+  figures: {},
+  ofWord: { ab: [60, 4, 30, 1], cc: [70, 0, 0, 60], abc: [50] },
+  classes: [],
+});
 
 /** Three keyboards of few keys: in one layer, with figures behind a switch, and for ten fingers. */
 function madeUpKeyboards(random: () => number): InUse[] {
@@ -52,7 +65,7 @@ describe('marks weighed all at once are what weighing each by itself gives', () 
         list: { sets: [], shortcuts },
         scope: { of: 'list' } as const,
         inUse: madeUpKeyboards(random),
-        languages: [{ vocabulary: vocabularyOf(WORDS) }, { vocabulary: vocabularyOf(['bc', 'cba', 'a', 'aa'], 'de') }],
+        languages: [{ vocabulary: { ...vocabularyOf(WORDS), punctuation: STANDING } }, { vocabulary: vocabularyOf(['bc', 'cba', 'a', 'aa'], 'de') }],
         usesAWeek: (id: string) => uses.get(id)!,
         ownText,
       };

@@ -6,6 +6,7 @@ import {
   CONTEXT_COUNT,
   countWords,
   trapsOf,
+  WORDS_A_CONTEXT,
   WORDS_A_WEEK,
   type Claim,
   type TrapFound,
@@ -17,7 +18,7 @@ import type { DeviceProfile } from '../fit';
 import { matchKey, type Mark } from '../model';
 import type { CannotCompare, CompareInput, Comparison, MarkCost, Misfires, PresentCost } from './comparison';
 import { frontOf } from './front';
-import { likelyCodes } from './likely';
+import { misfiresOfLikely } from './likely';
 import { isInScope, markCode, mayBeMarked, partsOf } from './mark';
 import { MarkedBank } from './markedBank';
 import { effortOfMarks } from './markEffort';
@@ -28,8 +29,6 @@ import { MarkTally } from './tally';
 
 /** Words of the own text that weigh as much as language and contexts do together. */
 const PRIOR_WORDS = 50_000;
-/** One in so many words is a link, a price, an address or the like. */
-const WORDS_A_CONTEXT = 100;
 const LONGEST_CLAIM = Math.max(...CLAIMS.map(({ beginning }) => beginning.length));
 /** Rows that are given for their cost alone. */
 const BEST = 40;
@@ -69,7 +68,7 @@ class Comparing {
   private readonly beginnings: readonly string[];
   private readonly usesAWeek: number;
   private readonly wordsAWeek: number;
-  private readonly markedBanks = new Map<readonly { readonly mnemonic: string }[], Map<Vocabulary, MarkedBank>>();
+  private readonly markedBanks = new Map<Vocabulary, MarkedBank>();
 
   constructor(
     private readonly input: CompareInput,
@@ -92,9 +91,8 @@ class Comparing {
       weight: this.usesAWeek > 0 ? uses / this.usesAWeek : 1 / subjects.length,
     }));
     const effort = effortOfMarks(marks, mnemonics, this.input.inUse);
-    const misfires = this.misfires(subjects);
-    const likely = likelyCodes(this.input.languages.map(({ vocabulary }) => vocabulary));
-    const ofLikely = this.misfires(likely).aWeek;
+    const misfires = this.misfires();
+    const ofNewCode = this.ofNewCode();
     const changes = this.changes();
     const cost = new Float64Array(marks.count);
     for (let mark = 0; mark < marks.count; mark += 1) {
@@ -119,7 +117,7 @@ class Comparing {
         claims: this.claimsOf(mark),
         traps: this.trapsOf(mark),
         room: { free: room.free[index]!, of: room.of[index]! },
-        ofNewCode: ofLikely[index]! / likely.length,
+        ofNewCode: ofNewCode[index]!,
         collisions: collisions[index]!,
         changes: changes[index]!,
         isOnFront: front.has(index),
@@ -164,7 +162,7 @@ class Comparing {
   }
 
   /** The misfires of codes as they are, by the engine itself. */
-  private misfiresOf(entries: readonly Subject[]): Misfires {
+  private misfiresOf(entries: readonly FiringEntry[]): Misfires {
     let perTenThousand = 0;
     let per100Contexts = 0;
     let inOwnText = 0;
@@ -174,7 +172,7 @@ class Comparing {
         const hit = new Set<number>();
         bankOf(vocabulary).scan(list, (text) => hit.add(text));
         for (const text of hit) perTenThousand += vocabulary.perTenThousand[text]! * share * part;
-        perTenThousand += this.markedBank(vocabulary, entries).weighWith(list) * share * part;
+        perTenThousand += this.markedBank(vocabulary).weighWith(list) * share * part;
       }
       const hit = new Set<number>();
       CONTEXT_BANK.scan(list, (text) => hit.add(text));
@@ -184,21 +182,32 @@ class Comparing {
     return { perTenThousand, per100Contexts, inOwnText: this.own && inOwnText, aWeek: this.aWeek(perTenThousand, per100Contexts, inOwnText) };
   }
 
-  /** The misfires of some codes under every mark. */
-  private misfires(codes: readonly (FiringEntry & { readonly mnemonic: string })[]) {
-    const { marks } = this;
+  /** How often a new code would misfire in a week, by mark. */
+  private ofNewCode(): Float64Array {
+    const sums = new Float64Array(this.marks.count);
+    for (const { profile, part } of this.devices) {
+      for (const { vocabulary, share } of this.languages()) {
+        misfiresOfLikely(vocabulary, profile, this.marks).forEach((rate, mark) => (sums[mark]! += rate * share * part * this.wordsAWeek));
+      }
+    }
+    return sums;
+  }
+
+  /** The misfires under every mark. */
+  private misfires() {
+    const { marks, subjects } = this;
     const perTenThousand = new Float64Array(marks.count);
     const per100Contexts = new Float64Array(marks.count);
     const inOwnText = this.own && new Float64Array(marks.count);
     const all = new Float64Array(CONTEXT_COUNT).fill(100 / CONTEXT_COUNT);
     for (const { profile, part } of this.devices) {
-      const tally = new MarkTally(marks, codes, profile);
+      const tally = new MarkTally(marks, subjects, profile);
       const add = (into: Float64Array, sums: Float64Array, times: number) => sums.forEach((sum, mark) => (into[mark]! += sum * times));
       for (const { vocabulary, share } of this.languages()) {
         const bank = bankOf(vocabulary);
         const weighed = { folded: bank.foldedFor(profile), starts: bank.starts, weights: vocabulary.perTenThousand };
         add(perTenThousand, tally.weigh(weighed), share * part);
-        add(perTenThousand, tally.weighMarked(this.markedBank(vocabulary, codes).weighedFor(profile)), share * part);
+        add(perTenThousand, tally.weighMarked(this.markedBank(vocabulary).weighedFor(profile)), share * part);
       }
       const contexts = { folded: CONTEXT_BANK.foldedFor(profile), starts: CONTEXT_BANK.starts, weights: all };
       add(per100Contexts, tally.weigh(contexts), part);
@@ -218,12 +227,10 @@ class Comparing {
     return rate * this.wordsAWeek;
   }
 
-  /** The words with marks in which codes with these mnemonics may fire. */
-  private markedBank(vocabulary: Vocabulary, codes: readonly { readonly mnemonic: string }[]): MarkedBank {
-    const ofVocabulary = this.markedBanks.get(codes) ?? new Map<Vocabulary, MarkedBank>();
-    this.markedBanks.set(codes, ofVocabulary);
-    let bank = ofVocabulary.get(vocabulary);
-    if (!bank) ofVocabulary.set(vocabulary, (bank = new MarkedBank(codes.map(({ mnemonic }) => mnemonic), vocabulary)));
+  /** The words with marks in which the codes may fire. */
+  private markedBank(vocabulary: Vocabulary): MarkedBank {
+    let bank = this.markedBanks.get(vocabulary);
+    if (!bank) this.markedBanks.set(vocabulary, (bank = new MarkedBank(this.subjects.map(({ mnemonic }) => mnemonic), vocabulary)));
     return bank;
   }
 

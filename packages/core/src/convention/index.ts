@@ -21,3 +21,4 @@ export { isInScope, isSameMark, isSameScope, markCode, markKey, mayBeMarked, par
 export { planRemark, type CannotRemark, type Remark, type RemarkPlan } from './plan';
 export { LEAST_GAIN } from './recommend';
 export { conventionFor, recogniseConventions, type Recognised, type RecognisedMark } from './recognise';
+export { usualMark } from './usual';

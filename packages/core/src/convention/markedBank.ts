@@ -22,7 +22,7 @@ export class MarkedBank {
 
   constructor(mnemonics: readonly string[], vocabulary: Vocabulary) {
     const keys = new Set(mnemonics.map((mnemonic) => matchKey(mnemonic)));
-    const aroundOf = wordsAround(keys, vocabulary);
+    const aroundOf = wordsAround({ ending: keys, beginning: keys }, vocabulary);
     this.texts = [...keys].flatMap((key) => markedWordsUnder(key, vocabulary, aroundOf(key)));
     this.bank = new Bank(this.texts.map(({ text }) => text), true);
     this.from = Int32Array.from(this.texts, ({ text, start }) => start - /[^\p{L}\p{N}\p{M}]*$/u.exec(text.slice(0, start))![0].length);

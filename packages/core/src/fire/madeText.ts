@@ -67,8 +67,12 @@ export function madeOf(text: string, profile: DeviceProfile, isMiddle = false): 
 
 /** As `madeOf`, without what decides nothing for a scan: where codes fire in any capitals, the capitals of sentences. */
 export function madeForScan(text: string, profile: DeviceProfile, isMiddle = false): MadeText | null {
+  // In a word of letters no sentence begins, and nothing else is changed.
+  if (isMiddle && LETTERS.test(text)) return null;
   return madeForScanOfEach(text, [0, text.length + 1], profile, isMiddle);
 }
+
+const LETTERS = /^[\p{L}\p{M}]*$/u;
 
 export function madeForScanOfEach(joined: string, starts: ArrayLike<number>, profile: DeviceProfile, isMiddle = false): MadeText | null {
   const { smartQuotes, smartDashes, smartDots, doubleSpaceStop, capitals } = profile;

@@ -1,5 +1,6 @@
-import { checkCode, clustersOf, matchKey } from '../model';
-import { mainMarker, nearCodes, type Marker } from './near';
+import { markCode } from '../convention/mark';
+import { checkCode, clustersOf, matchKey, type Mark } from '../model';
+import { mainMark, nearCodes, USUAL } from './near';
 
 /** What a free code is wanted for. `code` '': none was thought of yet. */
 export interface Codeless {
@@ -14,18 +15,18 @@ export interface Codeless {
  * cost of one does not grow with those that were given.
  */
 export class FreeCodes {
-  private readonly marker: Marker;
+  private readonly mark: Mark;
   private readonly given = new Set<string>();
   /** The last number that was tried after a code. */
   private readonly numbers = new Map<string, number>();
 
   constructor(codes: readonly string[], private readonly isTaken: (key: string) => boolean) {
-    this.marker = mainMarker(codes);
+    this.mark = mainMark(codes) ?? USUAL;
   }
 
   take({ code, expansion, kind }: Codeless): string {
-    const near = code === '' ? mnemonicsOf(expansion, kind).map((mnemonic) => this.marker.before + mnemonic + this.marker.after) : nearCodes(code, expansion, [], kind, this.marker).map((one) => one.code);
-    const free = near.find((one) => checkCode(one) === null && !this.isGone(one)) ?? this.numbered(code === '' ? (near.at(-1) ?? `${this.marker.before}x${this.marker.after}`) : code);
+    const near = code === '' ? mnemonicsOf(expansion, kind).map((mnemonic) => markCode(mnemonic, this.mark)) : nearCodes(code, expansion, [], kind, this.mark).map((one) => one.code);
+    const free = near.find((one) => checkCode(one) === null && !this.isGone(one)) ?? this.numbered(code === '' ? (near.at(-1) ?? markCode('x', this.mark)) : code);
     this.given.add(matchKey(free));
     return free;
   }

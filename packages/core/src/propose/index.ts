@@ -2,5 +2,5 @@
  * Proposing codes. Today: codes near one that a person typed and that would clash. Whether a proposal is
  * free of clashes is for `core/clash` to say.
  */
-export { mainMarker, nearCodes, type Marker, type NearCode } from './near';
+export { mainMark, nearCodes, USUAL, type NearCode } from './near';
 export { FreeCodes, type Codeless } from './free';

@@ -1,12 +1,12 @@
 import { matchKey } from '../model';
-import { mainMarker, nearCodes } from '.';
+import { mainMark, nearCodes } from '.';
 
 const list = [';ws', ';mail', ';tel', 'book*', 'so', '/due'];
 
-test('the marker is the one that most codes carry, or a semicolon', () => {
-  expect(mainMarker(list)).toEqual({ before: ';', after: '' });
-  expect(mainMarker(['a*', 'b*', ';c'])).toEqual({ before: '', after: '*' });
-  expect(mainMarker(['oar', 'hrp'])).toEqual({ before: ';', after: '' });
+test('the marker is the one that most codes carry; where none does there is none', () => {
+  expect(mainMark(list)).toEqual({ place: 'before', marker: ';' });
+  expect(mainMark(['a*', 'b*', ';c'])).toEqual({ place: 'after', marker: '*' });
+  expect(mainMark(['oar', 'hrp'])).toBeNull();
 });
 
 test('near a bare word: marked, doubled, longer', () => {
@@ -22,8 +22,9 @@ test('near a bare word: marked, doubled, longer', () => {
 });
 
 test('with the marker of a convention that was chosen, where that is told', () => {
-  const [first] = nearCodes('them', 'x', list, '', { before: '', after: '#' });
+  const [first] = nearCodes('them', 'x', list, '', { place: 'after', marker: '#' });
   expect(first).toEqual({ code: 'them#', how: 'marked' });
+  expect(nearCodes('them', 'x', list, '', { place: 'doubled', marker: '' })[0]).toEqual({ code: 'tthem', how: 'doubled' });
 });
 
 test('a code that is marked keeps its marker; a word that begins so is followed', () => {

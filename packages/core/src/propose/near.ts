@@ -1,5 +1,5 @@
-import { splitMarker } from '../model';
-import { checkCode, clustersOf, matchKey } from '../model';
+import { markCode, partsOf } from '../convention/mark';
+import { checkCode, clustersOf, matchKey, splitMarker, type Mark } from '../model';
 
 /** A code near one that was typed, and what was done to get it. */
 export interface NearCode {
@@ -7,33 +7,27 @@ export interface NearCode {
   readonly how: 'marked' | 'doubled' | 'consonants' | 'longer' | 'joined';
 }
 
-/** What stands before and after a mnemonic. */
-export interface Marker {
-  readonly before: string;
-  readonly after: string;
-}
+/** Taken where neither the list nor the keyboards tell. */
+export const USUAL: Mark = { place: 'before', marker: ';' };
 
-const USUAL: Marker = { before: ';', after: '' };
-
-/** The marker that most codes of a list carry; a semicolon before where none does. Linear. */
-export function mainMarker(codes: readonly string[]): Marker {
-  const counts = new Map<string, { marker: Marker; count: number }>();
+/** The marker that most codes of a list carry; null: none does. Linear. */
+export function mainMark(codes: readonly string[]): Mark | null {
+  const counts = new Map<string, { mark: Mark; count: number }>();
   for (const code of codes) {
-    const { before, after } = splitMarker(code);
-    if (before === '' && after === '') continue;
-    const name = `${before} ${after}`;
-    const one = counts.get(name) ?? { marker: { before, after }, count: 0 };
-    counts.set(name, { ...one, count: one.count + 1 });
+    const mark = partsOf(code)?.mark;
+    if (!mark || mark.marker === '') continue;
+    const name = `${mark.place} ${mark.marker}`;
+    counts.set(name, { mark, count: (counts.get(name)?.count ?? 0) + 1 });
   }
-  const most = [...counts.values()].reduce((best, one) => (one.count > best.count ? one : best), { marker: USUAL, count: 0 });
-  return most.marker;
+  const most = [...counts.values()].reduce<{ mark: Mark | null; count: number }>((best, one) => (one.count > best.count ? one : best), { mark: null, count: 0 });
+  return most.mark;
 }
 
 /**
  * Free codes near `typed`, the nearest first: with the list's marker, without its blanks, with its first
  * letter doubled, without its vowels, and longer ones made from the expansion, or from the kind where that has no words; for
  * a code with a marker of its own, those with the list's come last. `codes`: those of the list, which
- * are taken. `marker`: that of the convention which holds, if one was chosen. Every proposal passes the
+ * are taken. `ours`: the mark of the convention which holds, if one was chosen. Every proposal passes the
  * model's rules and differs from all of them.
  */
 export function nearCodes(
@@ -41,24 +35,23 @@ export function nearCodes(
   expansion: string,
   codes: readonly string[],
   kind = '',
-  marker: Marker = mainMarker(codes),
+  ours: Mark = mainMark(codes) ?? USUAL,
 ): NearCode[] {
   const { before, mnemonic, after } = splitMarker(typed);
   const isMarked = before !== '' || after !== '';
-  const mark = (inner: string) => (isMarked ? before + inner + after : marker.before + inner + marker.after);
+  const mark = (inner: string) => (isMarked ? before + inner + after : markCode(inner, ours));
   const first = clustersOf(mnemonic)[0]?.text ?? '';
   const longer = longerMnemonics(mnemonic, expansion, kind);
   const joined = mnemonic.replaceAll(/\s+/gu, '');
   const consonants = mnemonic.replaceAll(/[aeiouäöüàâéèêëîïôûùáíóú]/giu, '');
-  const ours = (inner: string) => marker.before + inner + marker.after;
   const proposals: NearCode[] = [
-    ...(isMarked ? [] : [{ code: mark(mnemonic), how: 'marked' as const }]),
+    ...(isMarked ? [] : [{ code: mark(mnemonic), how: ours.place === 'doubled' ? ('doubled' as const) : ('marked' as const) }]),
     ...(joined === mnemonic ? [] : [{ code: mark(joined), how: 'joined' as const }]),
     // A mark doubled is no mnemonic, and a digit doubled another number.
     ...(/^\p{L}/u.test(first) ? [{ code: before + first + mnemonic + after, how: 'doubled' as const }] : []),
     ...(consonants.length >= 2 && consonants !== mnemonic ? [{ code: mark(consonants), how: 'consonants' as const }] : []),
     ...longer.map((inner) => ({ code: mark(inner), how: 'longer' as const })),
-    ...(isMarked ? [joined, ...longer].map((inner) => ({ code: ours(inner), how: 'marked' as const })) : []),
+    ...(isMarked ? [joined, ...longer].map((inner) => ({ code: markCode(inner, ours), how: 'marked' as const })) : []),
   ];
   const taken = new Set([...codes, typed].map(matchKey));
   return proposals.filter(({ code }) => {

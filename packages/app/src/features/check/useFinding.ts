@@ -2,6 +2,7 @@ import type { Finding, FindingType, TriedFix } from '@yellow-latch/core/clash';
 import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/audit/AuditProvider';
+import { useList } from '@/replica/ReplicaProvider';
 
 interface FindingState {
   /** Undefined: not known yet; null: it is not found (any more). */
@@ -18,6 +19,7 @@ interface FindingState {
  */
 export function useFinding(id: string, type: FindingType): FindingState {
   const { client, state } = useAudit();
+  const { keyboards, ownKeyboards } = useList();
   const [shown, setShown] = useState<FindingState>({ finding: undefined, fixes: undefined, wasRenewed: false });
   const version = state.result?.version;
   const isKnown = state.phase === 'ready';
@@ -31,13 +33,13 @@ export function useFinding(id: string, type: FindingType): FindingState {
       const finding = await client.open(id, type);
       if (isOver) return;
       setShown((before) => ({ ...before, finding, wasRenewed: before.finding !== undefined }));
-      const fixes = finding ? await client.fixes(id, type) : null;
+      const fixes = finding ? await client.fixes(id, type, { keyboards, ownKeyboards }) : null;
       if (!isOver && fixes) setShown((before) => ({ ...before, fixes }));
     };
     void renew();
     return () => {
       isOver = true;
     };
-  }, [client, id, type, version, isKnown]);
+  }, [client, id, type, version, isKnown, keyboards, ownKeyboards]);
   return shown;
 }

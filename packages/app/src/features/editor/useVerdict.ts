@@ -1,5 +1,4 @@
 import type { AuditedShortcut } from '@yellow-latch/core/clash';
-import { markerOf } from '@yellow-latch/core/convention/mark';
 import { conventionFor } from '@yellow-latch/core/convention/recognise';
 import { checkCode, trimCode, type AskedRules, type Content, type Kind } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
@@ -45,7 +44,7 @@ export function draftOf({ id, code, expansion, template, format, kind, setId, fi
 /** The verdict on a shortcut as it stands in the form; null: not judged (yet). */
 export function useVerdict({ id, code, expansion, template, format, kind, setId, fires, edge, isPrivate }: Draft): Verdict | null {
   const { client, state } = useAudit();
-  const { conventions } = useList();
+  const { conventions, keyboards, ownKeyboards } = useList();
   const version = state.result?.version;
   const [judged, setJudged] = useState<{ code: string; verdict: Verdict } | null>(null);
   const trimmed = trimCode(code);
@@ -56,8 +55,7 @@ export function useVerdict({ id, code, expansion, template, format, kind, setId,
     const timer = setTimeout(() => {
       const draft = draftOf({ id, code, expansion, template, format, kind, setId, fires, edge, isPrivate });
       const convention = conventionFor({ kind, setId }, conventions);
-      const marker = convention && markerOf(convention.mark);
-      void client.verdict(draft, marker ?? undefined).then((verdict) => {
+      void client.verdict(draft, { keyboards, ownKeyboards }, convention?.mark).then((verdict) => {
         if (!isOver) setJudged(verdict && { code: trimmed, verdict });
       });
     }, REST);
@@ -65,6 +63,6 @@ export function useVerdict({ id, code, expansion, template, format, kind, setId,
       isOver = true;
       clearTimeout(timer);
     };
-  }, [client, version, id, isCode, code, trimmed, expansion, template, format, kind, setId, fires, edge, isPrivate, conventions]);
+  }, [client, version, id, isCode, code, trimmed, expansion, template, format, kind, setId, fires, edge, isPrivate, conventions, keyboards, ownKeyboards]);
   return isCode && judged?.code === trimmed ? judged.verdict : null;
 }

@@ -115,13 +115,15 @@ export function reachOf(item: Item, devices: readonly Device[], isTwin: (id: str
  * The devices on which a code waits for the key behind it, because others go on from it. What fires at once waits for any
  * that is longer; what fires at a delimiter for those that go on with one.
  */
-export function delayed(item: Item, items: Pick<Items, 'hasLonger' | 'longerThan'>, devices: readonly Device[]): Finding | null {
+export function delayed(item: Item, items: Pick<Items, 'hasLonger' | 'longerThan' | 'countLonger'>, devices: readonly Device[]): Finding | null {
   if (!items.hasLonger(item)) return null;
   const longer = new Map<string, readonly string[]>();
+  let isCut = false;
   const waiting = devices.filter(({ profile, list }) => {
     const held = profile.prefix === 'wait' ? heldBy(item.entry, profile) : null;
     if (held === null || held.fires === 'offer') return false;
     const found = held.fires === 'instant' ? items.longerThan(item) : items.longerThan(item, list.isDelimiter);
+    isCut ||= held.fires === 'instant' && found.length === MOST_EXAMPLES;
     // A code in whose place nothing fires by itself is waited for by nobody.
     const ids = found.filter(({ entry }) => (heldBy(entry, profile)?.fires ?? 'offer') !== 'offer').map(({ id }) => id);
     if (ids.length > 0) longer.set(profile.id, ids);
@@ -134,7 +136,8 @@ export function delayed(item: Item, items: Pick<Items, 'hasLonger' | 'longerThan
     severity: 'note',
     shortcuts: [item.id, ...ids].slice(0, MOST_EXAMPLES),
     devices: waiting.map(({ profile }) => profile.id),
-    count: ids.length,
+    // Of many, those that are only offered are counted along.
+    count: isCut ? items.countLonger(item) : ids.length,
     evidence: null,
   };
 }

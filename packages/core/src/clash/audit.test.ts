@@ -35,6 +35,12 @@ describe('codes and codes', () => {
     expect(hidden.evidence.trace[0]).toMatchObject({ rule: 'fired-by-instant', id: '1', at: 3 });
     expect(find(checked, '1', 'delayed')).toMatchObject({ severity: 'note', devices: ['app'], shortcuts: ['1', '2'] });
   });
+  test('a code that thirty others go on from: all are counted, 20 are named', () => {
+    const longer = Array.from({ length: 30 }, (_, i) => shortcut(`longer ${i}`, `;a${String.fromCharCode(97 + (i % 26))}${i}`, `text ${i}`, { rules: { fires: 'instant' } }));
+    const checked = audit([shortcut('1', ';a', 'first', { rules: { fires: 'instant' } }), ...longer]);
+    const delayed = find(checked, '1', 'delayed')!;
+    expect([delayed.count, delayed.shortcuts.length]).toEqual([30, 20]);
+  });
   test('five thousand equal codes: one finding for each that loses, at most 20 named, the count told', () => {
     const many = Array.from({ length: 5_000 }, (_, i) => shortcut(String(i).padStart(5, '0'), ';same', `expansion ${i}`));
     const checked = audit(many);

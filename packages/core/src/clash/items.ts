@@ -128,6 +128,11 @@ export class Items {
     return at < this.keys.length && this.keys[at]!.startsWith(key);
   }
 
+  /** How many codes go on from this one's. */
+  countLonger({ key }: Item): number {
+    return firstKey(this.keys, `${key}\uffff`) - firstKey(this.keys, `${key}\0`);
+  }
+
   /** Some of those whose codes go on from this one's; `next`: with a character that it takes. */
   longerThan({ key }: Item, next: (character: string) => boolean = () => true): readonly Item[] {
     const longer: Item[] = [];

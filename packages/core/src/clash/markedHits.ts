@@ -1,14 +1,14 @@
 import type { CompiledList } from '../fire';
 import { splitMarker } from '../model';
 import { Bank, firesBefore, hitsIn, searchable, type Hit } from './bank';
-import { MOST_EXAMPLES } from './finding';
+import { MOST_EXAMPLES, RISKY_FROM } from './finding';
 import type { Item } from './item';
 import { markedWordsFor, wordsAround, type MarkedWord } from './markedWords';
 import type { Vocabulary } from './vocabulary';
 import type { InWord, WordHits, WordMisfires } from './words';
 
-/** What comes more seldom in 10,000 words, once in forty years, is not told. */
-const LEAST_TOLD = 0.001;
+/** What comes more seldom in 10,000 words, once in four years, is not told: a person who chose a marker need not hear of it. */
+const LEAST_TOLD = RISKY_FROM;
 
 /** The marked words of a list in one language: for each code those in which it may fire. The same on all devices. */
 export class MarkedTexts {

@@ -12,6 +12,7 @@ import { KEYBOARDS } from '../effort/layouts';
 import { CompiledList, settleRules } from '../fire';
 import { DEVICE_PROFILES } from '../fit';
 import type { Mark } from '../model';
+import { USUAL } from '../propose';
 import { compareMarks, isOftenMistaken, isSameMark, markCode, usualMark, type CompareInput, type Comparison } from '.';
 import { partsOf } from './mark';
 
@@ -79,6 +80,12 @@ test('a long text of her own forbids no marker for one place in it', () => {
   expect(row.misfires.aWeek).toBeLessThan((2 * WORDS_A_WEEK) / 565_000);
   expect(isOftenMistaken(row)).toBe(false);
 }, 60_000);
+
+test.each([['en'], ['de'], ['fr'], ['es'], ['de', 'en'], ['en', 'fr']] as const)('without a word about keyboards it is the one for a phone and a computer: %s %s', (first, ...others) => {
+  const usual = [use(`phone-${first}`, 6, DEVICE_PROFILES['phone-list']), use(`hardware-${first === 'en' ? 'en-gb' : first}`, 4, DEVICE_PROFILES['computer-list'])];
+  const vocabularies = [first, ...others].map((language) => parseVocabulary(buildVocabulary(language)));
+  expect(usualMark(usual, vocabularies)).toEqual(USUAL);
+});
 
 test.each([
   ['a phone', [PHONE]],

@@ -1,3 +1,4 @@
+import { markCode } from '@yellow-latch/core/convention/mark';
 import { checkCode, checkExpansion, KINDS, trimCode, type Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { Suspense, useState } from 'react';
@@ -5,6 +6,7 @@ import { Controller, useWatch } from 'react-hook-form';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
+import { useNewMark } from '@/effort/useNewMark';
 import { CopyButton } from '@/features/shortcuts/CopyButton';
 import { ChoiceLine } from '@/look/ChoiceLine';
 import { CodePlate } from '@/look/CodePlate';
@@ -31,6 +33,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
   const palette = usePalette();
   const router = useRouter();
   const editor = useEditor(saved);
+  const newMark = useNewMark();
   const { control, formState, setValue } = editor.form;
   const { errors } = formState;
   const [code, expansion, template, format, kind, setId, fires, edge, isPrivate] = useWatch({
@@ -134,7 +137,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
               onSubmit={editor.save}
               error={errors.code?.message}
               startsHere={editor.startsWithText}
-              placeholder="such as ;ws"
+              placeholder={`such as ${markCode('ws', newMark)}`}
             />
           )}
         />

@@ -1,7 +1,9 @@
+import { markCode } from '@yellow-latch/core/convention/mark';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { useNewMark } from '@/effort/useNewMark';
 import { CodePlate } from '@/look/CodePlate';
 import { usePalette } from '@/look/useLook';
 import { useMay } from '@/replica/ReplicaProvider';
@@ -11,6 +13,7 @@ export function EmptyList() {
   const palette = usePalette();
   const router = useRouter();
   const canEdit = useMay() === 'edit';
+  const mark = useNewMark();
   return (
     <View style={styles.page}>
       <Text variant="titleLarge" role="heading" aria-level={2}>
@@ -21,7 +24,7 @@ export function EmptyList() {
         give it a short code.
       </Text>
       <View style={[styles.sample, { borderColor: palette.line }]}>
-        <CodePlate code=";ten" size="large" />
+        <CodePlate code={markCode('ten', mark)} size="large" />
         <Text variant="bodyLarge" style={{ color: palette.inkSoft }}>
           becomes
         </Text>

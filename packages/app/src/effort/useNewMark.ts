@@ -1,0 +1,20 @@
+import type { Mark } from '@yellow-latch/core/model';
+import { mainMark, USUAL } from '@yellow-latch/core/propose';
+import { useMemo } from 'react';
+
+import { useList } from '@/replica/ReplicaProvider';
+import { usualKeyboards } from '@/replica/view';
+
+import { useAnswer } from './useAnswer';
+
+/** The mark that new codes are shown with: the list's own; while none has one, what would be recommended for the keyboards. */
+export function useNewMark(): Mark {
+  const { shortcuts, languages, keyboards, ownKeyboards } = useList();
+  const own = useMemo(() => mainMark(shortcuts.map(({ code }) => code)), [shortcuts]);
+  const chosen = useMemo(() => {
+    const isUsual = JSON.stringify(keyboards) === JSON.stringify(usualKeyboards(languages));
+    return own || isUsual ? null : { keyboards, ownKeyboards };
+  }, [own, languages, keyboards, ownKeyboards]);
+  const { answer } = useAnswer(chosen, ({ effort }) => effort.usualMark(chosen!));
+  return own ?? answer ?? USUAL;
+}

@@ -170,7 +170,7 @@ journey('what is left keeps its reason on every device, and comes back when it i
   await app.seeText('ham is left as it is.');
   await other.tap('Left as they are: 1');
   await other.seeText('Left: We never eat it');
-  await other.openFinding('ham, Risky: ham is a word: about 0.12 misfires in 10,000 words, once in 3.3 to 280 weeks. Left: We never eat it');
+  await other.openFinding('ham, Risky: ham is a word: about 0.12 misfires in 10,000 words, once in 3.4 to 280 weeks. Left: We never eat it');
   await other.seeText('Left as it is: We never eat it');
   await other.tap('Take it up again');
   await app.until(async () => (await app.findings()).some((words) => words.startsWith('ham, Risky: ham is a word')), 'it to be back');

@@ -16,6 +16,7 @@ const misfires = (perTenThousand: number, isAssumed = false) => ({ perTenThousan
 test.each<[string, Parameters<typeof told>[0], string?]>([
   ['so is a word: about 44 misfires in 10,000 words.', { type: 'word', evidence: misfires(43.5) }],
   ['so is a word: about 0.12 misfires in 10,000 words, once in 4.2 to 170 weeks.', { type: 'word', evidence: misfires(0.12) }],
+  ['“no,” comes up in ordinary text: about 3.6 misfires in 10,000 words.', { type: 'word', evidence: misfires(3.6) }, 'no,'],
   ['thx is a common abbreviation. It would expand by mistake whenever you write it out.', { type: 'word', evidence: misfires(0.4, true) }, 'thx'],
   ['so is a word: about 1 misfire in 10,000 words.', { type: 'word', evidence: misfires(1) }],
   ['At the start of a word ;ten expands first on the computer, so ;tenp does not.', { type: 'unreachable', devices: ['computer-list'], evidence: { firesAtStart: false } } as never, ';tenp'],

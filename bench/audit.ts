@@ -64,7 +64,10 @@ export function auditGrowth(): Figure[] {
   const small = inputOf(shortcutsOf(5_000, 3));
   const large = inputOf(shortcutsOf(50_000, 3));
   const found = [small, large].map((input) => Audit.run(input).findings.length);
-  const [atSmall, atLarge] = medianTimes(3, [() => void Audit.run(small), () => void Audit.run(large)]) as [number, number];
+  const [atSmall, atLarge] = medianTimes(3, [() => void Audit.run(small), () => void Audit.run(large)]) as [
+    number,
+    number,
+  ];
   return [
     {
       name: 'audit-growth',

@@ -40,8 +40,14 @@ export async function propagate(): Promise<Figure[]> {
       await writer.fill('You get', text);
       await reader.driverScript(`noteWhenSeen('${edit}', '${text}'); return true`);
       const save = await writer.control('Save');
-      const pressed = await one.driver.executeScript<number>('const at = performance.timeOrigin + performance.now(); arguments[0].click(); return at', save);
-      await reader.until(async () => (await reader.driverScript<number | null>(`return seenAt['${edit}'] ?? null`)) !== null, 'the edit to show');
+      const pressed = await one.driver.executeScript<number>(
+        'const at = performance.timeOrigin + performance.now(); arguments[0].click(); return at',
+        save,
+      );
+      await reader.until(
+        async () => (await reader.driverScript<number | null>(`return seenAt['${edit}'] ?? null`)) !== null,
+        'the edit to show',
+      );
       const seen = await reader.driverScript<number>(`return seenAt['${edit}']`);
       if (edit > 1) times.push(seen - pressed);
     }
@@ -87,10 +93,19 @@ export async function firstPull(): Promise<Figure[]> {
     for (let round = 0; round < ROUNDS; round += 1) {
       const browser = await Browser.start('phone');
       try {
-        await browser.command('Page.addScriptToEvaluateOnNewDocument', { source: `${NOTE_WHEN_SEEN} noteWhenSeen('in step', 'In step');` });
+        await browser.command('Page.addScriptToEvaluateOnNewDocument', {
+          source: `${NOTE_WHEN_SEEN} noteWhenSeen('in step', 'In step');`,
+        });
         const app = await new App(browser, stand.address).open();
-        await browser.driver.wait(async () => (await app.driverScript<number | null>(`return seenAt['in step'] ?? null`)) !== null, 60_000);
-        times.push(await app.driverScript<number>(`return seenAt['in step'] - performance.timeOrigin - performance.getEntriesByType('resource').find(({ name }) => name.includes('/pages?')).startTime`));
+        await browser.driver.wait(
+          async () => (await app.driverScript<number | null>(`return seenAt['in step'] ?? null`)) !== null,
+          60_000,
+        );
+        times.push(
+          await app.driverScript<number>(
+            `return seenAt['in step'] - performance.timeOrigin - performance.getEntriesByType('resource').find(({ name }) => name.includes('/pages?')).startTime`,
+          ),
+        );
         bare.push(
           await app.driverScript<number>(`
             return (async () => {
@@ -105,7 +120,15 @@ export async function firstPull(): Promise<Figure[]> {
         await browser.end();
       }
     }
-    return [timed('first-pull', `a first copy of ${SHORTCUTS.toLocaleString('en')} shortcuts, kept and on the screen`, median(times), `${round(median(bare))} ms, the same bytes fetched and parsed`, median(bare))];
+    return [
+      timed(
+        'first-pull',
+        `a first copy of ${SHORTCUTS.toLocaleString('en')} shortcuts, kept and on the screen`,
+        median(times),
+        `${round(median(bare))} ms, the same bytes fetched and parsed`,
+        median(bare),
+      ),
+    ];
   } finally {
     await stand.end();
   }
@@ -123,11 +146,16 @@ export async function openOffline(): Promise<Figure[]> {
       await app.isKeptOnDevice();
       await stand.stop();
       const text = shortcuts > 0 ? 'expansion ' : 'What do you type again and again?';
-      await browser.command('Page.addScriptToEvaluateOnNewDocument', { source: `${NOTE_WHEN_SEEN} noteWhenSeen('list', ${JSON.stringify(text)});` });
+      await browser.command('Page.addScriptToEvaluateOnNewDocument', {
+        source: `${NOTE_WHEN_SEEN} noteWhenSeen('list', ${JSON.stringify(text)});`,
+      });
       const times: number[] = [];
       for (let round = 0; round < ROUNDS + 1; round += 1) {
         await browser.driver.get(stand.address);
-        await browser.driver.wait(async () => (await app.driverScript<number | null>('return seenAt.list ?? null')) !== null, 60_000);
+        await browser.driver.wait(
+          async () => (await app.driverScript<number | null>('return seenAt.list ?? null')) !== null,
+          60_000,
+        );
         if (round > 0) times.push(await app.driverScript<number>('return seenAt.list - performance.timeOrigin'));
       }
       return median(times);
@@ -137,7 +165,15 @@ export async function openOffline(): Promise<Figure[]> {
     }
   };
   const [full, empty] = [await measure(SHORTCUTS), await measure(0)];
-  return [timed('open-offline', `the app opened on ${SHORTCUTS.toLocaleString('en')} shortcuts with no server, to the first rows`, full, `${round(empty)} ms, on an empty list`, empty)];
+  return [
+    timed(
+      'open-offline',
+      `the app opened on ${SHORTCUTS.toLocaleString('en')} shortcuts with no server, to the first rows`,
+      full,
+      `${round(empty)} ms, on an empty list`,
+      empty,
+    ),
+  ];
 }
 
 /** A device that was away while others made five thousand changes, from the first page it asks for until it is in step. */
@@ -157,7 +193,10 @@ export async function catchUp(): Promise<Figure[]> {
     await app.driverScript(`${NOTE_WHEN_SEEN} noteWhenSeen('in step', 'In step'); return true`);
     proxy.be('good');
     await app.driverScript(`dispatchEvent(new Event('online')); return true`);
-    await browser.driver.wait(async () => (await app.driverScript<number | null>(`return seenAt['in step'] ?? null`)) !== null, 60_000);
+    await browser.driver.wait(
+      async () => (await app.driverScript<number | null>(`return seenAt['in step'] ?? null`)) !== null,
+      60_000,
+    );
     const time = await app.driverScript<number>(
       `return seenAt['in step'] - performance.timeOrigin - performance.getEntriesByType('resource').filter(({ name, startTime, responseStatus }) => name.includes('/pages?') && startTime >= ${since} && responseStatus === 200)[0].startTime`,
     );
@@ -169,7 +208,15 @@ export async function catchUp(): Promise<Figure[]> {
         for (let more = true; more; ) ({ through: since, more } = await (await fetch(base + since)).json());
         return performance.now() - start;
       })()`);
-    return [timed('catch-up', `a device away for ${AWAY_FOR.toLocaleString('en')} changes, from its first question until it is in step`, time, `${round(bare)} ms, the same bytes fetched and parsed`, bare)];
+    return [
+      timed(
+        'catch-up',
+        `a device away for ${AWAY_FOR.toLocaleString('en')} changes, from its first question until it is in step`,
+        time,
+        `${round(bare)} ms, the same bytes fetched and parsed`,
+        bare,
+      ),
+    ];
   } finally {
     await browser.end();
     await proxy.end();
@@ -178,5 +225,14 @@ export async function catchUp(): Promise<Figure[]> {
 }
 
 function timed(name: string, what: string, time: number, peer: string, beside: number): Figure {
-  return { name, what, ours: round(time), peer, ratio: round(time / beside), unit: 'ms', bar: '≤ 1,000 ms', holds: time <= 1_000 };
+  return {
+    name,
+    what,
+    ours: round(time),
+    peer,
+    ratio: round(time / beside),
+    unit: 'ms',
+    bar: '≤ 1,000 ms',
+    holds: time <= 1_000,
+  };
 }

@@ -78,7 +78,9 @@ function compare(list: CompiledList, plain: ReturnType<typeof baseline>, { text,
     const answer = plain(text, caret);
     const matches = list.matchesEndingAt(text, caret).map(({ entry }) => entry);
     const offers = list.offersFor(text, caret, 8).map(({ entry }) => entry);
-    const isSame = ids(offers) === ids(answer.offers) && ids(matches) === ids([...answer.matches].sort((a, b) => b.code.length - a.code.length));
+    const isSame =
+      ids(offers) === ids(answer.offers) &&
+      ids(matches) === ids([...answer.matches].sort((a, b) => b.code.length - a.code.length));
     if (!isSame) throw new Error(`answers differ at ${caret}: ${ids(offers)} / ${ids(answer.offers)}`);
   }
 }
@@ -117,11 +119,13 @@ export function keystroke(): Figure[] {
   const draftSmall = draftOf(small, 1);
   compare(compiled, plain, draft);
   let sink = 0;
-  const strike = (list: CompiledList, { text, carets }: typeof draft) => () => {
-    for (const caret of carets) {
-      sink += list.matchesEndingAt(text, caret).length + list.offersFor(text, caret, 8).length;
-    }
-  };
+  const strike =
+    (list: CompiledList, { text, carets }: typeof draft) =>
+    () => {
+      for (const caret of carets) {
+        sink += list.matchesEndingAt(text, caret).length + list.offersFor(text, caret, 8).length;
+      }
+    };
   const [alikeLarge, alikeSmall] = alike(draft, compiled, draftSmall, compiledSmall, 2);
   const [ours, atLarge, atSmall, peer] = medianTimes(15, [
     strike(compiled, draft),

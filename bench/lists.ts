@@ -9,7 +9,9 @@ const LETTERS = [...'abcdefghijklmnopqrstuvwxyz'];
 export function madeUpList(count: number, seed = 1, longer = 0): FiringEntry[] {
   const random = randomFrom(seed);
   const some = (from: readonly string[], least: number, most: number) =>
-    Array.from({ length: least + longer + Math.floor(random() * (most - least + 1)) }, () => pick(random, from)).join('');
+    Array.from({ length: least + longer + Math.floor(random() * (most - least + 1)) }, () => pick(random, from)).join(
+      '',
+    );
   const codes = new Set<string>();
   while (codes.size < count) {
     const dice = random();

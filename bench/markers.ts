@@ -25,21 +25,26 @@ const use = (id: string, share: number, device: InUse['device']): InUse => ({
 export function markers(): Figure[] {
   const vocabulary = parseVocabulary(buildVocabulary('en'));
   const ownText = brownText(1_000_000, __filename);
-  const shortcuts = madeUpList(CODES).map(
-    ({ id, code, expansion }): RuledList['shortcuts'][number] => ({
-      id,
-      code,
-      content: { expansion, template: false, format: 'plain' },
-      kind: 'message',
-      setId: null,
-    }),
-  );
+  const shortcuts = madeUpList(CODES).map(({ id, code, expansion }): RuledList['shortcuts'][number] => ({
+    id,
+    code,
+    content: { expansion, template: false, format: 'plain' },
+    kind: 'message',
+    setId: null,
+  }));
   const inUse = [
     use('phone-en', 6, DEVICE_PROFILES['phone-list']),
     use('tablet-figures-en', 2, DEVICE_PROFILES['tablet-list']),
     use('hardware-en-gb', 2, DEVICE_PROFILES['computer-list']),
   ];
-  const input = { list: { sets: [], shortcuts }, scope: { of: 'list' }, inUse, languages: [{ vocabulary }], usesAWeek: () => 2, ownText } as const;
+  const input = {
+    list: { sets: [], shortcuts },
+    scope: { of: 'list' },
+    inUse,
+    languages: [{ vocabulary }],
+    usesAWeek: () => 2,
+    ownText,
+  } as const;
   let marks = 0;
   const compare = () => {
     const comparison = compareMarks(input);
@@ -49,12 +54,18 @@ export function markers(): Figure[] {
   compare();
   const first = performance.now() - start;
   const ours = medianTime(5, compare);
-  const entries = settleRules({ sets: [], shortcuts }).map((entry) => ({ ...entry, mnemonic: partsOf(entry.code)!.mnemonic }));
+  const entries = settleRules({ sets: [], shortcuts }).map((entry) => ({
+    ...entry,
+    mnemonic: partsOf(entry.code)!.mnemonic,
+  }));
   const own = foldAll(ownText);
   // The engine's own scan, which is quick, for each mark anew.
   const plain = medianTime(1, () => {
     for (const marker of [...';,.#/!?-+@'].slice(0, SAMPLE)) {
-      const marked = entries.map((entry) => ({ ...entry, code: markCode(entry.mnemonic, { place: 'before', marker }) }));
+      const marked = entries.map((entry) => ({
+        ...entry,
+        code: markCode(entry.mnemonic, { place: 'before', marker }),
+      }));
       let hits = 0;
       for (const { keyboard, device } of inUse) {
         for (const { code } of marked) hits += pricerOf(keyboard).price(`so ${code} `).type === 'price' ? 1 : 0;

@@ -10,7 +10,16 @@ import { median, percentile, round, type Figure } from './measure';
 import { Lean, Wire } from './server';
 
 /** The largest text that is taken of characters that are hard to count, each more than one code unit or joined with its neighbours. */
-const HARD: Record<string, string> = { emoji: '😀', flags: '🇩🇪', families: '👨‍👩‍👧', Thai: 'กำ', Devanagari: 'क्षि', 'marked letters': 'e\u0301', Jamo: '\u1100\u1161', Cyrillic: 'Ж' };
+const HARD: Record<string, string> = {
+  emoji: '😀',
+  flags: '🇩🇪',
+  families: '👨‍👩‍👧',
+  Thai: 'กำ',
+  Devanagari: 'क्षि',
+  'marked letters': 'e\u0301',
+  Jamo: '\u1100\u1161',
+  Cyrillic: 'Ж',
+};
 const BODY = 900_000;
 const LARGEST_TEXT = 95_000;
 const BODIES = 8;
@@ -20,7 +29,8 @@ export async function requestCost(): Promise<Figure[]> {
   const stand = await Stand.start('closed');
   try {
     const costs = new Map<string, number>();
-    for (const [name, cluster] of Object.entries({ plain: 'a', ...HARD })) costs.set(name, await costOf(stand, cluster));
+    for (const [name, cluster] of Object.entries({ plain: 'a', ...HARD }))
+      costs.set(name, await costOf(stand, cluster));
     const plain = costs.get('plain')!;
     costs.delete('plain');
     const [worst, cost] = [...costs].reduce((a, b) => (b[1] > a[1] ? b : a));
@@ -48,7 +58,8 @@ async function costOf(stand: Stand, cluster: string): Promise<number> {
   const times: number[] = [];
   for (let body = 0; body <= BODIES; body += 1) {
     const changes: Change[] = [];
-    while (Buffer.byteLength(JSON.stringify(changes)) + Buffer.byteLength(expansion) < BODY) changes.push(device.change(`;${body}-${changes.length}`, expansion));
+    while (Buffer.byteLength(JSON.stringify(changes)) + Buffer.byteLength(expansion) < BODY)
+      changes.push(device.change(`;${body}-${changes.length}`, expansion));
     const before = stand.used.cpu;
     await device.post('/changes', { changes });
     const size = Buffer.byteLength(JSON.stringify(changes)) / 100_000;
@@ -77,7 +88,9 @@ export async function streamsPush(): Promise<Figure[]> {
       turn += 1;
       // A connection that nobody uses for long is closed.
       const wires = await Promise.all(writers.map(() => Wire.to(stand.address)));
-      const requests = writers.map((writer, index) => Array.from({ length: EACH }, (_, made) => writer.written(writer.change(`;${turn}-${index}-${made}`))));
+      const requests = writers.map((writer, index) =>
+        Array.from({ length: EACH }, (_, made) => writer.written(writer.change(`;${turn}-${index}-${made}`))),
+      );
       const start = performance.now();
       await Promise.all(
         requests.map(async (own, index) => {
@@ -100,7 +113,8 @@ export async function streamsPush(): Promise<Figure[]> {
       owner.wire.end();
     }
     for (const device of others) {
-      for (let stream = 0; stream < STREAMS_OF_ONE && open.length < STREAMS; stream += 1) open.push(await device.follow(0, () => {}));
+      for (let stream = 0; stream < STREAMS_OF_ONE && open.length < STREAMS; stream += 1)
+        open.push(await device.follow(0, () => {}));
     }
     const crowded = await rates();
     const { memory } = stand.used;
@@ -136,7 +150,11 @@ export async function pushWait(): Promise<Figure[]> {
   const stand = await Stand.start('closed');
   try {
     const owner = await Lean.begin(stand.address);
-    const many = () => ({ changes: Array.from({ length: LARGEST_PUSH }, (_, made) => owner.change(`;${made}-${Math.random()}`.slice(0, 20))) });
+    const many = () => ({
+      changes: Array.from({ length: LARGEST_PUSH }, (_, made) =>
+        owner.change(`;${made}-${Math.random()}`.slice(0, 20)),
+      ),
+    });
     for (let made = 0; made < LONG_LIST - LARGEST_PUSH; made += LARGEST_PUSH) await owner.post('/changes', many());
     const readers: Lean[] = [];
     for (let reader = 0; reader < READERS; reader += 1) readers.push(await owner.letIn());
@@ -157,7 +175,14 @@ export async function pushWait(): Promise<Figure[]> {
     let isOver = false;
     const busy = readers.map(async (reader, index) => {
       for (let round_ = index; !isOver; round_ += 1) {
-        const paths = ['/pages?since=0', '/history', '/history?deleted=1', '/devices', '/history?limit=500', '/pages?since=25000'];
+        const paths = [
+          '/pages?since=0',
+          '/history',
+          '/history?deleted=1',
+          '/devices',
+          '/history?limit=500',
+          '/pages?since=25000',
+        ];
         await reader.get(paths[round_ % paths.length]!);
       }
     });

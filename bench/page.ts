@@ -54,11 +54,12 @@ export async function ownTextPage(): Promise<Figure[]> {
     }));
     const some = brownText(5_000_000, __filename);
     const text = some.repeat(Math.ceil(5_000_000 / some.length)).slice(0, 5_000_000);
-    const result = await browser.driver.executeAsyncScript<{ time: number; longest: number; words: number; error?: string }>(
-      IN_PAGE,
-      shortcuts,
-      text,
-    );
+    const result = await browser.driver.executeAsyncScript<{
+      time: number;
+      longest: number;
+      words: number;
+      error?: string;
+    }>(IN_PAGE, shortcuts, text);
     if (result.error !== undefined || !(result.words > 800_000)) throw new Error(result.error ?? 'too few words');
     return [
       {

@@ -12,7 +12,10 @@ const THREE = ['phone-en', 'tablet-figures-en', 'hardware-en-gb'];
 /** What every code and every expansion of a list costs on three keyboards, beside searching the way of each. */
 export function price(): Figure[] {
   const lines = brownText(4_000_000, __filename).split('\n');
-  const shortcuts = madeUpList(COUNT).map(({ code }, index) => ({ code, expansion: lines[index % lines.length]!.slice(0, 90) }));
+  const shortcuts = madeUpList(COUNT).map(({ code }, index) => ({
+    code,
+    expansion: lines[index % lines.length]!.slice(0, 90),
+  }));
   const keyboards = KEYBOARDS.filter(({ id }) => THREE.includes(id));
   const timingOf = (kind: string) => (kind === 'glass' ? fittsTiming : klmTiming);
   // Kept, as the app keeps them: the first texts make their tables.

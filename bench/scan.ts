@@ -48,11 +48,24 @@ export function scan(): Figure[] {
     figure({ name: 'scan', what: 'of text', profile: THIS_APP, typed: text, made: text, bar: 8 }),
     // A package must be given what the device makes of the text: with each run the rules of the phone, written plainly, are run as well. It searches
     // in it but for what is not ASCII, at which the fastest takes minutes.
-    figure({ name: 'scan-made', what: 'of text, made as a phone makes it while it is typed,', profile: phone, typed: text, made: inAscii(madeOf(text, phone)!.text), make: plainlyMade, bar: 5 }),
+    figure({
+      name: 'scan-made',
+      what: 'of text, made as a phone makes it while it is typed,',
+      profile: phone,
+      typed: text,
+      made: inAscii(madeOf(text, phone)!.text),
+      make: plainlyMade,
+      bar: 5,
+    }),
   ];
 }
 
-const inAscii = (text: string) => text.replace(/[\u2018\u2019]/gu, "'").replace(/[\u201c\u201d]/gu, '"').replaceAll('\u2014', ';').replaceAll('\u2026', '.');
+const inAscii = (text: string) =>
+  text
+    .replace(/[\u2018\u2019]/gu, "'")
+    .replace(/[\u201c\u201d]/gu, '"')
+    .replaceAll('\u2014', ';')
+    .replaceAll('\u2026', '.');
 
 /** What the phone makes of quotes, hyphens, full stops and two spaces; its capitals are nothing to codes that ignore them. */
 function plainlyMade(text: string): string {
@@ -123,9 +136,12 @@ function figure({ name, what, profile, typed, made: text, make, bar }: Scanned):
   };
   let madeLength = 0;
   const making = () => (madeLength = make ? make(typed).length : 0);
-  const runs = [ours, ...peers.map(([, run]) => run)].map((run) => () => results.push(typed === text ? run() : run().split(',')[0]!));
+  const runs = [ours, ...peers.map(([, run]) => run)].map(
+    (run) => () => results.push(typed === text ? run() : run().split(',')[0]!),
+  );
   const [makings, ...rounds] = timesInTurn(15, [making, ...runs]) as [number[], ...number[][]];
-  if (make && madeLength !== madeOf(typed, profile)!.text.length) throw new Error(`made plainly it is ${madeLength} long`);
+  if (make && madeLength !== madeOf(typed, profile)!.text.length)
+    throw new Error(`made plainly it is ${madeLength} long`);
   if (make) for (const times of rounds.slice(1)) times.forEach((time, i) => (times[i] = time + makings[i]!));
   if (new Set(results).size !== 1) throw new Error(`results differ: ${[...new Set(results)].join(' / ')}`);
   const [own, ...others] = rounds.map(median) as [number, ...number[]];
@@ -134,14 +150,14 @@ function figure({ name, what, profile, typed, made: text, make, bar }: Scanned):
   const ratio = median(rounds[0]!.map((time, i) => rounds[fastest + 1]![i]! / time));
   const speed = (time: number) => round(typed.length / time / 1_000);
   return {
-      name,
-      what: `${typed.length / 1e6} MB ${what} for ${CODES.toLocaleString('en')} codes, folding and edges included (${results[0]})`,
-      ours: speed(own),
-      peer: `${peers.map(([name], i) => `${name} ${speed(others[i]!)}`).join(', ')}${make ? `; making included, ${round(median(makings))} ms` : ''}`,
-      ratio: round(ratio),
-      unit: 'million characters a second',
-      bar: `≥ ${bar} × the fastest (${peers[fastest]![0]})`,
-      holds: ratio >= bar,
+    name,
+    what: `${typed.length / 1e6} MB ${what} for ${CODES.toLocaleString('en')} codes, folding and edges included (${results[0]})`,
+    ours: speed(own),
+    peer: `${peers.map(([name], i) => `${name} ${speed(others[i]!)}`).join(', ')}${make ? `; making included, ${round(median(makings))} ms` : ''}`,
+    ratio: round(ratio),
+    unit: 'million characters a second',
+    bar: `≥ ${bar} × the fastest (${peers[fastest]![0]})`,
+    holds: ratio >= bar,
   };
 }
 

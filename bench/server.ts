@@ -91,7 +91,10 @@ export class Lean {
 
   /** As the first device of a list of its own. */
   static async begin(address: string, wire?: Wire): Promise<Lean> {
-    return new Lean(address, wire ?? (await Wire.to(address))).enter('/api/lists', (device) => ({ list: { id: uuid(), name: 'A list' }, device }));
+    return new Lean(address, wire ?? (await Wire.to(address))).enter('/api/lists', (device) => ({
+      list: { id: uuid(), name: 'A list' },
+      device,
+    }));
   }
 
   /** By a code of this device's, on the same wire. */
@@ -115,11 +118,20 @@ export class Lean {
     return (await fetch(`${this.address}/api/d/${this.id}${path}`, { headers: { Cookie: this.cookie } })).text();
   }
 
-  change(code: string, expansion = `What ${code} gives, as a line of text that people write`, recordId = uuid()): Change {
+  change(
+    code: string,
+    expansion = `What ${code} gives, as a line of text that people write`,
+    recordId = uuid(),
+  ): Change {
     this.n += 1;
     const content = { expansion, template: false, format: 'plain' as const };
     const stamp = { id: uuid(), clock: makeClock(Date.now(), this.n, this.id), device: this.id, n: this.n };
-    return draftChange({ type: 'shortcut', id: recordId }, undefined, { code, content, kind: 'message', setId: null }, stamp);
+    return draftChange(
+      { type: 'shortcut', id: recordId },
+      undefined,
+      { code, content, kind: 'message', setId: null },
+      stamp,
+    );
   }
 
   /** A push as it goes over the wire. */
@@ -154,8 +166,18 @@ const MIGRATIONS = join(__dirname, '../packages/server/migrations');
 /** An empty database with the server's own tables and settings, and nothing else of it. */
 function sameTables(folder: string): SQLite.Database {
   const db = new SQLite(join(folder, 'alone.sqlite'));
-  for (const pragma of ['auto_vacuum = INCREMENTAL', 'journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON', 'secure_delete = ON']) db.pragma(pragma);
-  for (const file of readdirSync(MIGRATIONS).filter((name) => name.endsWith('.sql')).sort()) db.exec(readFileSync(join(MIGRATIONS, file), 'utf8'));
+  for (const pragma of [
+    'auto_vacuum = INCREMENTAL',
+    'journal_mode = WAL',
+    'synchronous = FULL',
+    'foreign_keys = ON',
+    'secure_delete = ON',
+  ])
+    db.pragma(pragma);
+  for (const file of readdirSync(MIGRATIONS)
+    .filter((name) => name.endsWith('.sql'))
+    .sort())
+    db.exec(readFileSync(join(MIGRATIONS, file), 'utf8'));
   return db;
 }
 
@@ -169,7 +191,9 @@ export async function commits(): Promise<Figure[]> {
     const [ours, peers]: [number[], number[]] = [[], []];
     for (let turn = 0; turn <= TURNS; turn += 1) {
       // What is sent is made before: that is no work of the server's.
-      const changes = writers.map((writer, index) => Array.from({ length: EACH }, (_, made) => writer.change(`;${turn}-${index}-${made}`)));
+      const changes = writers.map((writer, index) =>
+        Array.from({ length: EACH }, (_, made) => writer.change(`;${turn}-${index}-${made}`)),
+      );
       const requests = changes.map((own, index) => own.map((change) => writers[index]!.written(change)));
       const start = performance.now();
       await Promise.all(
@@ -213,9 +237,16 @@ class Alone {
   constructor(folder: string, writers: readonly Lean[]) {
     const db = (this.db = sameTables(folder));
     db.prepare("INSERT INTO lists (id, name, createdAt) VALUES ('list', 'List', 0)").run();
-    for (const { id } of writers) db.prepare("INSERT INTO devices (id, listId, name, kind, tokenHash, createdAt) VALUES (?, 'list', 'Writer', 'phone', '', 0)").run(id);
-    const log = db.prepare("INSERT INTO changes (listId, number, id, deviceId, n, recordType, recordId, body, takenAt) VALUES ('list', ?, ?, ?, ?, ?, ?, ?, 0)");
-    const keep = db.prepare("INSERT INTO records (listId, type, id, number, body) VALUES ('list', ?, ?, ?, ?) ON CONFLICT DO UPDATE SET number = excluded.number, body = excluded.body");
+    for (const { id } of writers)
+      db.prepare(
+        "INSERT INTO devices (id, listId, name, kind, tokenHash, createdAt) VALUES (?, 'list', 'Writer', 'phone', '', 0)",
+      ).run(id);
+    const log = db.prepare(
+      "INSERT INTO changes (listId, number, id, deviceId, n, recordType, recordId, body, takenAt) VALUES ('list', ?, ?, ?, ?, ?, ?, ?, 0)",
+    );
+    const keep = db.prepare(
+      "INSERT INTO records (listId, type, id, number, body) VALUES ('list', ?, ?, ?, ?) ON CONFLICT DO UPDATE SET number = excluded.number, body = excluded.body",
+    );
     const advanceList = db.prepare("UPDATE lists SET lastNumber = ? WHERE id = 'list'");
     const advanceDevice = db.prepare('UPDATE devices SET lastN = ? WHERE id = ?');
     this.commit = db.transaction((text: string, { id, record, device, n }: Change) => {

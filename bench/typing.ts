@@ -35,7 +35,10 @@ async function typed(app: App): Promise<number[]> {
     await app.browser.command('Input.dispatchKeyEvent', { type: 'keyDown', ...key });
     await app.browser.command('Input.dispatchKeyEvent', { type: 'keyUp', ...key });
   }
-  await app.until(async () => (await app.driverScript<number>('return keyTimes.length')) === TEXT.length, 'every key to be shown');
+  await app.until(
+    async () => (await app.driverScript<number>('return keyTimes.length')) === TEXT.length,
+    'every key to be shown',
+  );
   return app.driverScript<number[]>('return keyTimes');
 }
 
@@ -60,8 +63,13 @@ export async function typing(): Promise<Figure[]> {
     const times: Record<'ours' | 'bare', number[]> = { ours: [], bare: [] };
     // In turns, so that what else the machine does hits both; the first turn warms both up.
     for (let turn = 0; turn < 5; turn += 1) {
-      for (const [name, css] of [['ours', 'textarea.write-pad'], ['bare', '#bare']] as const) {
-        await app.driverScript(`bare.style.display = '${name}' === 'bare' ? 'block' : 'none'; document.querySelector('${css}').focus(); return true`);
+      for (const [name, css] of [
+        ['ours', 'textarea.write-pad'],
+        ['bare', '#bare'],
+      ] as const) {
+        await app.driverScript(
+          `bare.style.display = '${name}' === 'bare' ? 'block' : 'none'; document.querySelector('${css}').focus(); return true`,
+        );
         const taken = await typed(app);
         if (turn > 0) times[name].push(...taken);
       }

@@ -106,7 +106,10 @@ export class App {
   /** Waits until the app is kept on the device: the service worker is in charge, and holds all its files. */
   async isKeptOnDevice(): Promise<void> {
     await this.until(
-      () => this.driverScript(`return navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller?.state === 'activated')`),
+      () =>
+        this.driverScript(
+          `return navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller?.state === 'activated')`,
+        ),
       'the app to be kept on the device',
     );
   }
@@ -278,7 +281,9 @@ export class App {
   async atRest(element: WebElement): Promise<void> {
     let last = '';
     await this.until(async () => {
-      await this.driver.executeAsyncScript('const done = arguments[0]; setTimeout(() => requestAnimationFrame(() => done()), 100)');
+      await this.driver.executeAsyncScript(
+        'const done = arguments[0]; setTimeout(() => requestAnimationFrame(() => done()), 100)',
+      );
       const { x, y } = await element.getRect();
       const before = last;
       last = `${x} ${y}`;
@@ -297,7 +302,13 @@ export class App {
   /** Ticks a box, or takes the tick off it, by what it is called. */
   async tick(name: string): Promise<void> {
     const quoted = JSON.stringify(name);
-    await this.press(await this.see(By.xpath(`//*[@role="checkbox"][@aria-label=${quoted} or (not(@aria-label) and starts-with(normalize-space(.), ${quoted}))]`)));
+    await this.press(
+      await this.see(
+        By.xpath(
+          `//*[@role="checkbox"][@aria-label=${quoted} or (not(@aria-label) and starts-with(normalize-space(.), ${quoted}))]`,
+        ),
+      ),
+    );
   }
 
   /** Opens the finding whose words, code first, begin so. */
@@ -307,14 +318,20 @@ export class App {
 
   /** Takes back what the notice over the foot tells of. */
   async undo(): Promise<void> {
-    await this.press(await this.see(By.xpath('//*[@role="button" or self::button][not(@aria-label) and normalize-space(.)="Undo"]')));
+    await this.press(
+      await this.see(By.xpath('//*[@role="button" or self::button][not(@aria-label) and normalize-space(.)="Undo"]')),
+    );
   }
 
   // ── Write ─────────────────────────────────────────────────────────────────────────────────
 
   async goTo(place: 'Shortcuts' | 'Write' | 'Check' | 'Devices'): Promise<void> {
     await this.press(
-      await this.see(By.xpath(`//*[@role="navigation" or self::nav]//*[@role="link" or self::a][starts-with(@aria-label, "${place}")]`)),
+      await this.see(
+        By.xpath(
+          `//*[@role="navigation" or self::nav]//*[@role="link" or self::a][starts-with(@aria-label, "${place}")]`,
+        ),
+      ),
     );
     await this.driver.wait(until.elementLocated(By.css('[role=heading], h1')), PATIENCE);
     if (place === 'Check') await this.seeText('Proved at');
@@ -358,10 +375,13 @@ export class App {
 
   async padHolds(text: string): Promise<void> {
     let seen = '';
-    await this.until(async () => {
-      seen = (await this.pad()).text;
-      return seen === text;
-    }, `the page to hold ${JSON.stringify(text)}`).catch((error: Error) => {
+    await this.until(
+      async () => {
+        seen = (await this.pad()).text;
+        return seen === text;
+      },
+      `the page to hold ${JSON.stringify(text)}`,
+    ).catch((error: Error) => {
       throw new Error(`${error.message}; it holds ${JSON.stringify(seen)}`);
     });
   }

@@ -29,28 +29,35 @@ export function journey(
   walk: (journey: Journey) => Promise<void>,
   longest?: number,
 ): void {
-  test(name, async () => {
-    const stand = await Stand.start(list);
-    const apps: App[] = [];
-    try {
-      await walk({
-        stand,
-        async open(device, path, address = stand.address) {
-          const browser = await Browser.start(device);
-          const app = new App(browser, address);
-          apps.push(app);
-          await browser.clipboard('granted');
-          if (!isAppKept) await browser.command('Page.addScriptToEvaluateOnNewDocument', { source: 'delete Navigator.prototype.serviceWorker' });
-          return app.open(path);
-        },
-      });
-      for (const app of apps) expect(await app.loggedErrors()).toEqual([]);
-    } catch (error) {
-      for (const { browser } of apps) await browser.keepFailure(name).catch(() => {});
-      throw error;
-    } finally {
-      for (const { browser } of apps) await browser.end().catch(() => {});
-      await stand.end();
-    }
-  }, longest);
+  test(
+    name,
+    async () => {
+      const stand = await Stand.start(list);
+      const apps: App[] = [];
+      try {
+        await walk({
+          stand,
+          async open(device, path, address = stand.address) {
+            const browser = await Browser.start(device);
+            const app = new App(browser, address);
+            apps.push(app);
+            await browser.clipboard('granted');
+            if (!isAppKept)
+              await browser.command('Page.addScriptToEvaluateOnNewDocument', {
+                source: 'delete Navigator.prototype.serviceWorker',
+              });
+            return app.open(path);
+          },
+        });
+        for (const app of apps) expect(await app.loggedErrors()).toEqual([]);
+      } catch (error) {
+        for (const { browser } of apps) await browser.keepFailure(name).catch(() => {});
+        throw error;
+      } finally {
+        for (const { browser } of apps) await browser.end().catch(() => {});
+        await stand.end();
+      }
+    },
+    longest,
+  );
 }

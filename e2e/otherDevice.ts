@@ -42,7 +42,19 @@ export class OtherDevice {
     await this.send(
       pairs.map(([code, expansion, more]) => {
         const content = { expansion, template: false, format: 'plain' as const };
-        return this.draft('shortcut', uuid(), { code, content, kind: 'message', setId: null, rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null, ...more });
+        return this.draft('shortcut', uuid(), {
+          code,
+          content,
+          kind: 'message',
+          setId: null,
+          rules: {},
+          usesAWeek: null,
+          former: null,
+          pinned: null,
+          note: '',
+          language: null,
+          ...more,
+        });
       }),
     );
   }
@@ -65,13 +77,18 @@ export class OtherDevice {
 
   /** The record of the shortcut with a code. */
   async recordOf(code: string): Promise<StoredRecord> {
-    return (await this.records()).find((record) => record.type === 'shortcut' && currentFields(record as StoredRecord & { type: 'shortcut' }).code === code)!;
+    return (await this.records()).find(
+      (record) =>
+        record.type === 'shortcut' && currentFields(record as StoredRecord & { type: 'shortcut' }).code === code,
+    )!;
   }
 
   /** Every shortcut of the list as it stands, in the order of their ids: all that a person has of them. */
   async shortcuts(): Promise<string> {
     const alive = (await this.records()).filter((record) => record.type === 'shortcut' && !isDeleted(record));
-    const fields = alive.map((record) => [record.id, currentFields(record as StoredRecord & { type: 'shortcut' })] as const);
+    const fields = alive.map(
+      (record) => [record.id, currentFields(record as StoredRecord & { type: 'shortcut' })] as const,
+    );
     return JSON.stringify(fields.sort(([a], [b]) => (a < b ? -1 : 1)));
   }
 
@@ -84,8 +101,10 @@ export class OtherDevice {
 
   private async records(onPage: (through: number) => void = () => {}): Promise<StoredRecord[]> {
     const records: StoredRecord[] = [];
-    for (let since = 0; ; ) {
-      const answer = await fetch(`${this.address}/api/d/${this.id}/pages?since=${since}`, { headers: { cookie: this.cookie } });
+    for (let since = 0; ;) {
+      const answer = await fetch(`${this.address}/api/d/${this.id}/pages?since=${since}`, {
+        headers: { cookie: this.cookie },
+      });
       const page = PageSchema.parse(await answer.json());
       records.push(...page.records);
       since = page.through;
@@ -117,9 +136,11 @@ export class OtherDevice {
   /** The ids of all changes in the log of the list, as often as they are there. */
   async logged(): Promise<string[]> {
     const ids: string[] = [];
-    for (let before: number | null = null; ; ) {
+    for (let before: number | null = null; ;) {
       const query = `limit=500${before === null ? '' : `&before=${before}`}`;
-      const answer = await fetch(`${this.address}/api/d/${this.id}/history?${query}`, { headers: { cookie: this.cookie } });
+      const answer = await fetch(`${this.address}/api/d/${this.id}/history?${query}`, {
+        headers: { cookie: this.cookie },
+      });
       const { changes, next } = HistorySchema.parse(await answer.json());
       ids.push(...changes.map(({ id }) => id));
       if (next === null) return ids;

@@ -84,7 +84,9 @@ export class Proxy {
     this.begun.delete(client);
     const head = request.indexOf('\r\n\r\n');
     if (!request.subarray(0, 5).equals(Buffer.from('POST '))) return;
-    const length = Number(/\r\ncontent-length: *(\d+)/iu.exec(request.toString('latin1', 0, head < 0 ? 0 : head))?.[1] ?? 0);
+    const length = Number(
+      /\r\ncontent-length: *(\d+)/iu.exec(request.toString('latin1', 0, head < 0 ? 0 : head))?.[1] ?? 0,
+    );
     if (head < 0 || request.length < head + 4 + length) {
       this.begun.set(client, request);
       return;

@@ -55,7 +55,11 @@ const standIn: Pose = async (app) => {
   await app.goTo('Write');
   await app.choose('Write as', 'Phone');
   for (const key of ['To figures', ';', 'To letters', 't', 'E', 'n', 'space', 'To figures']) {
-    await app.press(await app.see(By.css(`[role=button][aria-label="${key}"], [role=button][aria-label^="${key.toLowerCase()}, held"]`)));
+    await app.press(
+      await app.see(
+        By.css(`[role=button][aria-label="${key}"], [role=button][aria-label^="${key.toLowerCase()}, held"]`),
+      ),
+    );
   }
   await app.seeText('8 taps instead of');
 };
@@ -100,7 +104,10 @@ const template: Pose = async (app) => {
 
 /** What two other devices have written of one shortcut, without knowing of each other. */
 async function writtenTwice(app: App): Promise<void> {
-  const [tablet, phone] = [await OtherDevice.join(app.address), await OtherDevice.join(app.address, 'Mara’s phone', 'phone')];
+  const [tablet, phone] = [
+    await OtherDevice.join(app.address),
+    await OtherDevice.join(app.address, 'Mara’s phone', 'phone'),
+  ];
   const seen = await tablet.recordOf(';ten');
   const content = (expansion: string) => ({ content: { expansion, template: false, format: 'plain' as const } });
   await tablet.edit(seen, content('I am about ten minutes away, behind a tractor.'));
@@ -144,14 +151,21 @@ const choosing: Pose = async (app) => {
   await app.seeText('In step');
   await app.tap('More about the list');
   await app.tap('Choose several');
-  for (const code of [';cv', ';hi', ';mail']) await app.press(await app.see(By.css(`[role=checkbox][aria-label^="${code}: "]`)));
+  for (const code of [';cv', ';hi', ';mail'])
+    await app.press(await app.see(By.css(`[role=checkbox][aria-label^="${code}: "]`)));
   await app.seeText('3 chosen');
 };
 
 const sheet: Pose = async (app) => {
   await app.seeText('In step');
   await app.open('/sheet');
-  await app.until(() => app.driverScript(`return document.querySelector('iframe')?.contentDocument?.fonts.status === 'loaded' && document.querySelector('iframe').contentDocument.querySelector('dt') !== null`), 'the sheet');
+  await app.until(
+    () =>
+      app.driverScript(
+        `return document.querySelector('iframe')?.contentDocument?.fonts.status === 'loaded' && document.querySelector('iframe').contentDocument.querySelector('dt') !== null`,
+      ),
+    'the sheet',
+  );
 };
 
 const sets: Pose = async (app) => {

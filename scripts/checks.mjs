@@ -26,9 +26,7 @@ export class Tally {
       stdio: ['ignore', 'ignore', 'inherit'],
     });
     try {
-      const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
-        readFileSync(report, 'utf8'),
-      );
+      const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
       this.passed += numPassedTests;
       this.failed += numFailedTests + numRuntimeErrorTestSuites;
     } catch {
@@ -45,7 +43,17 @@ export class Tally {
   }
 }
 
+const ROOMS = ['packages/core/src', 'packages/language/src', 'packages/server/src', 'packages/app/src', 'e2e', 'bench'];
+
+/** What needs no types: the style, unused and undeclared packages, which way imports go. */
+export async function checkHouse(tally) {
+  await tally.check('Style', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+  await tally.check('Packages', bin('knip'), ['--dependencies']);
+  await tally.check('Rooms', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...ROOMS]);
+}
+
 export async function checkTypesAndLint(tally) {
+  await checkHouse(tally);
   for (const workspace of WORKSPACES) {
     await tally.check(`Types of ${workspace}`, bin('tsc'), ['-p', workspace]);
   }

@@ -27,8 +27,19 @@ try {
   }
   const esbuild = await import('esbuild');
   const program = join(folder, 'write.cjs');
-  await esbuild.build({ entryPoints: [join(ROOT, 'packages/language/src/punctuation/write.ts')], outfile: program, bundle: true, platform: 'node', logLevel: 'warning' });
-  await must(process.execPath, [program, folder, join(ROOT, 'packages/language/src/punctuation'), join(ROOT, 'packages/core/fixtures')]);
+  await esbuild.build({
+    entryPoints: [join(ROOT, 'packages/language/src/punctuation/write.ts')],
+    outfile: program,
+    bundle: true,
+    platform: 'node',
+    logLevel: 'warning',
+  });
+  await must(process.execPath, [
+    program,
+    folder,
+    join(ROOT, 'packages/language/src/punctuation'),
+    join(ROOT, 'packages/core/fixtures'),
+  ]);
 } catch (error) {
   fail(error);
 } finally {

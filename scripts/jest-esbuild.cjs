@@ -13,12 +13,7 @@ const options = {
 
 module.exports = {
   getCacheKey: (source, path) =>
-    createHash('sha1')
-      .update(source)
-      .update(path)
-      .update(version)
-      .update(JSON.stringify(options))
-      .digest('hex'),
+    createHash('sha1').update(source).update(path).update(version).update(JSON.stringify(options)).digest('hex'),
   process: (source, path) => ({
     code: transformSync(source, {
       ...options,

@@ -9,9 +9,17 @@ import { build, fail, installPackages, ROOT, say, SERVER, SITE } from './steps.m
 
 try {
   const { values: asked } = parseArgs({
-    options: { demo: { type: 'boolean', default: false }, 'public-url': { type: 'string' }, host: { type: 'string' }, cert: { type: 'string' }, key: { type: 'string' }, 'invite-only': { type: 'boolean', default: false } },
+    options: {
+      demo: { type: 'boolean', default: false },
+      'public-url': { type: 'string' },
+      host: { type: 'string' },
+      cert: { type: 'string' },
+      key: { type: 'string' },
+      'invite-only': { type: 'boolean', default: false },
+    },
   });
-  if ((asked.cert === undefined) !== (asked.key === undefined)) throw new Error('--cert and --key go together: the files of a certificate and of its key.');
+  if ((asked.cert === undefined) !== (asked.key === undefined))
+    throw new Error('--cert and --key go together: the files of a certificate and of its key.');
   const isDemo = asked.demo;
   const given = (name, value) => (value === undefined ? {} : { [name]: value });
   await installPackages();

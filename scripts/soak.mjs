@@ -4,8 +4,14 @@ import { build, fail, installBrowser, installPackages } from './steps.mjs';
 
 const UNIT = {
   firing: ['Firing against a plain reading of its rules', ['--selectProjects', 'core', '--testPathPattern', 'naive']],
-  clashes: ['Clashes: planted cases, edits followed', ['--selectProjects', 'core', '--testPathPattern', 'clash/(planted|follow)']],
-  effort: ['The quickest way to type, against trying everything', ['--selectProjects', 'core', '--testPathPattern', 'effort']],
+  clashes: [
+    'Clashes: planted cases, edits followed',
+    ['--selectProjects', 'core', '--testPathPattern', 'clash/(planted|follow)'],
+  ],
+  effort: [
+    'The quickest way to type, against trying everything',
+    ['--selectProjects', 'core', '--testPathPattern', 'effort'],
+  ],
   files: ['Spoilt files read', ['--selectProjects', 'core', '--testPathPattern', 'exchange/fuzz']],
   whole: ['Devices and server with a bad line between them, and a server set back', ['--selectProjects', 'whole']],
   attack: ['The server attacked', ['--selectProjects', 'server', '--testPathPattern', 'attack']],
@@ -18,7 +24,8 @@ const BROWSER = {
 try {
   const asked = process.argv.slice(2);
   const unknown = asked.find((name) => !(name in UNIT) && !(name in BROWSER));
-  if (unknown) throw new Error(`No long run is called ${unknown}; there are ${Object.keys({ ...UNIT, ...BROWSER }).join(', ')}.`);
+  if (unknown)
+    throw new Error(`No long run is called ${unknown}; there are ${Object.keys({ ...UNIT, ...BROWSER }).join(', ')}.`);
   const of = (runs) => Object.entries(runs).filter(([name]) => asked.length === 0 || asked.includes(name));
   await installPackages();
   process.env.YELLOW_LATCH_SOAK = '1';

@@ -212,7 +212,12 @@ async function buildServiceWorker() {
   const kept = files.filter((path) => !/^(language\/|metadata\.json$|service-worker\.js$)|(^|\/)\.|\.map$/.test(path));
   const precache = kept.map((path) => {
     const isHashed = /^(_expo\/static|assets)\//.test(path);
-    const revision = isHashed ? null : createHash('sha256').update(readFileSync(join(SITE, path))).digest('hex').slice(0, 20);
+    const revision = isHashed
+      ? null
+      : createHash('sha256')
+          .update(readFileSync(join(SITE, path)))
+          .digest('hex')
+          .slice(0, 20);
     return { url: `/${path}`, revision };
   });
   await esbuild.build({

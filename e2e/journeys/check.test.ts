@@ -111,7 +111,9 @@ const byKeyboard: Hands = {
 
 /** The first finding below the heading of a group. */
 function firstOf(title: string): By {
-  return By.xpath(`(//*[@role="button" and starts-with(@aria-label, "${title}: ")]/following::*[@role="link" and contains(@aria-label, ": ")])[1]`);
+  return By.xpath(
+    `(//*[@role="button" and starts-with(@aria-label, "${title}: ")]/following::*[@role="link" and contains(@aria-label, ": ")])[1]`,
+  );
 }
 
 describe.each<[Device, string, Hands]>([
@@ -159,22 +161,31 @@ describe.each<[Device, string, Hands]>([
   );
 });
 
-journey('what is left keeps its reason on every device, and comes back when it is about something else', 'demo', async ({ open }) => {
-  const app = await open('phone', '/check');
-  const other = await open('computer', '/check');
-  await app.openFinding('ham, Risky: ham is a word');
-  await app.tap('Leave it…');
-  await app.expectAccessible();
-  await app.fill('Or in your own words', 'We never eat it');
-  await app.tap('Leave it so');
-  await app.seeText('ham is left as it is.');
-  await other.tap('Left as they are: 1');
-  await other.seeText('Left: We never eat it');
-  await other.openFinding('ham, Risky: ham is a word: about 0.12 misfires in 10,000 words, once in 3.4 to 280 weeks. Left: We never eat it');
-  await other.seeText('Left as it is: We never eat it');
-  await other.tap('Take it up again');
-  await app.until(async () => (await app.findings()).some((words) => words.startsWith('ham, Risky: ham is a word')), 'it to be back');
-});
+journey(
+  'what is left keeps its reason on every device, and comes back when it is about something else',
+  'demo',
+  async ({ open }) => {
+    const app = await open('phone', '/check');
+    const other = await open('computer', '/check');
+    await app.openFinding('ham, Risky: ham is a word');
+    await app.tap('Leave it…');
+    await app.expectAccessible();
+    await app.fill('Or in your own words', 'We never eat it');
+    await app.tap('Leave it so');
+    await app.seeText('ham is left as it is.');
+    await other.tap('Left as they are: 1');
+    await other.seeText('Left: We never eat it');
+    await other.openFinding(
+      'ham, Risky: ham is a word: about 0.12 misfires in 10,000 words, once in 3.4 to 280 weeks. Left: We never eat it',
+    );
+    await other.seeText('Left as it is: We never eat it');
+    await other.tap('Take it up again');
+    await app.until(
+      async () => (await app.findings()).some((words) => words.startsWith('ham, Risky: ham is a word')),
+      'it to be back',
+    );
+  },
+);
 
 journey('the list changes on another device while a fix is looked at', 'demo', async ({ open, stand }) => {
   const app = await open('phone', '/check');
@@ -216,31 +227,35 @@ journey('nothing is left: what was checked, against what, and when', 'empty', as
   await app.seeText('against English, German on 5 devices');
 });
 
-journey('what cannot be loaded is said; a worker that stops is started again, then only when asked', 'demo', async ({ open, stand }) => {
-  const app = await open('phone', '/check');
-  await app.browser.command('Page.addScriptToEvaluateOnNewDocument', {
-    source: `window.workers = []; const Real = Worker;
+journey(
+  'what cannot be loaded is said; a worker that stops is started again, then only when asked',
+  'demo',
+  async ({ open, stand }) => {
+    const app = await open('phone', '/check');
+    await app.browser.command('Page.addScriptToEvaluateOnNewDocument', {
+      source: `window.workers = []; const Real = Worker;
       window.Worker = class extends Real { constructor(...args) { super(...args); window.workers.push(this); } };`,
-  });
-  await (await OtherDevice.join(stand.address)).choose({ languages: ['en', 'tlh'], devices: ['phone-list'] });
-  await app.seeText('Not checked, since it could not be loaded: tlh.');
-  await app.expectAccessible();
-  await app.reload();
-  await app.seeText('Proved at');
-  await app.openFinding('so, Breaks: so is a word');
-  await app.until(() => app.driverScript('return window.workers.length === 1'), 'a worker');
-  const stop = () => app.driverScript<void>(`window.workers.at(-1).dispatchEvent(new Event('error'))`);
-  await stop();
-  await app.until(() => app.driverScript('return window.workers.length === 2'), 'another worker');
-  await app.see(By.css('[role=radio][aria-checked=true]'));
-  await app.tap('Back to the findings');
-  await stop();
-  await stop();
-  await app.seeText('stopped by itself twice running');
-  await app.expectAccessible();
-  await app.tap('Start it again');
-  await app.seeText('Proved at');
-});
+    });
+    await (await OtherDevice.join(stand.address)).choose({ languages: ['en', 'tlh'], devices: ['phone-list'] });
+    await app.seeText('Not checked, since it could not be loaded: tlh.');
+    await app.expectAccessible();
+    await app.reload();
+    await app.seeText('Proved at');
+    await app.openFinding('so, Breaks: so is a word');
+    await app.until(() => app.driverScript('return window.workers.length === 1'), 'a worker');
+    const stop = () => app.driverScript<void>(`window.workers.at(-1).dispatchEvent(new Event('error'))`);
+    await stop();
+    await app.until(() => app.driverScript('return window.workers.length === 2'), 'another worker');
+    await app.see(By.css('[role=radio][aria-checked=true]'));
+    await app.tap('Back to the findings');
+    await stop();
+    await stop();
+    await app.seeText('stopped by itself twice running');
+    await app.expectAccessible();
+    await app.tap('Start it again');
+    await app.seeText('Proved at');
+  },
+);
 
 journey('a secret is kept on this device only, and is gone from the others', 'demo', async ({ open }) => {
   const app = await open('phone', '/check');

@@ -7,7 +7,12 @@ import { OtherDevice } from '../otherDevice';
 /** What a mail draft says, read by the URL standard. */
 const mailOf = (href: string) => {
   const address = new URL(href);
-  return { protocol: address.protocol, to: decodeURIComponent(address.pathname), subject: address.searchParams.get('subject'), body: address.searchParams.get('body')?.replaceAll('\r\n', '\n') };
+  return {
+    protocol: address.protocol,
+    to: decodeURIComponent(address.pathname),
+    subject: address.searchParams.get('subject'),
+    body: address.searchParams.get('body')?.replaceAll('\r\n', '\n'),
+  };
 };
 
 const BYE = 'Best wishes,\nAnsel Corrie\nCorrie & Vale · Book a visit (https://corrieandvale.example/book)';
@@ -52,11 +57,21 @@ journey('one message on the phone from five shortcuts, trimmed, handed to a mail
   await app.padHolds(text);
 
   await app.tap('Send on');
-  await app.insert(await app.field('To, if you like: mail addresses or numbers'), 'rowena@tellers.example, 01632 960 555');
+  await app.insert(
+    await app.field('To, if you like: mail addresses or numbers'),
+    'rowena@tellers.example, 01632 960 555',
+  );
   await app.insert(await app.field('Subject of the mail'), 'Your first visit');
   await app.expectAccessible();
-  expect(mailOf(await app.hrefOf('Mail draft'))).toEqual({ protocol: 'mailto:', to: 'rowena@tellers.example', subject: 'Your first visit', body: text });
-  expect(await app.hrefOf('Text message draft')).toBe(`sms:01632960555?body=${encodeURIComponent(text).replaceAll(/[()*]/gu, (sign) => `%${sign.charCodeAt(0).toString(16).toUpperCase()}`)}`);
+  expect(mailOf(await app.hrefOf('Mail draft'))).toEqual({
+    protocol: 'mailto:',
+    to: 'rowena@tellers.example',
+    subject: 'Your first visit',
+    body: text,
+  });
+  expect(await app.hrefOf('Text message draft')).toBe(
+    `sms:01632960555?body=${encodeURIComponent(text).replaceAll(/[()*]/gu, (sign) => `%${sign.charCodeAt(0).toString(16).toUpperCase()}`)}`,
+  );
 
   // Formatted and plain, for what knows either.
   await app.tap('Copy formatted');
@@ -100,7 +115,10 @@ journey('a message with the tap board alone', 'demo', async ({ open }) => {
 
   // Put in order by buttons and by drag, and taken off; one tap takes it back.
   await app.tap('Arrange');
-  const order = () => app.driverScript<string[]>(`return [...document.querySelectorAll('[aria-label^="Move ;"][aria-roledescription], [aria-label^="Move book"][aria-roledescription]')].map((key) => key.getAttribute('aria-label').slice(5))`);
+  const order = () =>
+    app.driverScript<string[]>(
+      `return [...document.querySelectorAll('[aria-label^="Move ;"][aria-roledescription], [aria-label^="Move book"][aria-roledescription]')].map((key) => key.getAttribute('aria-label').slice(5))`,
+    );
   const first = await order();
   expect(first.slice(0, 3)).toEqual([';hi', ';ten', ';here']);
   await app.tap('Move ;hi later');
@@ -109,7 +127,15 @@ journey('a message with the tap board alone', 'demo', async ({ open }) => {
   await app.until(async () => (await order()).join() === first.join(), 'the order as it was');
   await app.expectAccessible();
   const driver = app.browser.driver;
-  await driver.actions().move({ origin: await app.see(By.css('[aria-label="Move ;hi"]')) }).press().pause(300).move({ origin: await app.see(By.css('[aria-label="Move ;late"]')) }).pause(100).release().perform();
+  await driver
+    .actions()
+    .move({ origin: await app.see(By.css('[aria-label="Move ;hi"]')) })
+    .press()
+    .pause(300)
+    .move({ origin: await app.see(By.css('[aria-label="Move ;late"]')) })
+    .pause(100)
+    .release()
+    .perform();
   await app.until(async () => (await order())[0] !== ';hi', ';hi to be dragged away');
   await app.tap('Take ;ten off the board');
   await app.until(async () => !(await order()).includes(';ten'), ';ten to be off the board');
@@ -122,7 +148,8 @@ journey('a message with the tap board alone', 'demo', async ({ open }) => {
 });
 
 /** The label that has the focus. */
-const focused = (app: App) => app.driverScript<string>(`return document.activeElement.getAttribute('aria-label') ?? ''`);
+const focused = (app: App) =>
+  app.driverScript<string>(`return document.activeElement.getAttribute('aria-label') ?? ''`);
 
 journey('a message with a hardware keyboard alone', 'demo', async ({ open }) => {
   const app = await open('computer', '/write');
@@ -141,7 +168,10 @@ journey('a message with a hardware keyboard alone', 'demo', async ({ open }) => 
   await app.see(By.css('[role=option][aria-selected=true][aria-label^=";hi: "]'));
   await app.type(Key.RETURN);
   await app.field('Who it is for');
-  await app.until(async () => (await app.driverScript<string>('return document.activeElement.tagName')) === 'INPUT', 'the blank to have the focus');
+  await app.until(
+    async () => (await app.driverScript<string>('return document.activeElement.tagName')) === 'INPUT',
+    'the blank to have the focus',
+  );
   await app.type(`Mr Teller${Key.RETURN}`);
   await app.padHolds('Dear Mr Teller,');
 
@@ -159,7 +189,8 @@ journey('a message with a hardware keyboard alone', 'demo', async ({ open }) => 
   await app.see(By.css('[role=option]'));
   await app.type(Key.ESCAPE);
   await app.type(` \nsee you on ____ at ____, ;late\n`);
-  const body = (day: string, hour: string) => `Dear Mr Teller,\n\n;ten \nsee you on ${day} at ${hour}, The last piano needed more time than planned. I shall be about half an hour late.\n`;
+  const body = (day: string, hour: string) =>
+    `Dear Mr Teller,\n\n;ten \nsee you on ${day} at ${hour}, The last piano needed more time than planned. I shall be about half an hour late.\n`;
   await app.padHolds(body('____', '____'));
   await app.driverScript(`document.querySelector('textarea.write-pad').setSelectionRange(0, 0); return true`);
   await app.type(`${Key.TAB}`);
@@ -191,7 +222,13 @@ journey('written as a phone, key by key on its keyboard; and as others', 'demo',
   await app.choose('Write as', 'Phone');
   const keys = async (...labels: string[]) => {
     for (const label of labels) {
-      await app.press(await app.see(By.css(`[role=button][aria-label=${JSON.stringify(label)}], [role=button][aria-label^=${JSON.stringify(`${label}, held`)}]`)));
+      await app.press(
+        await app.see(
+          By.css(
+            `[role=button][aria-label=${JSON.stringify(label)}], [role=button][aria-label^=${JSON.stringify(`${label}, held`)}]`,
+          ),
+        ),
+      );
     }
   };
   await app.seeText('every layer has to be changed');
@@ -234,121 +271,137 @@ journey('written as a phone, key by key on its keyboard; and as others', 'demo',
   await app.padHolds('xI am about ten minutes away.p');
 });
 
-journey('tags stand once, chips take them out; selected text changes its letters or is put into a shortcut; a missed chance is told', 'demo', async ({ open }) => {
-  const app = await open('phone', '/write');
-  await app.intoPad();
-  await app.type('New strings. ;grand and ;upr ');
-  await app.seeText(';upr left out what stands there: #restored #corrieandvale');
-  await app.padHolds('New strings. #grandpiano #restored #corrieandvale and #uprightpiano ');
-  await app.tap('Take out #restored');
-  await app.padHolds('New strings. #grandpiano #corrieandvale and #uprightpiano ');
-  await app.expectAccessible();
-  await app.withControl('z');
-  await app.padHolds('New strings. #grandpiano #restored #corrieandvale and #uprightpiano ');
+journey(
+  'tags stand once, chips take them out; selected text changes its letters or is put into a shortcut; a missed chance is told',
+  'demo',
+  async ({ open }) => {
+    const app = await open('phone', '/write');
+    await app.intoPad();
+    await app.type('New strings. ;grand and ;upr ');
+    await app.seeText(';upr left out what stands there: #restored #corrieandvale');
+    await app.padHolds('New strings. #grandpiano #restored #corrieandvale and #uprightpiano ');
+    await app.tap('Take out #restored');
+    await app.padHolds('New strings. #grandpiano #corrieandvale and #uprightpiano ');
+    await app.expectAccessible();
+    await app.withControl('z');
+    await app.padHolds('New strings. #grandpiano #restored #corrieandvale and #uprightpiano ');
 
-  const select = (text: string) =>
-    app.driverScript(`const pad = document.querySelector('textarea.write-pad'); const at = pad.value.indexOf(${JSON.stringify(text)}); pad.focus(); pad.setSelectionRange(at, at + ${text.length}); return true`);
-  await select('New strings');
-  await app.tap('Capitals');
-  await app.tap('A capital for each word');
-  await app.padHolds('New Strings. #grandpiano #restored #corrieandvale and #uprightpiano ');
-  await app.tap('Put into…');
-  await app.tap('Put it into ;ask');
-  await app.padHolds('You asked: “New Strings”. #grandpiano #restored #corrieandvale and #uprightpiano ');
+    const select = (text: string) =>
+      app.driverScript(
+        `const pad = document.querySelector('textarea.write-pad'); const at = pad.value.indexOf(${JSON.stringify(text)}); pad.focus(); pad.setSelectionRange(at, at + ${text.length}); return true`,
+      );
+    await select('New strings');
+    await app.tap('Capitals');
+    await app.tap('A capital for each word');
+    await app.padHolds('New Strings. #grandpiano #restored #corrieandvale and #uprightpiano ');
+    await app.tap('Put into…');
+    await app.tap('Put it into ;ask');
+    await app.padHolds('You asked: “New Strings”. #grandpiano #restored #corrieandvale and #uprightpiano ');
 
-  await app.tap('Clear the page');
-  await app.intoPad();
-  await app.type('i am outside with the van, ');
-  await app.seeText(';here gives that, with');
-  await app.tap('Keys and signs');
-  await app.tick('Tell me when a code would have done');
-  await app.type(Key.ESCAPE);
-  await app.tap('Clear the page');
-  await app.intoPad();
-  await app.type('I am outside with the van. ;ten ');
-  await app.seeText(';ten fired');
-  await app.seeNoText('gives that');
+    await app.tap('Clear the page');
+    await app.intoPad();
+    await app.type('i am outside with the van, ');
+    await app.seeText(';here gives that, with');
+    await app.tap('Keys and signs');
+    await app.tick('Tell me when a code would have done');
+    await app.type(Key.ESCAPE);
+    await app.tap('Clear the page');
+    await app.intoPad();
+    await app.type('I am outside with the van. ;ten ');
+    await app.seeText(';ten fired');
+    await app.seeNoText('gives that');
 
-  // The space that fired a single address stays behind when it is copied (common practice, no source).
-  await app.tap('Clear the page');
-  await app.intoPad();
-  await app.type(';mail ');
-  await app.padHolds('ansel@corrieandvale.example ');
-  await app.tap('Send on');
-  await app.tap('Copy');
-  await app.seeText('Copied all');
-  expect(await app.clipboard()).toBe('ansel@corrieandvale.example');
-});
+    // The space that fired a single address stays behind when it is copied (common practice, no source).
+    await app.tap('Clear the page');
+    await app.intoPad();
+    await app.type(';mail ');
+    await app.padHolds('ansel@corrieandvale.example ');
+    await app.tap('Send on');
+    await app.tap('Copy');
+    await app.seeText('Copied all');
+    expect(await app.clipboard()).toBe('ansel@corrieandvale.example');
+  },
+);
 
-journey('drafts: several, kept with their history, in two tabs without loss; no room is said', 'demo', async ({ open }) => {
-  const app = await open('phone', '/write');
-  const { driver } = app.browser;
-  await app.intoPad();
-  await app.type('First one\n;ten ');
-  await app.tap('Drafts');
-  await app.tap('New draft');
-  await app.padHolds('');
-  await app.intoPad();
-  await app.type('Second');
-  await app.tap('Drafts');
-  await app.control('Open Second');
-  await app.expectAccessible();
-  await app.tap('Open First one');
-  await app.padHolds('First one\nI am about ten minutes away. ');
-  await app.reload();
-  await app.padHolds('First one\nI am about ten minutes away. ');
-  await app.intoPad();
-  await app.withControl('z');
-  await app.padHolds('First one\n;ten ');
-  await app.seeText('A code fires');
+journey(
+  'drafts: several, kept with their history, in two tabs without loss; no room is said',
+  'demo',
+  async ({ open }) => {
+    const app = await open('phone', '/write');
+    const { driver } = app.browser;
+    await app.intoPad();
+    await app.type('First one\n;ten ');
+    await app.tap('Drafts');
+    await app.tap('New draft');
+    await app.padHolds('');
+    await app.intoPad();
+    await app.type('Second');
+    await app.tap('Drafts');
+    await app.control('Open Second');
+    await app.expectAccessible();
+    await app.tap('Open First one');
+    await app.padHolds('First one\nI am about ten minutes away. ');
+    await app.reload();
+    await app.padHolds('First one\nI am about ten minutes away. ');
+    await app.intoPad();
+    await app.withControl('z');
+    await app.padHolds('First one\n;ten ');
+    await app.seeText('A code fires');
 
-  // A second tab on the same draft: this one takes over what was typed there when one comes back to it.
-  const here = await driver.getWindowHandle();
-  await driver.switchTo().newWindow('tab');
-  await driver.get(`${app.address}/write`);
-  await app.intoPad();
-  await app.padHolds('First one\n;ten ');
-  await app.type('there');
-  await app.until(async () => (await app.driverScript<number>(keptTexts('there'))) === 1, 'the other tab’s text to be kept');
-  const there = await driver.getWindowHandle();
-  await driver.switchTo().window(here);
-  await app.padHolds('First one\n;ten there');
-  await driver.switchTo().window(there);
-  await driver.close();
-  await driver.switchTo().window(here);
-  // Both type at one time: both are kept.
-  await app.driverScript(keptElsewhere('First one\nfrom elsewhere'));
-  await app.intoPad();
-  await app.type(', here');
-  await app.seeText('Another tab has changed this draft. Both are kept');
-  expect(await app.driverScript<number>(keptTexts('from elsewhere'))).toBe(1);
-  expect(await app.driverScript<number>(keptTexts('there, here'))).toBe(1);
+    // A second tab on the same draft: this one takes over what was typed there when one comes back to it.
+    const here = await driver.getWindowHandle();
+    await driver.switchTo().newWindow('tab');
+    await driver.get(`${app.address}/write`);
+    await app.intoPad();
+    await app.padHolds('First one\n;ten ');
+    await app.type('there');
+    await app.until(
+      async () => (await app.driverScript<number>(keptTexts('there'))) === 1,
+      'the other tab’s text to be kept',
+    );
+    const there = await driver.getWindowHandle();
+    await driver.switchTo().window(here);
+    await app.padHolds('First one\n;ten there');
+    await driver.switchTo().window(there);
+    await driver.close();
+    await driver.switchTo().window(here);
+    // Both type at one time: both are kept.
+    await app.driverScript(keptElsewhere('First one\nfrom elsewhere'));
+    await app.intoPad();
+    await app.type(', here');
+    await app.seeText('Another tab has changed this draft. Both are kept');
+    expect(await app.driverScript<number>(keptTexts('from elsewhere'))).toBe(1);
+    expect(await app.driverScript<number>(keptTexts('there, here'))).toBe(1);
 
-  // Deleted, and back with one tap.
-  await app.tap('Drafts');
-  await app.tap('Delete Second');
-  await app.seeText('The draft is deleted.');
-  await app.type(Key.ESCAPE);
-  await app.undo();
-  await app.tap('Drafts');
-  await app.control('Open Second');
-  await app.type(Key.ESCAPE);
+    // Deleted, and back with one tap.
+    await app.tap('Drafts');
+    await app.tap('Delete Second');
+    await app.seeText('The draft is deleted.');
+    await app.type(Key.ESCAPE);
+    await app.undo();
+    await app.tap('Drafts');
+    await app.control('Open Second');
+    await app.type(Key.ESCAPE);
 
-  // A full device says so, and what is typed stays on the page.
-  await app.driverScript(`
+    // A full device says so, and what is typed stays on the page.
+    await app.driverScript(`
     const { put } = IDBObjectStore.prototype;
     globalThis.makeRoom = () => { IDBObjectStore.prototype.put = put; };
     IDBObjectStore.prototype.put = function (...given) {
       if (this.name === 'drafts') throw new DOMException('no room', 'QuotaExceededError');
       return put.apply(this, given);
     };`);
-  await app.intoPad();
-  await app.type(' and more');
-  await app.seeText('This device has no room left: the draft is not kept.');
-  await app.driverScript('makeRoom()');
-  await app.type(' again');
-  await app.until(async () => (await app.driverScript<number>(keptTexts('and more again'))) === 1, 'the text to be kept again');
-});
+    await app.intoPad();
+    await app.type(' and more');
+    await app.seeText('This device has no room left: the draft is not kept.');
+    await app.driverScript('makeRoom()');
+    await app.type(' again');
+    await app.until(
+      async () => (await app.driverScript<number>(keptTexts('and more again'))) === 1,
+      'the text to be kept again',
+    );
+  },
+);
 
 /** A script with the drafts that this browser keeps: `all` of them, and `store` to write to. */
 const withDrafts = (script: string) => `
@@ -362,41 +415,58 @@ const withDrafts = (script: string) => `
   })()`;
 
 /** How many kept drafts hold a text. */
-const keptTexts = (text: string) => withDrafts(`return all.filter((draft) => draft.text.includes(${JSON.stringify(text)})).length;`);
+const keptTexts = (text: string) =>
+  withDrafts(`return all.filter((draft) => draft.text.includes(${JSON.stringify(text)})).length;`);
 
 /** Another tab has kept the first draft with another text. */
 const keptElsewhere = (text: string) =>
-  withDrafts(`const draft = all.find((one) => one.text.startsWith('First')); await done(store.put({ ...draft, text: ${JSON.stringify(text)}, version: draft.version + 1 }, draft.id));`);
+  withDrafts(
+    `const draft = all.find((one) => one.text.startsWith('First')); await done(store.put({ ...draft, text: ${JSON.stringify(text)}, version: draft.version + 1 }, draft.id));`,
+  );
 
-journey('a shortcut deleted elsewhere while its blanks are asked; a clipboard that is kept from us; texts without end', 'demo', async ({ open, stand }) => {
-  const app = await open('computer', '/write');
-  await app.intoPad();
-  await app.type(';hi ');
-  await app.insert(await app.field('Who it is for'), 'Rowena');
-  const other = await OtherDevice.join(stand.address);
-  await other.remove(';hi');
-  // The board beside the page shows that it has come here.
-  await app.until(async () => (await app.browser.driver.findElements(By.css('[aria-label^="Put in ;hi"]'))).length === 0, ';hi to be gone');
-  await app.tap('Put it in');
-  await app.padHolds('Dear Rowena, ');
-  await app.seeText(';hi was deleted on another device meanwhile.');
+journey(
+  'a shortcut deleted elsewhere while its blanks are asked; a clipboard that is kept from us; texts without end',
+  'demo',
+  async ({ open, stand }) => {
+    const app = await open('computer', '/write');
+    await app.intoPad();
+    await app.type(';hi ');
+    await app.insert(await app.field('Who it is for'), 'Rowena');
+    const other = await OtherDevice.join(stand.address);
+    await other.remove(';hi');
+    // The board beside the page shows that it has come here.
+    await app.until(
+      async () => (await app.browser.driver.findElements(By.css('[aria-label^="Put in ;hi"]'))).length === 0,
+      ';hi to be gone',
+    );
+    await app.tap('Put it in');
+    await app.padHolds('Dear Rowena, ');
+    await app.seeText(';hi was deleted on another device meanwhile.');
 
-  await app.browser.command('Browser.setPermission', { permission: { name: 'clipboard-write' }, setting: 'denied' });
-  await app.tap('Send on');
-  await app.tap('Copy');
-  await app.seeText('The browser did not let this be copied.');
+    await app.browser.command('Browser.setPermission', { permission: { name: 'clipboard-write' }, setting: 'denied' });
+    await app.tap('Send on');
+    await app.tap('Copy');
+    await app.seeText('The browser did not let this be copied.');
 
-  // A hundred thousand lines pasted, a megabyte and more: codes still fire at its end, and it is kept.
-  await app.tap('Clear the page');
-  await app.intoPad();
-  await app.browser.command('Browser.setPermission', { permission: { name: 'clipboard-write' }, setting: 'granted' });
-  await app.copyToClipboard('a line of text\n'.repeat(100_000));
-  await app.intoPad();
-  await app.withControl('v');
-  await app.type(';ten ');
-  await app.until(async () => (await app.pad()).text.endsWith('\nI am about ten minutes away. '), 'a code to fire at the end of a megabyte');
-  await app.seeText(';ten fired');
-  await app.until(async () => (await app.driverScript<number>(keptTexts('\nI am about ten minutes away. '))) === 1, 'the megabyte to be kept');
-  await app.tap('Send on');
-  await app.seeText('Some mail programs cut drafts as long as this');
-}, 120_000);
+    // A hundred thousand lines pasted, a megabyte and more: codes still fire at its end, and it is kept.
+    await app.tap('Clear the page');
+    await app.intoPad();
+    await app.browser.command('Browser.setPermission', { permission: { name: 'clipboard-write' }, setting: 'granted' });
+    await app.copyToClipboard('a line of text\n'.repeat(100_000));
+    await app.intoPad();
+    await app.withControl('v');
+    await app.type(';ten ');
+    await app.until(
+      async () => (await app.pad()).text.endsWith('\nI am about ten minutes away. '),
+      'a code to fire at the end of a megabyte',
+    );
+    await app.seeText(';ten fired');
+    await app.until(
+      async () => (await app.driverScript<number>(keptTexts('\nI am about ten minutes away. '))) === 1,
+      'the megabyte to be kept',
+    );
+    await app.tap('Send on');
+    await app.seeText('Some mail programs cut drafts as long as this');
+  },
+  120_000,
+);

@@ -3,32 +3,36 @@ import { By, Key } from 'selenium-webdriver';
 import { journey } from '../journey';
 import { OtherDevice } from '../otherDevice';
 
-journey('the whole list is set in the recommended marker, and one tap gives back the same list', 'demo', async ({ open, stand }) => {
-  const other = await OtherDevice.join(stand.address);
-  const before = await other.shortcuts();
-  const app = await open('phone');
-  await app.bench('Conventions');
-  await app.seeText('54 of 62 codes begin with “;”; the others in 5 other ways.');
-  // First what changes few codes, then what changes all.
-  await app.seeText('Give 8 codes your own marker “;”');
-  await app.control('See the 8 codes');
-  await app.seeText('Take “,” before');
-  await app.seeText('It saves another');
-  await app.seeText('markers weighed');
-  await app.expectAccessible();
-  await app.tap('See what would change');
-  await app.seeText('findings would be gone');
-  await app.seeText('At the start of a word ,res expands first on the computer');
-  await app.expectAccessible();
-  await app.tap('Change 62 codes');
-  await app.seeText('62 codes have “,” before now.');
-  await app.seeText('62 of 62 codes begin with “,”.');
-  await app.seeText('Nothing is better.');
-  await app.until(async () => (await other.shortcuts()) !== before, 'the other devices to have it');
-  await app.tap('Undo');
-  await app.seeText('54 of 62 codes begin with “;”');
-  await app.until(async () => (await other.shortcuts()) === before, 'the list to be the same, byte for byte');
-});
+journey(
+  'the whole list is set in the recommended marker, and one tap gives back the same list',
+  'demo',
+  async ({ open, stand }) => {
+    const other = await OtherDevice.join(stand.address);
+    const before = await other.shortcuts();
+    const app = await open('phone');
+    await app.bench('Conventions');
+    await app.seeText('54 of 62 codes begin with “;”; the others in 5 other ways.');
+    // First what changes few codes, then what changes all.
+    await app.seeText('Give 8 codes your own marker “;”');
+    await app.control('See the 8 codes');
+    await app.seeText('Take “,” before');
+    await app.seeText('It saves another');
+    await app.seeText('markers weighed');
+    await app.expectAccessible();
+    await app.tap('See what would change');
+    await app.seeText('findings would be gone');
+    await app.seeText('At the start of a word ,res expands first on the computer');
+    await app.expectAccessible();
+    await app.tap('Change 62 codes');
+    await app.seeText('62 codes have “,” before now.');
+    await app.seeText('62 of 62 codes begin with “,”.');
+    await app.seeText('Nothing is better.');
+    await app.until(async () => (await other.shortcuts()) !== before, 'the other devices to have it');
+    await app.tap('Undo');
+    await app.seeText('54 of 62 codes begin with “;”');
+    await app.until(async () => (await other.shortcuts()) === before, 'the list to be the same, byte for byte');
+  },
+);
 
 journey('exceptions are ticked out, and old codes go on working and tell the new ones', 'demo', async ({ open }) => {
   const app = await open('phone', '/check/conventions/apply?place=before&marker=%2C&scope=list');
@@ -55,31 +59,41 @@ journey('exceptions are ticked out, and old codes go on working and tell the new
   await app.see(By.css('[aria-label="Take ,them"]'));
 });
 
-journey('by keyboard: a marker is looked at, tried on one set, and a clash is resolved or listed', 'empty', async ({ open, stand }) => {
-  const other = await OtherDevice.join(stand.address);
-  await other.make([';ten', 'ten minutes away'], ['/ten', 'tenor part, second desk'], ['ham', 'Hamble Hall'], ['->', '→'], ['x'.repeat(40), 'too long to be marked']);
-  const app = await open('computer', '/check/conventions');
-  await app.seeText('markers weighed');
-  await app.tabTo('Order');
-  await app.type(Key.RETURN);
-  await app.see(By.css('[role=radiogroup]'));
-  await app.type(Key.ESCAPE);
-  // Rows open and close; what speaks against a marker is told.
-  await app.choose('Markers', 'Letters too');
-  await app.seeText('Show the other');
-  await app.pressByKey('Show the other', 200);
-  await app.tabTo('“/” before', 400);
-  await app.type(Key.RETURN);
-  await app.seeText('Chats take / for a command.');
-  await app.expectAccessible();
-  await app.open('/check/conventions/apply?place=before&marker=%2C&scope=list');
-  await app.seeText(',ten is taken');
-  await app.seeText(`stays: ,${'x'.repeat(40)} would be too long`);
-  await app.seeText('1 code of signs or corrections stays as it is.');
-  await app.expectAccessible();
-  await app.tabTo('ham becomes ,ham');
-  await app.type(' ');
-  await app.seeText('2 codes, 1 left out');
-  await app.open('/check/conventions/apply?place=before&marker=abc&scope=list');
-  await app.seeText('There is no such marker');
-});
+journey(
+  'by keyboard: a marker is looked at, tried on one set, and a clash is resolved or listed',
+  'empty',
+  async ({ open, stand }) => {
+    const other = await OtherDevice.join(stand.address);
+    await other.make(
+      [';ten', 'ten minutes away'],
+      ['/ten', 'tenor part, second desk'],
+      ['ham', 'Hamble Hall'],
+      ['->', '→'],
+      ['x'.repeat(40), 'too long to be marked'],
+    );
+    const app = await open('computer', '/check/conventions');
+    await app.seeText('markers weighed');
+    await app.tabTo('Order');
+    await app.type(Key.RETURN);
+    await app.see(By.css('[role=radiogroup]'));
+    await app.type(Key.ESCAPE);
+    // Rows open and close; what speaks against a marker is told.
+    await app.choose('Markers', 'Letters too');
+    await app.seeText('Show the other');
+    await app.pressByKey('Show the other', 200);
+    await app.tabTo('“/” before', 400);
+    await app.type(Key.RETURN);
+    await app.seeText('Chats take / for a command.');
+    await app.expectAccessible();
+    await app.open('/check/conventions/apply?place=before&marker=%2C&scope=list');
+    await app.seeText(',ten is taken');
+    await app.seeText(`stays: ,${'x'.repeat(40)} would be too long`);
+    await app.seeText('1 code of signs or corrections stays as it is.');
+    await app.expectAccessible();
+    await app.tabTo('ham becomes ,ham');
+    await app.type(' ');
+    await app.seeText('2 codes, 1 left out');
+    await app.open('/check/conventions/apply?place=before&marker=abc&scope=list');
+    await app.seeText('There is no such marker');
+  },
+);

@@ -95,41 +95,49 @@ journey('all is there after a restart of the server and of the browser', 'demo',
   }
 });
 
-journey('a server that has lost its data takes the device in again, and what waited', 'empty', async ({ stand, open }) => {
-  const app = await open('phone');
-  await app.make(';old', 'Sent to the server before it lost its data.');
-  await app.seeText('In step');
-  await stand.stop();
-  await app.make(';new', 'Waiting when the server lost its data.');
-  await app.seeText('1 change waiting');
-  await stand.startAfresh();
-  await app.seeText('In step');
-  const other = await open('computer');
-  await other.seeText('Waiting when the server lost its data.');
-  await other.seeText('Sent to the server before it lost its data.');
-  await app.seeText('Waiting when the server lost its data.');
-});
+journey(
+  'a server that has lost its data takes the device in again, and what waited',
+  'empty',
+  async ({ stand, open }) => {
+    const app = await open('phone');
+    await app.make(';old', 'Sent to the server before it lost its data.');
+    await app.seeText('In step');
+    await stand.stop();
+    await app.make(';new', 'Waiting when the server lost its data.');
+    await app.seeText('1 change waiting');
+    await stand.startAfresh();
+    await app.seeText('In step');
+    const other = await open('computer');
+    await other.seeText('Waiting when the server lost its data.');
+    await other.seeText('Sent to the server before it lost its data.');
+    await app.seeText('Waiting when the server lost its data.');
+  },
+);
 
-journey('a device without room says so, keeps what is typed, and saves it when there is room', 'demo', async ({ open }) => {
-  const app = await open('phone');
-  await app.seeText('In step');
-  await app.driverScript(`
+journey(
+  'a device without room says so, keeps what is typed, and saves it when there is room',
+  'demo',
+  async ({ open }) => {
+    const app = await open('phone');
+    await app.seeText('In step');
+    await app.driverScript(`
     const { add } = IDBObjectStore.prototype;
     globalThis.makeRoom = () => { IDBObjectStore.prototype.add = add; };
     IDBObjectStore.prototype.add = function (...given) {
       if (this.name === 'outbox') throw new DOMException('no room', 'QuotaExceededError');
       return add.apply(this, given);
     };`);
-  await app.tap('Paste or write…');
-  await app.insert(await app.field('You get'), 'There is no room for this yet.');
-  await app.insert(await app.field('You type'), ';room');
-  await app.tap('Save');
-  await app.seeText('This device has no room left: nothing was changed.');
-  await app.driverScript('makeRoom()');
-  await app.tap('Save');
-  await app.seeText(';room is saved');
-  await app.seeText('In step');
-});
+    await app.tap('Paste or write…');
+    await app.insert(await app.field('You get'), 'There is no room for this yet.');
+    await app.insert(await app.field('You type'), ';room');
+    await app.tap('Save');
+    await app.seeText('This device has no room left: nothing was changed.');
+    await app.driverScript('makeRoom()');
+    await app.tap('Save');
+    await app.seeText(';room is saved');
+    await app.seeText('In step');
+  },
+);
 
 journey('two tabs of one browser are one device', 'demo', async ({ open }) => {
   const app = await open('phone');

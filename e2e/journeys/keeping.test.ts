@@ -28,7 +28,11 @@ async function saved(ending: string, into: string, app: App): Promise<string> {
 
 async function bringIn(app: App, path: string): Promise<void> {
   await app.open('/import');
-  await (await app.see(By.css('[role=main]'))).findElement(By.css('input[type=file]')).then((input) => input.sendKeys(path));
+  await (
+    await app.see(By.css('[role=main]'))
+  )
+    .findElement(By.css('input[type=file]'))
+    .then((input) => input.sendKeys(path));
 }
 
 journey('files out and in again: nothing is new, nothing is changed', 'demo', async ({ open }) => {
@@ -55,7 +59,9 @@ journey('files out and in again: nothing is new, nothing is changed', 'demo', as
   }
   // The list under our own format holds to the published schema's version, and says where it is.
   const json = JSON.parse(readFileSync(await saved('.json', folder, app), 'utf8')) as { $schema: string };
-  const answer = await app.driverScript<string>(`return fetch('${json.$schema}').then((schema) => schema.json()).then((schema) => schema.$schema)`);
+  const answer = await app.driverScript<string>(
+    `return fetch('${json.$schema}').then((schema) => schema.json()).then((schema) => schema.$schema)`,
+  );
   expect(answer).toBe('https://json-schema.org/draft/2020-12/schema');
   // A set alone, on the clipboard.
   await app.choose('What', 'Us (12)');
@@ -67,103 +73,139 @@ journey('files out and in again: nothing is new, nothing is changed', 'demo', as
   expect(copied).not.toContain('ten minutes away');
 });
 
-journey('a backup restored into an empty list of another server, with the private ones under a passphrase', 'demo', async ({ open }) => {
-  const app = await open('computer');
-  await savesHere(app);
-  await app.seeText('In step');
-  await app.openShortcut(';mob');
-  await app.tick('Only on this device');
-  await app.tap('Save');
-  await app.seeText(';mob is saved');
-  await app.open('/export');
-  await app.seeText('1 shortcut that is only on this device is not in it.');
-  await app.tick('The one that is');
-  await app.fill('Passphrase', 'short');
-  await app.tap('Save a backup');
-  await app.seeText('Take ten characters or more');
-  await app.fill('Passphrase', 'seven felts under the lid');
-  await app.fill('Again', 'seven felts under the lip');
-  await app.tap('Save a backup');
-  await app.seeText('The two are not the same.');
-  await app.expectAccessible();
-  await app.fill('Again', 'seven felts under the lid');
-  await app.tap('Save a backup');
-  const path = await saved('.json', folder, app);
-  const text = readFileSync(path, 'utf8');
-  expect(text).not.toContain('07700 900482');
-  expect(JSON.parse(text)).toMatchObject({ private: { count: 1, kdf: 'PBKDF2', iterations: 600_000 }, rest: { list: { languages: ['en'] } } });
-  // The same list without what tells when it was written.
-  const whole = (backup: string) => {
-    const { sets, shortcuts, rest } = JSON.parse(backup) as { sets: unknown[]; shortcuts: { id: string }[]; rest: unknown };
-    return { sets, shortcuts: [...shortcuts].sort((a, b) => (a.id < b.id ? -1 : 1)), rest };
-  };
+journey(
+  'a backup restored into an empty list of another server, with the private ones under a passphrase',
+  'demo',
+  async ({ open }) => {
+    const app = await open('computer');
+    await savesHere(app);
+    await app.seeText('In step');
+    await app.openShortcut(';mob');
+    await app.tick('Only on this device');
+    await app.tap('Save');
+    await app.seeText(';mob is saved');
+    await app.open('/export');
+    await app.seeText('1 shortcut that is only on this device is not in it.');
+    await app.tick('The one that is');
+    await app.fill('Passphrase', 'short');
+    await app.tap('Save a backup');
+    await app.seeText('Take ten characters or more');
+    await app.fill('Passphrase', 'seven felts under the lid');
+    await app.fill('Again', 'seven felts under the lip');
+    await app.tap('Save a backup');
+    await app.seeText('The two are not the same.');
+    await app.expectAccessible();
+    await app.fill('Again', 'seven felts under the lid');
+    await app.tap('Save a backup');
+    const path = await saved('.json', folder, app);
+    const text = readFileSync(path, 'utf8');
+    expect(text).not.toContain('07700 900482');
+    expect(JSON.parse(text)).toMatchObject({
+      private: { count: 1, kdf: 'PBKDF2', iterations: 600_000 },
+      rest: { list: { languages: ['en'] } },
+    });
+    // The same list without what tells when it was written.
+    const whole = (backup: string) => {
+      const { sets, shortcuts, rest } = JSON.parse(backup) as {
+        sets: unknown[];
+        shortcuts: { id: string }[];
+        rest: unknown;
+      };
+      return { sets, shortcuts: [...shortcuts].sort((a, b) => (a.id < b.id ? -1 : 1)), rest };
+    };
 
-  // A new server that knows nothing, and another browser.
-  const elsewhere = await Stand.start('empty');
-  try {
-    const other = await open('phone', '/import', elsewhere.address);
-    const emptied = mkdtempSync(join(folder, 'elsewhere-'));
-    await savesHere(other, emptied);
-    await (await other.browser.driver.findElement(By.css('[role=main] input[type=file]'))).sendKeys(path);
-    await other.seeText('a backup of');
-    await other.seeText('1 shortcut that was only on one device is sealed in it.');
-    await other.fill('Passphrase', 'seven felts under the lip');
-    await other.tap('Open them');
-    await other.seeText('It does not open with this passphrase.');
-    await other.expectAccessible();
-    await other.fill('Passphrase', 'seven felts under the lid');
-    await other.tap('Open them');
-    await other.seeText('New 64');
-    await other.tap('Bring in 64');
-    await other.seeText('64 shortcuts are new.');
-    await other.seeText('In step');
-    await other.fill('Find by code or text', ';mob');
-    await other.seeText('only on this device');
-    await other.open('/export');
-    await other.tap('Save a backup');
-    const again = readFileSync(await saved('.json', emptied, other), 'utf8');
-    expect(whole(again)).toEqual(whole(text));
-    expect(whole(again).shortcuts).toHaveLength(63);
-  } finally {
-    await elsewhere.end();
-  }
-});
+    // A new server that knows nothing, and another browser.
+    const elsewhere = await Stand.start('empty');
+    try {
+      const other = await open('phone', '/import', elsewhere.address);
+      const emptied = mkdtempSync(join(folder, 'elsewhere-'));
+      await savesHere(other, emptied);
+      await (await other.browser.driver.findElement(By.css('[role=main] input[type=file]'))).sendKeys(path);
+      await other.seeText('a backup of');
+      await other.seeText('1 shortcut that was only on one device is sealed in it.');
+      await other.fill('Passphrase', 'seven felts under the lip');
+      await other.tap('Open them');
+      await other.seeText('It does not open with this passphrase.');
+      await other.expectAccessible();
+      await other.fill('Passphrase', 'seven felts under the lid');
+      await other.tap('Open them');
+      await other.seeText('New 64');
+      await other.tap('Bring in 64');
+      await other.seeText('64 shortcuts are new.');
+      await other.seeText('In step');
+      await other.fill('Find by code or text', ';mob');
+      await other.seeText('only on this device');
+      await other.open('/export');
+      await other.tap('Save a backup');
+      const again = readFileSync(await saved('.json', emptied, other), 'utf8');
+      expect(whole(again)).toEqual(whole(text));
+      expect(whole(again).shortcuts).toHaveLength(63);
+    } finally {
+      await elsewhere.end();
+    }
+  },
+);
 
-journey('the sheet: on paper of either size, in columns and as cards, and as a page by itself', 'demo', async ({ open }) => {
-  const app = await open('computer');
-  await savesHere(app);
-  await app.seeText('In step');
-  await app.tap('More about the list');
-  await app.tap('Sheet to keep in sight');
-  await app.see(By.css('iframe[title="The sheet"]'));
-  await app.expectAccessible();
-  for (const [layout, paper, size] of [
-    ['two columns', 'A4', '595 842'],
-    ['wallet cards', 'Letter', '612 792'],
-  ] as const) {
-    await app.choose('Layout', layout);
-    await app.choose('Paper', paper);
-    await app.until(async () => (await app.driverScript<string>(`return document.querySelector('iframe').srcdoc`)).includes(`size:${paper === 'A4' ? 'A4' : 'letter'};`), 'the sheet on this paper');
-    await app.until(async () => (await app.driverScript<string>(`return document.querySelector('iframe').srcdoc`)).includes(`<main class="${layout.split(' ')[0]}">`), 'the sheet in this layout');
-    await app.tap('Save as a page');
-    const html = await saved('.html', folder, app);
-    // As a reader opens it, from a disk, with no app and no server.
-    const { data } = await printed(app, html);
-    const pdf = Buffer.from(data, 'base64').toString('latin1');
-    expect([...pdf.matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)].map(([, width, height]) => `${Math.round(Number(width))} ${Math.round(Number(height))}`)).toContain(size);
-    expect([...pdf.matchAll(/\/Type \/Page\b/g)].length).toBeLessThanOrEqual(2);
-    rmSync(html);
-    await app.open('/sheet');
+journey(
+  'the sheet: on paper of either size, in columns and as cards, and as a page by itself',
+  'demo',
+  async ({ open }) => {
+    const app = await open('computer');
+    await savesHere(app);
+    await app.seeText('In step');
+    await app.tap('More about the list');
+    await app.tap('Sheet to keep in sight');
     await app.see(By.css('iframe[title="The sheet"]'));
-  }
-  // What is chosen alone.
-  await app.goTo('Shortcuts');
-  await app.tap('More about the list');
-  await app.tap('Choose several');
-  await app.press(await app.see(By.css('[role=checkbox][aria-label^=";cv: "]')));
-  await app.tap('Sheet, for 1 shortcut');
-  await app.until(async () => (await app.driverScript<string>(`return document.querySelector('iframe')?.srcdoc ?? ''`)).split('<dt>').length === 2, 'one code on the sheet');
-});
+    await app.expectAccessible();
+    for (const [layout, paper, size] of [
+      ['two columns', 'A4', '595 842'],
+      ['wallet cards', 'Letter', '612 792'],
+    ] as const) {
+      await app.choose('Layout', layout);
+      await app.choose('Paper', paper);
+      await app.until(
+        async () =>
+          (await app.driverScript<string>(`return document.querySelector('iframe').srcdoc`)).includes(
+            `size:${paper === 'A4' ? 'A4' : 'letter'};`,
+          ),
+        'the sheet on this paper',
+      );
+      await app.until(
+        async () =>
+          (await app.driverScript<string>(`return document.querySelector('iframe').srcdoc`)).includes(
+            `<main class="${layout.split(' ')[0]}">`,
+          ),
+        'the sheet in this layout',
+      );
+      await app.tap('Save as a page');
+      const html = await saved('.html', folder, app);
+      // As a reader opens it, from a disk, with no app and no server.
+      const { data } = await printed(app, html);
+      const pdf = Buffer.from(data, 'base64').toString('latin1');
+      expect(
+        [...pdf.matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)].map(
+          ([, width, height]) => `${Math.round(Number(width))} ${Math.round(Number(height))}`,
+        ),
+      ).toContain(size);
+      expect([...pdf.matchAll(/\/Type \/Page\b/g)].length).toBeLessThanOrEqual(2);
+      rmSync(html);
+      await app.open('/sheet');
+      await app.see(By.css('iframe[title="The sheet"]'));
+    }
+    // What is chosen alone.
+    await app.goTo('Shortcuts');
+    await app.tap('More about the list');
+    await app.tap('Choose several');
+    await app.press(await app.see(By.css('[role=checkbox][aria-label^=";cv: "]')));
+    await app.tap('Sheet, for 1 shortcut');
+    await app.until(
+      async () =>
+        (await app.driverScript<string>(`return document.querySelector('iframe')?.srcdoc ?? ''`)).split('<dt>')
+          .length === 2,
+      'one code on the sheet',
+    );
+  },
+);
 
 /** A saved page, opened by itself, and printed to PDF with the size it asks for. */
 async function printed(app: App, path: string): Promise<{ data: string }> {
@@ -171,4 +213,3 @@ async function printed(app: App, path: string): Promise<{ data: string }> {
   await app.expectAccessible();
   return app.browser.command<{ data: string }>('Page.printToPDF', { preferCSSPageSize: true, printBackground: true });
 }
-

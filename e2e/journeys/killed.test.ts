@@ -11,7 +11,11 @@ const WRITERS = 4;
 /** Between the first change and the end of a server, in ms. */
 const [SOONEST, LATEST] = [5, 250];
 
-const shortcut = { content: { expansion: 'Written while it died', template: false, format: 'plain' as const }, kind: 'message' as const, setId: null };
+const shortcut = {
+  content: { expansion: 'Written while it died', template: false, format: 'plain' as const },
+  kind: 'message' as const,
+  setId: null,
+};
 
 /** A device that writes one change after the other, and sends again what was not acknowledged. */
 class Writer {
@@ -47,7 +51,8 @@ test(`killed ${KILLS} times while ${WRITERS} devices write, it has every acknowl
   const stand = await Stand.start('empty');
   try {
     const writers: Writer[] = [];
-    for (let index = 0; index < WRITERS; index += 1) writers.push(new Writer(await OtherDevice.join(stand.address, `Writer ${index}`)));
+    for (let index = 0; index < WRITERS; index += 1)
+      writers.push(new Writer(await OtherDevice.join(stand.address, `Writer ${index}`)));
     const reader = await OtherDevice.join(stand.address, 'Reader');
     const after = fc.sample(fc.integer({ min: SOONEST, max: LATEST }), { numRuns: KILLS, seed: 7 });
     for (const delay of after) {
@@ -62,7 +67,9 @@ test(`killed ${KILLS} times while ${WRITERS} devices write, it has every acknowl
       expect([...logged].sort()).toEqual(writers.flatMap(({ acknowledged }) => acknowledged).sort());
     }
     expect(writers.flatMap(({ acknowledged }) => acknowledged).length).toBeGreaterThan(KILLS * WRITERS);
-    expect(JSON.parse(await reader.shortcuts())).toHaveLength(writers.flatMap(({ acknowledged }) => acknowledged).length);
+    expect(JSON.parse(await reader.shortcuts())).toHaveLength(
+      writers.flatMap(({ acknowledged }) => acknowledged).length,
+    );
   } finally {
     await stand.end();
   }

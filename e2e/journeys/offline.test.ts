@@ -11,35 +11,39 @@ import { Stand } from '../stand';
 
 keepApp();
 
-journey('with no server the app opens at any place and works; back again all are equal', 'demo', async ({ open, stand }) => {
-  const app = await open('phone');
-  await app.seeText('In step');
-  await app.isKeptOnDevice();
-  const other = await open('computer');
-  await stand.stop();
+journey(
+  'with no server the app opens at any place and works; back again all are equal',
+  'demo',
+  async ({ open, stand }) => {
+    const app = await open('phone');
+    await app.seeText('In step');
+    await app.isKeptOnDevice();
+    const other = await open('computer');
+    await stand.stop();
 
-  await app.reload();
-  await app.seeText('No server');
-  expect((await app.codes()).length).toBeGreaterThan(3);
-  // What was never opened before is there as well.
-  await app.open('/check/savings');
-  await app.seeText('Save most');
-  await app.open('/write');
-  await app.intoPad();
-  await app.type('Hello, ;ten ');
-  await app.padHolds('Hello, I am about ten minutes away. ');
-  await app.goTo('Shortcuts');
-  await app.make(';cellar', 'No network down here.');
-  await app.seeText('1 change waiting');
-  await app.reload();
-  await app.seeText('1 change waiting');
-  await app.expectAccessible();
+    await app.reload();
+    await app.seeText('No server');
+    expect((await app.codes()).length).toBeGreaterThan(3);
+    // What was never opened before is there as well.
+    await app.open('/check/savings');
+    await app.seeText('Save most');
+    await app.open('/write');
+    await app.intoPad();
+    await app.type('Hello, ;ten ');
+    await app.padHolds('Hello, I am about ten minutes away. ');
+    await app.goTo('Shortcuts');
+    await app.make(';cellar', 'No network down here.');
+    await app.seeText('1 change waiting');
+    await app.reload();
+    await app.seeText('1 change waiting');
+    await app.expectAccessible();
 
-  await stand.start();
-  await app.seeText('In step');
-  await other.insert(await other.field('Find by code or text'), ';cellar');
-  await other.seeText('No network down here.');
-});
+    await stand.start();
+    await app.seeText('In step');
+    await other.insert(await other.field('Find by code or text'), ';cellar');
+    await other.seeText('No network down here.');
+  },
+);
 
 test('a later version is offered, never forced, and what is being typed is kept', async () => {
   const site = mkdtempSync(join(tmpdir(), 'yellow-latch-site-'));
@@ -57,7 +61,10 @@ test('a later version is offered, never forced, and what is being typed is kept'
     expect(revision).toBeDefined();
     writeFileSync(worker, list.replace(revision!, `later-${revision!}`));
     const page = join(site, 'index.html');
-    writeFileSync(page, readFileSync(page, 'utf8').replace('<title>Yellow Latch</title>', '<title>Yellow Latch, later</title>'));
+    writeFileSync(
+      page,
+      readFileSync(page, 'utf8').replace('<title>Yellow Latch</title>', '<title>Yellow Latch, later</title>'),
+    );
 
     await app.intoPad();
     await app.type('half a sent');
@@ -90,7 +97,9 @@ test('a later version is offered, never forced, and what is being typed is kept'
 test('what a browser asks before it offers to install the app', async () => {
   // Web Application Manifest (W3C): name, start_url, display, icons of 192 and 512 px; what its icons say they are, they are.
   const root = join(__dirname, '../../packages/app/public');
-  const manifest = JSON.parse(readFileSync(join(root, 'manifest.webmanifest'), 'utf8')) as { icons: { src: string; sizes: string; type: string }[] } & Record<string, string>;
+  const manifest = JSON.parse(readFileSync(join(root, 'manifest.webmanifest'), 'utf8')) as {
+    icons: { src: string; sizes: string; type: string }[];
+  } & Record<string, string>;
   expect(manifest).toMatchObject({ name: 'Yellow Latch', start_url: '/', display: 'standalone' });
   const png = manifest.icons.filter(({ type }) => type === 'image/png');
   expect(png.map(({ sizes }) => sizes)).toEqual(expect.arrayContaining(['192x192', '512x512']));
@@ -105,7 +114,9 @@ test('what a browser asks before it offers to install the app', async () => {
     await new App(browser, stand.address).open();
     const { errors } = await browser.command<{ errors: { message: string }[] }>('Page.getAppManifest');
     expect(errors).toEqual([]);
-    const { installabilityErrors } = await browser.command<{ installabilityErrors: { errorId: string }[] }>('Page.getInstallabilityErrors');
+    const { installabilityErrors } = await browser.command<{ installabilityErrors: { errorId: string }[] }>(
+      'Page.getInstallabilityErrors',
+    );
     // A headless browser is "in incognito": that is its own and no fault of the app.
     expect(installabilityErrors.filter(({ errorId }) => errorId !== 'in-incognito')).toEqual([]);
   } finally {

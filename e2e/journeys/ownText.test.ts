@@ -75,20 +75,24 @@ journey('own text by keyboard, from files of three kinds, and from one that is n
     };
     await choose(file('sent.txt', TEXT));
     await app.seeText('31 words, 5 misfires');
-    await choose(file('sent.csv', 'when,"what, said"\n"2026-11-02, 10:04","so, we came"\n"2026-11-03, 11:10","nothing, really"\n'));
+    await choose(
+      file('sent.csv', 'when,"what, said"\n"2026-11-02, 10:04","so, we came"\n"2026-11-03, 11:10","nothing, really"\n'),
+    );
     await app.tap('Column: when');
     await app.press(await app.see(By.xpath('//*[@role="radio" and contains(., "what, said")]')));
     await app.seeText('1 of 1: so');
-    await choose(file('chat.jsonl', '{"from":"Mara","body":{"text":"so it is"}}\n{"from":"Ansel","body":{"text":"ham again"}}\n'));
+    await choose(
+      file('chat.jsonl', '{"from":"Mara","body":{"text":"so it is"}}\n{"from":"Ansel","body":{"text":"ham again"}}\n'),
+    );
     await app.seeText('2 misfires of 2 codes');
     await app.tap('Field: body.text');
     await app.press(await app.see(By.xpath('//*[@role="radio" and contains(., "from")]')));
     await app.seeText('No code would have fired in it by mistake.');
     await app.expectAccessible();
     await app.tap('Another text');
-    await (await app.browser.driver.findElement(By.css('input[type=file]'))).sendKeys(
-      file('picture.txt', Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13])),
-    );
+    await (
+      await app.browser.driver.findElement(By.css('input[type=file]'))
+    ).sendKeys(file('picture.txt', Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13])));
     await app.seeText('This is a picture, no text.');
     // Nothing of what was typed before is lost.
     await app.tap('Another text');

@@ -12,58 +12,63 @@ async function write(app: App, text: string): Promise<void> {
 }
 
 /** What the expansion's field shows, chips among it. */
-const shown = (app: App) => app.driverScript<string>(`return document.querySelector('.template-field')?.innerText ?? ''`);
+const shown = (app: App) =>
+  app.driverScript<string>(`return document.querySelector('.template-field')?.innerText ?? ''`);
 const year = new Date().getFullYear();
 
-journey('a message with blanks is made by touch, fires, is filled in, taken back, and cancelled', 'empty', async ({ open }) => {
-  const app = await open('phone');
-  await app.tap('Paste or write…');
-  await app.insert(await app.field('You get'), 'Dear , see you.');
-  // The caret goes behind “Dear ”.
-  await app.type(Key.HOME + Key.ARROW_RIGHT.repeat(5));
-  await app.tap('Put in: Blank');
-  await app.insert(await app.field('Called'), 'Name');
-  await app.expectAccessible();
-  await app.tap('Put it in');
-  await app.until(async () => (await shown(app)) === 'Dear Name, see you.', 'the chip in its place');
-  await app.tap('Put in: Blank');
-  await app.insert(await app.field('Called'), 'Part of the day');
-  await app.choose('Asks for', 'one of several');
-  await app.tap('Put it in');
-  await app.seeText('Give it something to choose from');
-  await app.insert(await app.field('To choose from, with commas between'), 'morning, afternoon');
-  await app.tap('Put it in');
-  await app.control('Blank: Part of the day');
-  await app.seeText('It gives now');
-  await app.expectAccessible();
-  await app.insert(await app.field('You type'), ';see');
-  await app.tap('Save');
-  await app.seeText(';see is saved');
-  await app.seeText('[Name]');
+journey(
+  'a message with blanks is made by touch, fires, is filled in, taken back, and cancelled',
+  'empty',
+  async ({ open }) => {
+    const app = await open('phone');
+    await app.tap('Paste or write…');
+    await app.insert(await app.field('You get'), 'Dear , see you.');
+    // The caret goes behind “Dear ”.
+    await app.type(Key.HOME + Key.ARROW_RIGHT.repeat(5));
+    await app.tap('Put in: Blank');
+    await app.insert(await app.field('Called'), 'Name');
+    await app.expectAccessible();
+    await app.tap('Put it in');
+    await app.until(async () => (await shown(app)) === 'Dear Name, see you.', 'the chip in its place');
+    await app.tap('Put in: Blank');
+    await app.insert(await app.field('Called'), 'Part of the day');
+    await app.choose('Asks for', 'one of several');
+    await app.tap('Put it in');
+    await app.seeText('Give it something to choose from');
+    await app.insert(await app.field('To choose from, with commas between'), 'morning, afternoon');
+    await app.tap('Put it in');
+    await app.control('Blank: Part of the day');
+    await app.seeText('It gives now');
+    await app.expectAccessible();
+    await app.insert(await app.field('You type'), ';see');
+    await app.tap('Save');
+    await app.seeText(';see is saved');
+    await app.seeText('[Name]');
 
-  await write(app, ';see ');
-  await app.seeText('1 of 2 to fill in');
-  await app.insert(await app.field('Name'), 'Rowena');
-  await app.expectAccessible();
-  await app.type(Key.RETURN);
-  await app.seeText('2 of 2 to fill in');
-  await app.expectAccessible();
-  await app.tap('afternoon');
-  const { text } = await (async () => {
-    await app.seeText(';see fired');
-    return app.pad();
-  })();
-  expect(text).toMatch(/^Dear Rowena(afternoon)?, see you\.(afternoon)? $/);
-  await app.type(Key.BACK_SPACE);
-  await app.padHolds(';see ');
-  await app.tap('Clear the page');
-  await app.type(';see ');
-  await app.seeText('1 of 2 to fill in');
-  await app.tap('Leave the code');
-  await app.padHolds(';see ');
-  await app.type('x');
-  await app.padHolds(';see x');
-});
+    await write(app, ';see ');
+    await app.seeText('1 of 2 to fill in');
+    await app.insert(await app.field('Name'), 'Rowena');
+    await app.expectAccessible();
+    await app.type(Key.RETURN);
+    await app.seeText('2 of 2 to fill in');
+    await app.expectAccessible();
+    await app.tap('afternoon');
+    const { text } = await (async () => {
+      await app.seeText(';see fired');
+      return app.pad();
+    })();
+    expect(text).toMatch(/^Dear Rowena(afternoon)?, see you\.(afternoon)? $/);
+    await app.type(Key.BACK_SPACE);
+    await app.padHolds(';see ');
+    await app.tap('Clear the page');
+    await app.type(';see ');
+    await app.seeText('1 of 2 to fill in');
+    await app.tap('Leave the code');
+    await app.padHolds(';see ');
+    await app.type('x');
+    await app.padHolds(';see x');
+  },
+);
 
 journey('dates, the caret, another shortcut inside, and a circle, by touch', 'demo', async ({ open }) => {
   const app = await open('phone');
@@ -75,10 +80,16 @@ journey('dates, the caret, another shortcut inside, and a circle, by touch', 'de
   expect((await app.pad()).caret).toBe(5);
   await app.tap('Clear the page');
   await app.type(';clear ');
-  await app.until(async () => (await app.pad()).text.includes('photographs included. Hamble Hall: the ramp'), 'the wording inside');
+  await app.until(
+    async () => (await app.pad()).text.includes('photographs included. Hamble Hall: the ramp'),
+    'the wording inside',
+  );
   await app.tap('Clear the page');
   await app.type(';six ');
-  await app.until(async () => new RegExp(`due in \\w+ (${year}|${year + 1})\\.`).test((await app.pad()).text), 'the month in six months');
+  await app.until(
+    async () => new RegExp(`due in \\w+ (${year}|${year + 1})\\.`).test((await app.pad()).text),
+    'the month in six months',
+  );
 
   // A date is chosen by its example.
   await app.goTo('Shortcuts');
@@ -134,7 +145,10 @@ journey('formatted: seen, shown for a device that knows none, and copied in both
   await app.seeText('Lost there: its formatting and its lines.');
   // Fired, it is plain text that reads well.
   await write(app, ';bye ');
-  await app.until(async () => (await app.pad()).text.includes('Corrie & Vale · Book a visit (https://corrieandvale.example/book)'), 'the sign-off as text');
+  await app.until(
+    async () => (await app.pad()).text.includes('Corrie & Vale · Book a visit (https://corrieandvale.example/book)'),
+    'the sign-off as text',
+  );
   await app.goTo('Shortcuts');
   await app.fill('Find by code or text', ';six');
   await app.openShortcut(';six');
@@ -146,41 +160,45 @@ journey('formatted: seen, shown for a device that knows none, and copied in both
   await app.seeText('That device knows no dates');
 });
 
-journey('the clipboard, the caret and formatting are put in by touch; a template that is none is told and set right', 'empty', async ({ open, stand }) => {
-  const other = await OtherDevice.join(stand.address);
-  await other.make([';broken', 'so { it', { content: { expansion: 'so { it', template: true, format: 'plain' } }]);
-  const app = await open('phone');
-  await app.copyToClipboard('https://corrieandvale.example');
-  await app.tap('Paste or write…');
-  await app.insert(await app.field('You get'), 'See **us**: ');
-  await app.tap('Put in: Clipboard');
-  await app.control('What is at hand: clipboard');
-  await app.tap('Put in: Caret');
-  await app.control('Caret: caret');
-  await app.insert(await app.field('You type'), ';see');
-  await app.choose('Formatting', 'Markdown');
-  await app.see(By.css('.formatted strong'));
-  await app.expectAccessible();
-  await app.tap('Save');
-  await app.seeText(';see is saved');
-  await write(app, ';see ');
-  await app.seeText('One thing to fill in');
-  expect(await (await app.field('From the clipboard')).getAttribute('value')).toBe('https://corrieandvale.example');
-  await app.tap('Put it in');
-  await app.padHolds('See us: https://corrieandvale.example ');
-  expect((await app.pad()).caret).toBe('See us: https://corrieandvale.example'.length);
-  await app.tap('Clear the page');
+journey(
+  'the clipboard, the caret and formatting are put in by touch; a template that is none is told and set right',
+  'empty',
+  async ({ open, stand }) => {
+    const other = await OtherDevice.join(stand.address);
+    await other.make([';broken', 'so { it', { content: { expansion: 'so { it', template: true, format: 'plain' } }]);
+    const app = await open('phone');
+    await app.copyToClipboard('https://corrieandvale.example');
+    await app.tap('Paste or write…');
+    await app.insert(await app.field('You get'), 'See **us**: ');
+    await app.tap('Put in: Clipboard');
+    await app.control('What is at hand: clipboard');
+    await app.tap('Put in: Caret');
+    await app.control('Caret: caret');
+    await app.insert(await app.field('You type'), ';see');
+    await app.choose('Formatting', 'Markdown');
+    await app.see(By.css('.formatted strong'));
+    await app.expectAccessible();
+    await app.tap('Save');
+    await app.seeText(';see is saved');
+    await write(app, ';see ');
+    await app.seeText('One thing to fill in');
+    expect(await (await app.field('From the clipboard')).getAttribute('value')).toBe('https://corrieandvale.example');
+    await app.tap('Put it in');
+    await app.padHolds('See us: https://corrieandvale.example ');
+    expect((await app.pad()).caret).toBe('See us: https://corrieandvale.example'.length);
+    await app.tap('Clear the page');
 
-  await app.type(';broken ');
-  await app.seeText(';broken stays. The text has a brace or a backslash at character');
-  await app.padHolds(';broken ');
-  await app.goTo('Shortcuts');
-  await app.openShortcut(';broken');
-  await app.seeText('that opens nothing');
-  await app.expectAccessible();
-  await app.fill('You get', 'so it is');
-  await app.tap('Save');
-  await app.seeText(';broken is saved');
-  await write(app, ' ;broken ');
-  await app.seeText(';broken fired');
-});
+    await app.type(';broken ');
+    await app.seeText(';broken stays. The text has a brace or a backslash at character');
+    await app.padHolds(';broken ');
+    await app.goTo('Shortcuts');
+    await app.openShortcut(';broken');
+    await app.seeText('that opens nothing');
+    await app.expectAccessible();
+    await app.fill('You get', 'so it is');
+    await app.tap('Save');
+    await app.seeText(';broken is saved');
+    await write(app, ' ;broken ');
+    await app.seeText(';broken fired');
+  },
+);

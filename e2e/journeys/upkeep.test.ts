@@ -7,29 +7,49 @@ import { By, Key, type WebElement } from 'selenium-webdriver';
 import type { App } from '../app';
 import { journey } from '../journey';
 
-const row = (code: string) => By.css(`[role=link][aria-label^=${JSON.stringify(`${code}: `)}], [role=checkbox][aria-label^=${JSON.stringify(`${code}: `)}]`);
+const row = (code: string) =>
+  By.css(
+    `[role=link][aria-label^=${JSON.stringify(`${code}: `)}], [role=checkbox][aria-label^=${JSON.stringify(`${code}: `)}]`,
+  );
 
 /** Keeps a finger on something for longer than a tap. */
 async function pressLong(app: App, element: WebElement): Promise<void> {
-  await app.browser.driver.actions({ async: true }).move({ origin: element, duration: 0 }).press().pause(700).release().perform();
+  await app.browser.driver
+    .actions({ async: true })
+    .move({ origin: element, duration: 0 })
+    .press()
+    .pause(700)
+    .release()
+    .perform();
 }
 
 /** The codes that are chosen. */
 function chosen(app: App): Promise<string> {
-  return app.driverScript<string>(`return [...document.querySelectorAll('[role=checkbox][aria-checked=true]')].map((row) => row.getAttribute('aria-label').split(': ')[0]).join()`);
+  return app.driverScript<string>(
+    `return [...document.querySelectorAll('[role=checkbox][aria-checked=true]')].map((row) => row.getAttribute('aria-label').split(': ')[0]).join()`,
+  );
 }
 
 async function see(app: App, codes: string): Promise<void> {
-  await app.until(async () => (await chosen(app)) === codes, `${codes} to be chosen`).catch(async (error: Error) => {
-    throw new Error(`${error.message}; chosen are ${await chosen(app)}`);
-  });
+  await app
+    .until(async () => (await chosen(app)) === codes, `${codes} to be chosen`)
+    .catch(async (error: Error) => {
+      throw new Error(`${error.message}; chosen are ${await chosen(app)}`);
+    });
 }
 
 /** What a shortcut says in the editor. */
 async function choicesIn(app: App, code: string, labels: readonly string[]): Promise<string[]> {
   await app.openShortcut(code);
   const said: string[] = [];
-  for (const label of labels) said.push(((await (await app.see(By.css(`[role=button][aria-label^=${JSON.stringify(`${label}: `)}]`))).getAttribute('aria-label')) ?? '').slice(label.length + 2));
+  for (const label of labels)
+    said.push(
+      (
+        (await (
+          await app.see(By.css(`[role=button][aria-label^=${JSON.stringify(`${label}: `)}]`))
+        ).getAttribute('aria-label')) ?? ''
+      ).slice(label.length + 2),
+    );
   await app.tap('Back to the list');
   return said;
 }
@@ -63,7 +83,10 @@ journey('many chosen by a long press, and one thing done to all with one undo', 
   await change('Language', 'German', 'The language of 2 shortcuts is set.');
   expect(await choicesIn(app, ';cv', ['Kind', 'Fires', 'Language'])).toEqual(['contact', 'at once', 'German']);
   await app.undo();
-  await app.until(async () => (await choicesIn(app, ';cv', ['Fires', 'Language'])).join() === 'at once,any', 'the language to be taken back, and it alone');
+  await app.until(
+    async () => (await choicesIn(app, ';cv', ['Fires', 'Language'])).join() === 'at once,any',
+    'the language to be taken back, and it alone',
+  );
   await pressLong(app, await app.see(row(';bye')));
   await app.tap('All 64');
   await app.seeText('64 chosen');
@@ -74,131 +97,175 @@ journey('many chosen by a long press, and one thing done to all with one undo', 
   await app.seeText('In step');
 });
 
-journey('many chosen with Shift and by keyboard; the list in other orders and through filters', 'demo', async ({ open }) => {
-  const app = await open('computer');
-  await app.seeText('In step');
-  const { driver } = app.browser;
-  const click = async (code: string, key: string) => driver.actions().keyDown(key).click(await app.see(row(code))).keyUp(key).perform();
-  await click(';cv', Key.CONTROL);
-  await click(';mail', Key.SHIFT);
-  await see(app, ';cv,;diary,;hi,;mail');
-  await click(';hi', Key.CONTROL);
-  await see(app, ';cv,;diary,;mail');
-  await app.type(Key.ESCAPE);
-  await app.until(async () => (await driver.findElements(By.css('[role=checkbox]'))).length === 0, 'choosing to end');
+journey(
+  'many chosen with Shift and by keyboard; the list in other orders and through filters',
+  'demo',
+  async ({ open }) => {
+    const app = await open('computer');
+    await app.seeText('In step');
+    const { driver } = app.browser;
+    const click = async (code: string, key: string) =>
+      driver
+        .actions()
+        .keyDown(key)
+        .click(await app.see(row(code)))
+        .keyUp(key)
+        .perform();
+    await click(';cv', Key.CONTROL);
+    await click(';mail', Key.SHIFT);
+    await see(app, ';cv,;diary,;hi,;mail');
+    await click(';hi', Key.CONTROL);
+    await see(app, ';cv,;diary,;mail');
+    await app.type(Key.ESCAPE);
+    await app.until(async () => (await driver.findElements(By.css('[role=checkbox]'))).length === 0, 'choosing to end');
 
-  // By keyboard alone: down the rows, along with Shift, all of them, none.
-  await (await app.field('Find by code or text')).click();
-  await app.tabTo(';bye: ');
-  await app.type(Key.ARROW_DOWN);
-  await app.type(Key.SPACE);
-  await see(app, ';cv');
-  await driver.actions().keyDown(Key.SHIFT).sendKeys(Key.ARROW_DOWN).pause(100).sendKeys(Key.ARROW_DOWN).keyUp(Key.SHIFT).perform();
-  await see(app, ';cv,;diary,;hi');
-  await app.withControl('a');
-  await app.seeText('64 chosen');
-  await app.type(Key.ESCAPE);
-  await app.type(Key.END);
-  await app.until(async () => (await driver.executeScript<string>(`return document.activeElement.getAttribute('aria-label') ?? ''`)).length > 0, 'the last row to have the focus');
+    // By keyboard alone: down the rows, along with Shift, all of them, none.
+    await (await app.field('Find by code or text')).click();
+    await app.tabTo(';bye: ');
+    await app.type(Key.ARROW_DOWN);
+    await app.type(Key.SPACE);
+    await see(app, ';cv');
+    await driver
+      .actions()
+      .keyDown(Key.SHIFT)
+      .sendKeys(Key.ARROW_DOWN)
+      .pause(100)
+      .sendKeys(Key.ARROW_DOWN)
+      .keyUp(Key.SHIFT)
+      .perform();
+    await see(app, ';cv,;diary,;hi');
+    await app.withControl('a');
+    await app.seeText('64 chosen');
+    await app.type(Key.ESCAPE);
+    await app.type(Key.END);
+    await app.until(
+      async () =>
+        (await driver.executeScript<string>(`return document.activeElement.getAttribute('aria-label') ?? ''`)).length >
+        0,
+      'the last row to have the focus',
+    );
 
-  // Orders.
-  const sortBy = async (name: string) => {
+    // Orders.
+    const sortBy = async (name: string) => {
+      await app.tap('Order and filters');
+      await app.press(await app.see(By.xpath(`//*[@role="radio" and normalize-space(.)="${name}"]`)));
+      await app.press(await app.see(By.xpath('//*[@role="button"][starts-with(normalize-space(.), "Show ")]')));
+    };
+    await app.make(';zz9', 'Aardvark');
+    await sortBy('Newest first');
+    await app.until(async () => (await app.codes())[0] === ';zz9', 'the newest first');
+    await sortBy('What you get');
+    await app.until(async () => (await app.codes()).includes(';zz9'), 'signs, then Aardvark');
+    await sortBy('Code');
+    await app.expectAccessible();
+    // Used once, it is the most used.
+    await app.goTo('Write');
+    await app.intoPad();
+    await app.type(';zz9 ');
+    await app.padHolds('Aardvark ');
+    await app.goTo('Shortcuts');
+    await sortBy('Most used first');
+    await app.until(async () => (await app.codes())[0] === ';zz9', 'the most used first');
+
+    // Filters, each shown and taken off by itself.
     await app.tap('Order and filters');
-    await app.press(await app.see(By.xpath(`//*[@role="radio" and normalize-space(.)="${name}"]`)));
+    await app.tick('Never used');
+    await app.choose('Kind', 'symbol');
+    await app.expectAccessible();
     await app.press(await app.see(By.xpath('//*[@role="button"][starts-with(normalize-space(.), "Show ")]')));
-  };
-  await app.make(';zz9', 'Aardvark');
-  await sortBy('Newest first');
-  await app.until(async () => (await app.codes())[0] === ';zz9', 'the newest first');
-  await sortBy('What you get');
-  await app.until(async () => (await app.codes()).includes(';zz9'), 'signs, then Aardvark');
-  await sortBy('Code');
-  await app.expectAccessible();
-  // Used once, it is the most used.
-  await app.goTo('Write');
-  await app.intoPad();
-  await app.type(';zz9 ');
-  await app.padHolds('Aardvark ');
-  await app.goTo('Shortcuts');
-  await sortBy('Most used first');
-  await app.until(async () => (await app.codes())[0] === ';zz9', 'the most used first');
+    await app.until(
+      async () => !(await app.codes()).includes(';zz9') && (await app.codes()).includes(';sh'),
+      'only signs',
+    );
+    await app.expectAccessible();
+    await app.tap('No longer: symbol');
+    await app.seeText('64 shortcuts');
+    await app.tap('No longer: never used');
+    await app.until(async () => (await app.codes()).includes(';zz9'), 'all');
+    await sortBy('Set, then code');
 
-  // Filters, each shown and taken off by itself.
-  await app.tap('Order and filters');
-  await app.tick('Never used');
-  await app.choose('Kind', 'symbol');
-  await app.expectAccessible();
-  await app.press(await app.see(By.xpath('//*[@role="button"][starts-with(normalize-space(.), "Show ")]')));
-  await app.until(async () => !(await app.codes()).includes(';zz9') && (await app.codes()).includes(';sh'), 'only signs');
-  await app.expectAccessible();
-  await app.tap('No longer: symbol');
-  await app.seeText('64 shortcuts');
-  await app.tap('No longer: never used');
-  await app.until(async () => (await app.codes()).includes(';zz9'), 'all');
-  await sortBy('Set, then code');
+    // A slip in a word, letters swapped, the name of a set.
+    for (const [query, code] of [
+      ['humdity', ';hum'],
+      ['mintues', ';ten'],
+      ['travleling', ';cv'],
+    ] as const) {
+      await app.fill('Find by code or text', query);
+      await app.until(async () => (await app.codes()).includes(code), `${query} to find ${code}`);
+    }
+  },
+);
 
-  // A slip in a word, letters swapped, the name of a set.
-  for (const [query, code] of [['humdity', ';hum'], ['mintues', ';ten'], ['travleling', ';cv']] as const) {
-    await app.fill('Find by code or text', query);
-    await app.until(async () => (await app.codes()).includes(code), `${query} to find ${code}`);
-  }
-});
+journey(
+  'sets: made, called otherwise, put in order, merged, emptied and deleted, each taken back',
+  'demo',
+  async ({ open }) => {
+    const app = await open('phone', '/sets');
+    const sets = () =>
+      app.driverScript<string>(
+        `return [...document.querySelectorAll('[role=button][aria-label^="More about "]')].map((more) => more.getAttribute('aria-label').slice(11)).filter((name) => name !== 'the list').join()`,
+      );
+    const are = (wanted: string, what: string) =>
+      app
+        .until(async () => (await sets()).startsWith(wanted), what)
+        .catch(async (error: Error) => {
+          throw new Error(`${error.message}; there are ${await sets()}`);
+        });
+    const more = async (set: string, label: string) => {
+      await app.tap(`More about ${set}`);
+      await app.press(
+        await app.see(By.xpath(`//*[@role="button"][starts-with(normalize-space(.), ${JSON.stringify(label)})]`)),
+      );
+    };
+    await are('Us,Visits,Places', 'the sets of the demo');
+    await app.expectAccessible();
+    await app.insert(await app.field('A new set'), 'Autumn');
+    await app.tap('Make it');
+    await app.seeText('Autumn is a set now.');
+    await app.tap('More about Us');
+    await app.fill('Its name', 'The two of us');
+    await app.expectAccessible();
+    await app.tap('Rename');
+    await are('The two of us,Visits', 'the new name');
+    await app.undo();
+    await are('Us,Visits', 'the old name');
+    await app.tap('Move Visits up');
+    await are('Visits,Us', 'Visits first');
+    await app.undo();
+    await are('Us,Visits', 'Us first');
 
-journey('sets: made, called otherwise, put in order, merged, emptied and deleted, each taken back', 'demo', async ({ open }) => {
-  const app = await open('phone', '/sets');
-  const sets = () => app.driverScript<string>(`return [...document.querySelectorAll('[role=button][aria-label^="More about "]')].map((more) => more.getAttribute('aria-label').slice(11)).filter((name) => name !== 'the list').join()`);
-  const are = (wanted: string, what: string) => app.until(async () => (await sets()).startsWith(wanted), what).catch(async (error: Error) => {
-    throw new Error(`${error.message}; there are ${await sets()}`);
-  });
-  const more = async (set: string, label: string) => {
-    await app.tap(`More about ${set}`);
-    await app.press(await app.see(By.xpath(`//*[@role="button"][starts-with(normalize-space(.), ${JSON.stringify(label)})]`)));
-  };
-  await are('Us,Visits,Places', 'the sets of the demo');
-  await app.expectAccessible();
-  await app.insert(await app.field('A new set'), 'Autumn');
-  await app.tap('Make it');
-  await app.seeText('Autumn is a set now.');
-  await app.tap('More about Us');
-  await app.fill('Its name', 'The two of us');
-  await app.expectAccessible();
-  await app.tap('Rename');
-  await are('The two of us,Visits', 'the new name');
-  await app.undo();
-  await are('Us,Visits', 'the old name');
-  await app.tap('Move Visits up');
-  await are('Visits,Us', 'Visits first');
-  await app.undo();
-  await are('Us,Visits', 'Us first');
-
-  await more('Us', 'Merge into another set');
-  await app.press(await app.see(By.xpath('//*[@role="radio" and normalize-space(.)="Autumn"]')));
-  await app.seeText('Us is part of Autumn now.');
-  await are('Visits,Places', 'Us to be gone');
-  await app.undo();
-  await are('Us,Visits', 'Us to be back');
-  await more('Us', 'Empty it');
-  await app.seeText('Us is empty.');
-  await app.seeText('0 shortcuts');
-  await app.undo();
-  await more('Us', 'Delete the set, keep');
-  await are('Visits', 'Us to be gone');
-  await app.undo();
-  await are('Us,Visits', 'Us to be back');
-  await more('Us', 'Delete it with its 12 shortcuts');
-  await app.seeText('Us and its 12 shortcuts are deleted.');
-  await app.undo();
-  await are('Us,Visits', 'Us to be back');
-  await app.tap('Back to the list');
-  await app.until(async () => (await app.codes()).slice(0, 3).join() === ';bye,;cv,;diary', 'all as it was');
-});
+    await more('Us', 'Merge into another set');
+    await app.press(await app.see(By.xpath('//*[@role="radio" and normalize-space(.)="Autumn"]')));
+    await app.seeText('Us is part of Autumn now.');
+    await are('Visits,Places', 'Us to be gone');
+    await app.undo();
+    await are('Us,Visits', 'Us to be back');
+    await more('Us', 'Empty it');
+    await app.seeText('Us is empty.');
+    await app.seeText('0 shortcuts');
+    await app.undo();
+    await more('Us', 'Delete the set, keep');
+    await are('Visits', 'Us to be gone');
+    await app.undo();
+    await are('Us,Visits', 'Us to be back');
+    await more('Us', 'Delete it with its 12 shortcuts');
+    await app.seeText('Us and its 12 shortcuts are deleted.');
+    await app.undo();
+    await are('Us,Visits', 'Us to be back');
+    await app.tap('Back to the list');
+    await app.until(async () => (await app.codes()).slice(0, 3).join() === ';bye,;cv,;diary', 'all as it was');
+  },
+);
 
 journey('ten thousand brought in, and scrolled without a gap', 'empty', async ({ open }) => {
   const folder = mkdtempSync(join(tmpdir(), 'yellow-latch-many-'));
   try {
     const app = await open('phone', '/import');
     const path = join(folder, 'many.csv');
-    writeFileSync(path, `code,expansion\n${Array.from({ length: 10_000 }, (_, index) => `;n${String(index).padStart(5, '0')},Text number ${index} ${'and more of it '.repeat(index % 5)}`).join('\n')}\n`);
+    writeFileSync(
+      path,
+      `code,expansion\n${Array.from({ length: 10_000 }, (_, index) => `;n${String(index).padStart(5, '0')},Text number ${index} ${'and more of it '.repeat(index % 5)}`).join('\n')}\n`,
+    );
     await (await app.browser.driver.findElement(By.css('[role=main] input[type=file]'))).sendKeys(path);
     await app.seeText('New 10,000');
     await app.tap('Bring in 10,000');
@@ -242,4 +309,3 @@ journey('ten thousand brought in, and scrolled without a gap', 'empty', async ({
     rmSync(folder, { recursive: true, force: true });
   }
 });
-

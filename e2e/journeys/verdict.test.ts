@@ -65,15 +65,19 @@ journey('an account number is told of before it is copied to every device', 'dem
   await app.expectAccessible();
 });
 
-journey('a verdict follows what was saved a moment before, and is there on a wide screen', 'empty', async ({ open }) => {
-  const app = await open('computer');
-  await app.make(';ten', 'I am about ten minutes away.');
-  await app.tap('Paste or write…');
-  await app.insert(await app.field('You get'), 'Ten, and a place for the van.');
-  await app.fill('You type', ';tenp');
-  await app.seeText('At the start of a word ;ten expands first on the computer');
-  await app.expectAccessible();
-});
+journey(
+  'a verdict follows what was saved a moment before, and is there on a wide screen',
+  'empty',
+  async ({ open }) => {
+    const app = await open('computer');
+    await app.make(';ten', 'I am about ten minutes away.');
+    await app.tap('Paste or write…');
+    await app.insert(await app.field('You get'), 'Ten, and a place for the van.');
+    await app.fill('You type', ';tenp');
+    await app.seeText('At the start of a word ;ten expands first on the computer');
+    await app.expectAccessible();
+  },
+);
 
 journey('without its worker the page goes on, and says nothing it does not know', 'demo', async ({ open }) => {
   const app = await open('phone');
@@ -81,7 +85,9 @@ journey('without its worker the page goes on, and says nothing it does not know'
   await app.browser.command('Page.addScriptToEvaluateOnNewDocument', {
     source: `window.Worker = class { constructor() { window.wasAsked = true; throw new Error('no worker'); } }`,
   });
-  await driver.executeScript('indexedDB.databases().then((all) => all.forEach(({ name }) => indexedDB.deleteDatabase(name)))');
+  await driver.executeScript(
+    'indexedDB.databases().then((all) => all.forEach(({ name }) => indexedDB.deleteDatabase(name)))',
+  );
   await app.reload();
   await app.tap('Paste or write…');
   await app.insert(await app.field('You get'), 'See you on Thursday.');

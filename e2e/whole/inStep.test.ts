@@ -38,7 +38,13 @@ const LINES = ['arrives', 'lost on the way', 'answer lost', 'repeated'] as const
 type Line = (typeof LINES)[number];
 
 type Action =
-  | { do: 'write'; device: number; what: 'code' | 'text' | 'kind' | 'delete' | 'bring back' | 'make' | 'count' | 'erase' | 'name set' | 'move set'; target: number; bulk: boolean }
+  | {
+      do: 'write';
+      device: number;
+      what: 'code' | 'text' | 'kind' | 'delete' | 'bring back' | 'make' | 'count' | 'erase' | 'name set' | 'move set';
+      target: number;
+      bulk: boolean;
+    }
   | { do: 'send'; device: number; most: number; line: Line }
   | { do: 'pull'; device: number; limit: number; line: Line }
   | { do: 'old page'; device: number; which: number }
@@ -52,7 +58,19 @@ const line = fc.constantFrom(...LINES);
 const write = fc.record({
   do: fc.constant('write' as const),
   device,
-  what: fc.constantFrom('code', 'code', 'text', 'text', 'kind', 'delete', 'bring back', 'make', 'count', 'name set', 'move set'),
+  what: fc.constantFrom(
+    'code',
+    'code',
+    'text',
+    'text',
+    'kind',
+    'delete',
+    'bring back',
+    'make',
+    'count',
+    'name set',
+    'move set',
+  ),
   target: fc.nat(5),
   bulk: fc.boolean(),
 });
@@ -60,7 +78,13 @@ const send = fc.record({ do: fc.constant('send' as const), device, most: fc.inte
 const pull = fc.record({ do: fc.constant('pull' as const), device, limit: fc.integer({ min: 1, max: 4 }), line });
 const oldPage = fc.record({ do: fc.constant('old page' as const), device, which: fc.nat(9) });
 const restart = fc.record({ do: fc.constant('restart' as const), device });
-const erase = fc.record({ do: fc.constant('write' as const), device, what: fc.constant('erase' as const), target: fc.nat(5), bulk: fc.constant(false) });
+const erase = fc.record({
+  do: fc.constant('write' as const),
+  device,
+  what: fc.constant('erase' as const),
+  target: fc.nat(5),
+  bulk: fc.constant(false),
+});
 const usual = [
   { arbitrary: write, weight: 8 },
   { arbitrary: send, weight: 5 },
@@ -167,8 +191,13 @@ class World {
     this.typedSinceSetBack.clear();
     for (const replica of this.replicas) {
       replica.dropCopy();
-      const waits = new Map(replica.waiting.flatMap(({ record, fields }) => Object.entries(fields).map(([field, value]) => [`${record.id} ${field}`, value])));
-      for (const text of JSON.stringify([...waits.values()]).match(/text\d+x/gu) ?? []) this.typedSinceSetBack.add(text);
+      const waits = new Map(
+        replica.waiting.flatMap(({ record, fields }) =>
+          Object.entries(fields).map(([field, value]) => [`${record.id} ${field}`, value]),
+        ),
+      );
+      for (const text of JSON.stringify([...waits.values()]).match(/text\d+x/gu) ?? [])
+        this.typedSinceSetBack.add(text);
     }
   }
 
@@ -180,7 +209,13 @@ class World {
     if (known) succeed(this.db, known, me, this.now);
     else admitDevice(this.db, this.listId, me, this.now);
     const list = { id: this.listId, name: 'List' };
-    this.replicas[at] = await goOnAs(old, me, { device: me.id, list }, slug === 'device-unknown' ? 'waiting' : 'all', (from) => Promise.resolve(this.pageOf(me.id, from, 1_000)));
+    this.replicas[at] = await goOnAs(
+      old,
+      me,
+      { device: me.id, list },
+      slug === 'device-unknown' ? 'waiting' : 'all',
+      (from) => Promise.resolve(this.pageOf(me.id, from, 1_000)),
+    );
   }
 
   private async write(replica: Replica, { what, target, bulk }: Action & { do: 'write' }, now: number): Promise<void> {
@@ -201,7 +236,11 @@ class World {
     const writes: Write[] = [];
     if (what === 'make') {
       const id = uuid();
-      writes.push({ type: 'shortcut', id, fields: { code: type(id), content: written(id), kind: 'message', setId: sets[0]?.id ?? null } });
+      writes.push({
+        type: 'shortcut',
+        id,
+        fields: { code: type(id), content: written(id), kind: 'message', setId: sets[0]?.id ?? null },
+      });
     } else if (what === 'name set' || what === 'move set') {
       const set = sets[target % Math.max(1, sets.length)];
       if (!set) {
@@ -218,7 +257,12 @@ class World {
       });
       if (gone) writes.push({ type: 'shortcut', id: gone, fields: { deleted: false } });
     } else {
-      for (const { id, used, code, content: { expansion } } of chosen) {
+      for (const {
+        id,
+        used,
+        code,
+        content: { expansion },
+      } of chosen) {
         // What its writer sees and writes over, or deletes, is not waited for any more.
         if (what === 'code' || what === 'delete') this.typedSinceSetBack.delete(code);
         if (what === 'text' || what === 'delete') this.typedSinceSetBack.delete(expansion);
@@ -230,7 +274,11 @@ class World {
         if (what === 'count') {
           const own = `${replica.state.id} ${id}`;
           this.counted.set(own, (this.counted.get(own) ?? 0) + 1);
-          writes.push({ type: 'shortcut', id, fields: { used: { count: this.counted.get(own)!, since: used?.since ?? START } } });
+          writes.push({
+            type: 'shortcut',
+            id,
+            fields: { used: { count: this.counted.get(own)!, since: used?.since ?? START } },
+          });
         }
       }
     }
@@ -245,7 +293,8 @@ class World {
     const from = replica.next;
     try {
       if (!this.knows(id)) throw new ProblemError(401, 'device-unknown', 'This device is not known here');
-      for (let time = how === 'repeated' ? 3 : 1; time > 0; time -= 1) takeChanges(this.db, deviceNow(this.db, id), push, this.now);
+      for (let time = how === 'repeated' ? 3 : 1; time > 0; time -= 1)
+        takeChanges(this.db, deviceNow(this.db, id), push, this.now);
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
       if (SPENT.has(error.slug)) return this.goOn(at, error);
@@ -289,7 +338,11 @@ class World {
 
   /** Whether the server knows a device, and not as one that was succeeded. */
   private knows(id: string): boolean {
-    return this.db.select().from(devices).all().some((one) => one.id === id);
+    return this.db
+      .select()
+      .from(devices)
+      .all()
+      .some((one) => one.id === id);
   }
 
   private async take(at: number, page: Page): Promise<void> {
@@ -316,7 +369,11 @@ class World {
   }
 }
 
-async function live(actions: readonly Action[], skews: readonly number[], check: (world: World) => void): Promise<void> {
+async function live(
+  actions: readonly Action[],
+  skews: readonly number[],
+  check: (world: World) => void,
+): Promise<void> {
   const world = await World.make(skews);
   try {
     for (const action of actions) await world.do(action);
@@ -357,7 +414,9 @@ test('whatever the line does, all end equal, nothing typed is lost, nothing is a
         // What each device has counted is in the sum, once.
         for (const record of world.standing(0)) {
           if (record.type !== 'shortcut') continue;
-          const sum = [...world.counted].filter(([name]) => name.endsWith(record.id)).reduce((total, [, count]) => total + count, 0);
+          const sum = [...world.counted]
+            .filter(([name]) => name.endsWith(record.id))
+            .reduce((total, [, count]) => total + count, 0);
           const shown = world.replicas[0]!.read().shortcuts.find(({ id }) => id === record.id)!;
           expect(shown.used?.count ?? 0).toBe(sum);
         }
@@ -381,7 +440,8 @@ test('what is erased while others edit it is gone from every device, the records
           if (!record || !isErased(record)) continue;
           erasedInAll += 1;
           expect(log).not.toContain(text);
-          for (const replica of world.replicas) expect(JSON.stringify(replica.recordOf('shortcut', id))).not.toContain(text);
+          for (const replica of world.replicas)
+            expect(JSON.stringify(replica.recordOf('shortcut', id))).not.toContain(text);
         }
       }),
     ),
@@ -398,18 +458,21 @@ test('set back to a copy at any moment, the server and all devices end equal, an
   ];
   const some = (maxLength: number) => fc.array(fc.oneof(...usual, ...setsBack), { maxLength });
   // What one device was given is lost, and another writes on before that one is back.
-  const make = (at: number): Action[] => Array.from({ length: 3 }, () => ({ do: 'write', device: at, what: 'make', target: 0, bulk: false }));
-  const away = fc.tuple(device, device, line).map(([writer, reader, how]): Action[] => [
-    { do: 'copy made' },
-    ...make(writer),
-    { do: 'send', device: writer, most: 3, line: 'arrives' },
-    { do: 'pull', device: reader, limit: 1_000, line: 'arrives' },
-    { do: 'set back' },
-    ...make(writer + 2),
-    ...make(writer + 2),
-    { do: 'send', device: writer + 2, most: 9, line: how },
-    { do: 'send', device: writer + 2, most: 9, line: 'arrives' },
-  ]);
+  const make = (at: number): Action[] =>
+    Array.from({ length: 3 }, () => ({ do: 'write', device: at, what: 'make', target: 0, bulk: false }));
+  const away = fc
+    .tuple(device, device, line)
+    .map(([writer, reader, how]): Action[] => [
+      { do: 'copy made' },
+      ...make(writer),
+      { do: 'send', device: writer, most: 3, line: 'arrives' },
+      { do: 'pull', device: reader, limit: 1_000, line: 'arrives' },
+      { do: 'set back' },
+      ...make(writer + 2),
+      ...make(writer + 2),
+      { do: 'send', device: writer + 2, most: 9, line: how },
+      { do: 'send', device: writer + 2, most: 9, line: 'arrives' },
+    ]);
   const actions = fc.tuple(some(30), fc.oneof(away, some(10)), some(30)).map((parts) => parts.flat());
   let setBack = 0;
   let parted = 0;
@@ -420,7 +483,8 @@ test('set back to a copy at any moment, the server and all devices end equal, an
         allEqual(world);
         const log = world.db.select().from(changes).all();
         expect(new Set(log.map(({ id }) => id)).size).toBe(log.length);
-        if (!does.some((action) => action.do === 'set back') || does.some((action) => action.do === 'months pass')) return;
+        if (!does.some((action) => action.do === 'set back') || does.some((action) => action.do === 'months pass'))
+          return;
         setBack += 1;
         const text = JSON.stringify(log);
         for (const typed of world.typedSinceSetBack) expect(text).toContain(typed);
@@ -432,19 +496,25 @@ test('set back to a copy at any moment, the server and all devices end equal, an
 }, 600_000);
 
 test('away for longer than the log goes back, a device gets a fresh copy, and what it had written lives on', async () => {
-  const actions = fc.array(fc.oneof(...usual, { arbitrary: fc.constant({ do: 'months pass' as const }), weight: 1 }), { minLength: 20, maxLength: 60 });
+  const actions = fc.array(fc.oneof(...usual, { arbitrary: fc.constant({ do: 'months pass' as const }), weight: 1 }), {
+    minLength: 20,
+    maxLength: 60,
+  });
   await fc.assert(
     fc.asyncProperty(actions, skews, async (does, clocks) => {
       const world = await World.make(clocks);
       try {
         for (const action of does) await world.do(action);
         // What the server has not taken yet, a person has typed and not seen anywhere else.
-        const waiting = world.replicas.map(({ state, waiting: own }) => own.filter(({ n }) => n > deviceNow(world.db, state.id).lastN));
+        const waiting = world.replicas.map(({ state, waiting: own }) =>
+          own.filter(({ n }) => n > deviceNow(world.db, state.id).lastN),
+        );
         await world.settle();
         allEqual(world);
         nothingTwice(world);
         const log = JSON.stringify(world.db.select().from(changes).all());
-        for (const change of waiting.flat()) for (const field of ['code', 'name']) if (field in change.fields) expect(log).toContain(change.fields[field]);
+        for (const change of waiting.flat())
+          for (const field of ['code', 'name']) if (field in change.fields) expect(log).toContain(change.fields[field]);
         // Every record that stands is whole.
         for (const record of world.standing(0)) {
           for (const value of Object.values(currentFields(record))) expect(value).not.toBeUndefined();

@@ -10,7 +10,6 @@ const transformed = [
   '@scure',
   'idb',
   'fractional-indexing',
-  '@hookform',
   '@yellow-latch',
   'messageformat',
   'lexical',

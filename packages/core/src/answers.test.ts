@@ -22,22 +22,38 @@ const VOCABULARIES = [NOBODY, vocabularyOf(['so', 'ham', "don't"]), vocabularyOf
 const CODES = ['so', ';so', 'so;', ';so;', 'sso', '#', '->', 'ä', ';a b', 'ok,', '😀', 'SO'];
 const TEXTS = ['x', 'so', 'So we met,  and so on... "yes"', '♯', '4111 1111 1111 1111', 'a\nb'];
 const OWN = ['', ' ', 'so', 'so; ok, ;so don’t -- ...', 'x'.repeat(50)];
-const KNOWN: readonly (Uses | null)[] = [null, { aWeek: 0, from: 'said' }, { aWeek: 10_000, from: 'own text' }, { aWeek: 0.01, from: 'counted' }];
+const KNOWN: readonly (Uses | null)[] = [
+  null,
+  { aWeek: 0, from: 'said' },
+  { aWeek: 10_000, from: 'own text' },
+  { aWeek: 0.01, from: 'counted' },
+];
 
 test('the guard finds what it is for', () => {
-  expect(withoutValue({ a: [1, { b: NaN }], c: new Map([['d', Infinity]]), e: null, f: 'NaN' })).toEqual(['.a.1.b: NaN', '.c.0.1: Infinity']);
+  expect(withoutValue({ a: [1, { b: NaN }], c: new Map([['d', Infinity]]), e: null, f: 'NaN' })).toEqual([
+    '.a.1.b: NaN',
+    '.c.0.1: Infinity',
+  ]);
 });
 
 test('no figure of any answer is NaN or infinite: nothing used, nothing written, no keyboard, no word, one character', () => {
   for (let seed = 1; seed <= 60; seed += 1) {
     const random = randomFrom(seed);
-    const some = <T>(from: readonly T[], most: number): T[] => Array.from({ length: Math.floor(random() * (most + 1)) }, () => pick(random, from));
+    const some = <T>(from: readonly T[], most: number): T[] =>
+      Array.from({ length: Math.floor(random() * (most + 1)) }, () => pick(random, from));
     const shortcuts = [...new Set(some(CODES, 6))].map((code, i) =>
-      shortcut(String(i), code, pick(random, TEXTS), { rules: pick(random, [{}, { fires: 'instant' }, { edge: 'anywhere' }, { capitals: 'match' }] as const) }),
+      shortcut(String(i), code, pick(random, TEXTS), {
+        rules: pick(random, [{}, { fires: 'instant' }, { edge: 'anywhere' }, { capitals: 'match' }] as const),
+      }),
     );
     const list = { sets: [], shortcuts };
     const languages = some(VOCABULARIES, 2).map((vocabulary) => ({ vocabulary, share: pick(random, [0, 0.5, 1]) }));
-    const inUse = some(KEYBOARDS, 2).map((keyboard): InUse => ({ keyboard, share: pick(random, [1, 100]), pace: pick(random, [0.2, 1, 5]), device: pick(random, PROFILES) }));
+    const inUse = some(KEYBOARDS, 2).map((keyboard): InUse => ({
+      keyboard,
+      share: pick(random, [1, 100]),
+      pace: pick(random, [0.2, 1, 5]),
+      device: pick(random, PROFILES),
+    }));
     const uses = new Map(shortcuts.map(({ id }) => [id, pick(random, KNOWN)]));
     const ownText = pick(random, OWN);
     const audit = Audit.run({ list, profiles: some(PROFILES, 3), languages });
@@ -46,13 +62,32 @@ test('no figure of any answer is NaN or infinite: nothing used, nothing written,
       figures: audit.figures,
       preview: audit.tryChange({ put: [shortcut('0', pick(random, CODES), pick(random, TEXTS))] }, '0'),
       ownText: { ...scanOwnText(ownText, compile(list, pick(random, PROFILES))), places: null },
-      marks: compareMarks({ list, scope: { of: 'list' }, inUse, languages, usesAWeek: (id) => uses.get(id)?.aWeek ?? 0, ownText, wordsAWeek: pick(random, [0, 1, 5_000]) }),
-      savings: savingsOf(settleRules(list), (id) => uses.get(id) ?? null, () => null, inUse),
+      marks: compareMarks({
+        list,
+        scope: { of: 'list' },
+        inUse,
+        languages,
+        usesAWeek: (id) => uses.get(id)?.aWeek ?? 0,
+        ownText,
+        wordsAWeek: pick(random, [0, 1, 5_000]),
+      }),
+      savings: savingsOf(
+        settleRules(list),
+        (id) => uses.get(id) ?? null,
+        () => null,
+        inUse,
+      ),
     };
     expect([seed, withoutValue(answers)]).toEqual([seed, []]);
   }
 }, 60_000);
 
-test.each([['', 0], ['', 30], ['x'.repeat(40), 0], [' '.repeat(40), 30], ['♯'.repeat(40), 30]])('a pace of %j in %d seconds is none or a figure', (typed, seconds) => {
+test.each([
+  ['', 0],
+  ['', 30],
+  ['x'.repeat(40), 0],
+  [' '.repeat(40), 30],
+  ['♯'.repeat(40), 30],
+])('a pace of %j in %d seconds is none or a figure', (typed, seconds) => {
   expect(withoutValue(paceFrom(typed, seconds, KEYBOARDS[0]!))).toEqual([]);
 });

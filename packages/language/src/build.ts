@@ -89,7 +89,16 @@ function ranked(language: LanguageCode, name: string): VocabularyFile {
   const words = [...new Set(lists.flat())].filter((word) => /^[\p{L}'’-]+$/u.test(word)).slice(0, MOST_WORDS);
   const { words: counted, total } = countedEnglish();
   const law = fitZipf(counted.slice(0, MOST_WORDS).map(({ count }) => (count * 10_000) / total));
-  return { format: 1, kind: 'ranked', language, source: `${name}, in order of use`, words: words.join(' '), law, assumed: assumedIn(language), punctuation: punctuationIn(language) };
+  return {
+    format: 1,
+    kind: 'ranked',
+    language,
+    source: `${name}, in order of use`,
+    words: words.join(' '),
+    law,
+    assumed: assumedIn(language),
+    punctuation: punctuationIn(language),
+  };
 }
 
 function assumedIn(language: LanguageCode): VocabularyFile['assumed'] {

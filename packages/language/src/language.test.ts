@@ -25,25 +25,84 @@ describe('vocabularies', () => {
     expect(sum).toBeLessThan(10_500);
   });
   test('counts come back as they were', () => {
-    const file = { format: 1, kind: 'counted', language: 'xx', source: 's', words: 'a b c', total: 10_000, counts: '1e 2 0', assumed: { words: 'd', perTenThousand: 1 } };
+    const file = {
+      format: 1,
+      kind: 'counted',
+      language: 'xx',
+      source: 's',
+      words: 'a b c',
+      total: 10_000,
+      counts: '1e 2 0',
+      assumed: { words: 'd', perTenThousand: 1 },
+    };
     expect([...parseVocabulary(file).perTenThousand]).toEqual([50, 48, 48, 1]);
   });
   test('what is assumed of abbreviations stands in its place among what was counted, unless more was', () => {
-    const file = { format: 1, kind: 'counted', language: 'xx', source: 's', words: 'a b c', total: 10_000, counts: '1e 1d 0', assumed: { words: 'c a d', perTenThousand: 3 } };
+    const file = {
+      format: 1,
+      kind: 'counted',
+      language: 'xx',
+      source: 's',
+      words: 'a b c',
+      total: 10_000,
+      counts: '1e 1d 0',
+      assumed: { words: 'c a d', perTenThousand: 3 },
+    };
     const { words, perTenThousand, assumed } = parseVocabulary(file);
-    expect([words, [...perTenThousand], [...assumed!]]).toEqual([['a', 'c', 'd', 'b'], [50, 3, 3, 1], ['c', 'd']]);
+    expect([words, [...perTenThousand], [...assumed!]]).toEqual([
+      ['a', 'c', 'd', 'b'],
+      [50, 3, 3, 1],
+      ['c', 'd'],
+    ]);
   });
   test.each(CODES)('%s: no everyday abbreviation is told to come never', (code) => {
     const { words, perTenThousand } = parseVocabulary(buildVocabulary(code));
-    for (const word of ABBREVIATIONS[code]) expect([word, perTenThousand[words.indexOf(word)]]).toEqual([word, expect.any(Number)]);
-    for (const word of ABBREVIATIONS[code]) expect(perTenThousand[words.indexOf(word)]).toBeGreaterThanOrEqual(ASSUMED_PER_TEN_THOUSAND);
+    for (const word of ABBREVIATIONS[code])
+      expect([word, perTenThousand[words.indexOf(word)]]).toEqual([word, expect.any(Number)]);
+    for (const word of ABBREVIATIONS[code])
+      expect(perTenThousand[words.indexOf(word)]).toBeGreaterThanOrEqual(ASSUMED_PER_TEN_THOUSAND);
   });
   test.each([
     ['nothing at all', undefined],
     ['a page of an error', '<html>'],
-    ['another format', { format: 2, kind: 'ranked', language: 'en', source: '', words: 'a', law: { a: 1, b: 1, c: 1 }, assumed: { words: 'd', perTenThousand: 1 } }],
-    ['fewer counts than words', { format: 1, kind: 'counted', language: 'en', source: '', words: 'a b', total: 9, counts: '1', assumed: { words: 'd', perTenThousand: 1 } }],
-    ['a count that is none', { format: 1, kind: 'counted', language: 'en', source: '', words: 'a b', total: 9, counts: '1 -', assumed: { words: 'd', perTenThousand: 1 } }],
+    [
+      'another format',
+      {
+        format: 2,
+        kind: 'ranked',
+        language: 'en',
+        source: '',
+        words: 'a',
+        law: { a: 1, b: 1, c: 1 },
+        assumed: { words: 'd', perTenThousand: 1 },
+      },
+    ],
+    [
+      'fewer counts than words',
+      {
+        format: 1,
+        kind: 'counted',
+        language: 'en',
+        source: '',
+        words: 'a b',
+        total: 9,
+        counts: '1',
+        assumed: { words: 'd', perTenThousand: 1 },
+      },
+    ],
+    [
+      'a count that is none',
+      {
+        format: 1,
+        kind: 'counted',
+        language: 'en',
+        source: '',
+        words: 'a b',
+        total: 9,
+        counts: '1 -',
+        assumed: { words: 'd', perTenThousand: 1 },
+      },
+    ],
   ])('%s is refused', (_, content) => expect(() => parseVocabulary(content)).toThrow());
 });
 
@@ -78,7 +137,8 @@ describe('how words stand', () => {
   test.each(CODES)('%s: no word is said to stand never before a comma or a full stop', (code) => {
     const { punctuation, words } = parseVocabulary(buildVocabulary(code));
     expect(punctuation!.words).toBeGreaterThan(100_000);
-    for (const word of [...WORD_CLASSES[code].days, ...words.slice(0, 500)]) for (const mark of ',.') expect(punctuation!.after(word, mark)).toBeGreaterThan(0);
+    for (const word of [...WORD_CLASSES[code].days, ...words.slice(0, 500)])
+      for (const mark of ',.') expect(punctuation!.after(word, mark)).toBeGreaterThan(0);
   });
 });
 

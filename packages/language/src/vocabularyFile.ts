@@ -64,13 +64,25 @@ export function parseVocabulary(content: unknown): Vocabulary {
   const { language, assumed, kind, punctuation } = file;
   // Of what did not come in n words at most 3 / n come, in 95 of 100 cases: the rule of three (Hanley & Lippman-Hand 1983, from memory).
   const unseen = Math.max(file.kind === 'counted' ? 30_000 / file.total : 0, perTenThousand.at(-1)!);
-  return { language, isEstimate: kind === 'ranked', unseen, ...(punctuation ? { punctuation: new Punctuation(punctuation) } : {}), ...(assumed ? withAssumed(words, perTenThousand, assumed) : { words, perTenThousand }) };
+  return {
+    language,
+    isEstimate: kind === 'ranked',
+    unseen,
+    ...(punctuation ? { punctuation: new Punctuation(punctuation) } : {}),
+    ...(assumed ? withAssumed(words, perTenThousand, assumed) : { words, perTenThousand }),
+  };
 }
 
 /** The words with those that are assumed to come more often than was counted, most frequent first. */
-function withAssumed(words: readonly string[], perTenThousand: Float64Array, assumed: z.infer<typeof AssumedSchema>): Pick<Vocabulary, 'words' | 'perTenThousand' | 'assumed'> {
+function withAssumed(
+  words: readonly string[],
+  perTenThousand: Float64Array,
+  assumed: z.infer<typeof AssumedSchema>,
+): Pick<Vocabulary, 'words' | 'perTenThousand' | 'assumed'> {
   const rank = new Map(words.map((word, i) => [word, i]));
-  const rarer = assumed.words.split(' ').filter((word) => (perTenThousand[rank.get(word) ?? -1] ?? 0) < assumed.perTenThousand);
+  const rarer = assumed.words
+    .split(' ')
+    .filter((word) => (perTenThousand[rank.get(word) ?? -1] ?? 0) < assumed.perTenThousand);
   const isRaised = new Set(rarer);
   const at = perTenThousand.findIndex((value) => value < assumed.perTenThousand);
   const first = at < 0 ? words.length : at;
@@ -79,7 +91,11 @@ function withAssumed(words: readonly string[], perTenThousand: Float64Array, ass
   const after = kept.filter((i) => i >= first);
   return {
     words: [...before.map((i) => words[i]!), ...rarer, ...after.map((i) => words[i]!)],
-    perTenThousand: Float64Array.from([...before.map((i) => perTenThousand[i]!), ...rarer.map(() => assumed.perTenThousand), ...after.map((i) => perTenThousand[i]!)]),
+    perTenThousand: Float64Array.from([
+      ...before.map((i) => perTenThousand[i]!),
+      ...rarer.map(() => assumed.perTenThousand),
+      ...after.map((i) => perTenThousand[i]!),
+    ]),
     assumed: isRaised,
   };
 }

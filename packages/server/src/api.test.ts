@@ -204,9 +204,7 @@ describe('who may ask', () => {
 
   test('the token is in the cookie of its path alone, and only its hash is kept', async () => {
     const id = uuid();
-    const answer = await request(server.app)
-      .post('/api/devices')
-      .send({ id, name: 'Tablet', kind: 'tablet' });
+    const answer = await request(server.app).post('/api/devices').send({ id, name: 'Tablet', kind: 'tablet' });
     const cookie = answer.headers['set-cookie']![0]!;
     expect(cookie).toMatch(/; Path=\/api\/d\/[0-9a-f-]+; HttpOnly; SameSite=Strict$/);
     expect(cookie).toContain(id);
@@ -220,9 +218,7 @@ describe('who may ask', () => {
     await TestDevice.join(server.app, id, secret);
     const second = await TestDevice.join(server.app, id, secret);
     expect((await second.get(`/api/d/${id}/pages`)).status).toBe(200);
-    const third = await request(server.app)
-      .post('/api/devices')
-      .send({ id, name: 'Phone', kind: 'phone', secret });
+    const third = await request(server.app).post('/api/devices').send({ id, name: 'Phone', kind: 'phone', secret });
     expect(third.status).toBe(409);
   });
 
@@ -241,7 +237,7 @@ describe('pages', () => {
     await phone.push([phone.change({ code: ';new' }, made[0]!.record.id)]);
     const seen: string[] = [];
     let since = 0;
-    for (let more = true; more; ) {
+    for (let more = true; more;) {
       const page = await phone.pages(since, 2);
       seen.push(...page.records.map(({ id }) => id));
       ({ through: since, more } = page);
@@ -256,9 +252,7 @@ test('all is there after a restart, in a folder private to its user', async () =
   expect(statSync(server.data).mode & 0o777).toBe(0o700);
   server.db.$client.close();
   server = testServer(server.data);
-  const answer = await request(server.app)
-    .get(`/api/d/${phone.id}/pages`)
-    .set('Cookie', phone.cookie);
+  const answer = await request(server.app).get(`/api/d/${phone.id}/pages`).set('Cookie', phone.cookie);
   expect(answer.body).toMatchObject({ through: 1, taken: 1 });
 });
 
@@ -273,7 +267,8 @@ test('every answer carries the headers that protect a page', async () => {
 describe('what is erased', () => {
   const SECRET = 'GB82 WEST 1234 5698 7654 32';
   const withSecret = { ...WHOLE, content: { ...WHOLE.content, expansion: SECRET } };
-  const isInFiles = () => readdirSync(server.data).some((file) => readFileSync(join(server.data, file)).includes(SECRET));
+  const isInFiles = () =>
+    readdirSync(server.data).some((file) => readFileSync(join(server.data, file)).includes(SECRET));
 
   test('is gone from records, log and files, also what came later of it', async () => {
     const computer = await TestDevice.join(server.app);
@@ -287,7 +282,9 @@ describe('what is erased', () => {
     expect(isDeleted(page.records[0]!)).toBe(true);
     expect(JSON.stringify(page)).not.toContain(SECRET);
     // A device that was away sends an edit made before it knew.
-    await computer.push([computer.change({ content: { ...withSecret.content, expansion: `${SECRET} ` } }, made.record.id, known)]);
+    await computer.push([
+      computer.change({ content: { ...withSecret.content, expansion: `${SECRET} ` } }, made.record.id, known),
+    ]);
     expect(isInFiles()).toBe(false);
     expect(isDeleted((await phone.pages()).records[0]!)).toBe(true);
     expect(JSON.stringify(server.db.select().from(changes).all())).not.toContain(SECRET);

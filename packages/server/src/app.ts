@@ -4,7 +4,8 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 
-import { createApi, type ApiOptions } from './api';
+import { createApi } from './api';
+import type { ApiOptions } from './api/options';
 import { pushLane } from './api/push';
 import { refuseForeignPages, type Asking } from './api/request';
 import { answerUnknownPath, answerWithProblem, ProblemError } from './problem';
@@ -74,7 +75,18 @@ function serveSite(app: Express, site: string): void {
 }
 
 /** What no page of ours asks a browser for. */
-const REFUSED_FEATURES = ['accelerometer', 'camera', 'display-capture', 'geolocation', 'gyroscope', 'magnetometer', 'microphone', 'midi', 'payment', 'usb'];
+const REFUSED_FEATURES = [
+  'accelerometer',
+  'camera',
+  'display-capture',
+  'geolocation',
+  'gyroscope',
+  'magnetometer',
+  'microphone',
+  'midi',
+  'payment',
+  'usb',
+];
 const HALF_A_YEAR = 182 * 24 * 3_600;
 
 /**

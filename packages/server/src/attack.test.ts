@@ -41,7 +41,10 @@ interface Known {
 async function send(method: string, path: string, body?: unknown, cookie = ''): Promise<Response> {
   return fetch(`${server.address}${path}`, {
     method,
-    headers: { ...(cookie ? { Cookie: cookie } : {}), ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
+    headers: {
+      ...(cookie ? { Cookie: cookie } : {}),
+      ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+    },
     body: body === undefined ? undefined : JSON.stringify(body),
   });
 }
@@ -55,11 +58,17 @@ async function enter(path: string, body: (device: object) => object): Promise<Kn
 const begin = () => enter('/api/lists', (device) => ({ list: { id: uuid(), name: 'A list' }, device }));
 
 async function letIn(by: Known): Promise<Known> {
-  const { code } = (await (await send('POST', `/api/d/${by.id}/invitations`, {}, by.cookie)).json()) as { code: string };
+  const { code } = (await (await send('POST', `/api/d/${by.id}/invitations`, {}, by.cookie)).json()) as {
+    code: string;
+  };
   return enter('/api/joins', (device) => ({ code, device }));
 }
 
-const change = (device: string, n: number, fields: object = { ...WHOLE, content: { ...WHOLE.content, expansion: MARK } }) => ({
+const change = (
+  device: string,
+  n: number,
+  fields: object = { ...WHOLE, content: { ...WHOLE.content, expansion: MARK } },
+) => ({
   id: uuid(),
   record: { type: 'shortcut', id: uuid() },
   fields,
@@ -71,9 +80,29 @@ const change = (device: string, n: number, fields: object = { ...WHOLE, content:
 
 /** Values that a schema may trip over. */
 const SPOILT = fc.oneof(
-  fc.constantFrom<unknown>(null, true, -1, 1e308, 9_007_199_254_740_993, '', ' ', '\u0000', '\ud800', '😀'.repeat(3_000), 'x'.repeat(70_000), [], {}, [[]], '../../etc/passwd', "'; DROP TABLE lists; --", '__proto__'),
+  fc.constantFrom<unknown>(
+    null,
+    true,
+    -1,
+    1e308,
+    9_007_199_254_740_993,
+    '',
+    ' ',
+    '\u0000',
+    '\ud800',
+    '😀'.repeat(3_000),
+    'x'.repeat(70_000),
+    [],
+    {},
+    [[]],
+    '../../etc/passwd',
+    "'; DROP TABLE lists; --",
+    '__proto__',
+  ),
   fc.json({ maxDepth: 3 }).map((text): unknown => JSON.parse(text)),
-  fc.integer({ min: 1, max: 3_000 }).map((depth) => Array.from({ length: depth }).reduce<unknown>((inner) => [inner], 1)),
+  fc
+    .integer({ min: 1, max: 3_000 })
+    .map((depth) => Array.from({ length: depth }).reduce<unknown>((inner) => [inner], 1)),
 );
 
 /** A body with one of its members, at any depth, put out of order. */
@@ -82,7 +111,10 @@ function spoil(body: unknown, path: readonly number[], value: unknown): unknown 
   const names = Object.keys(body);
   const name = names[path[0]! % (names.length + 1)];
   // A name too many, and one that JavaScript has a meaning for.
-  if (name === undefined) return JSON.parse(`${JSON.stringify(body).replace(/\}$/u, names.length > 0 && !Array.isArray(body) ? ',"__proto__":{"may":"edit"},"constructor":1}' : '}')}`) as unknown;
+  if (name === undefined)
+    return JSON.parse(
+      `${JSON.stringify(body).replace(/\}$/u, names.length > 0 && !Array.isArray(body) ? ',"__proto__":{"may":"edit"},"constructor":1}' : '}')}`,
+    ) as unknown;
   const inner = (body as Record<string, unknown>)[name];
   const copy = Array.isArray(body) ? [...(body as unknown[])] : { ...body };
   (copy as Record<string, unknown>)[name] = spoil(inner, path.slice(1), value);
@@ -93,10 +125,16 @@ test('whatever is asked by whomever, it answers as it should, gives nothing away
   const owner = await begin();
   const [helper, bounded] = [await letIn(owner), await letIn(owner)];
   const stranger = await begin();
-  await send('POST', `/api/d/${owner.id}/changes`, { changes: [change(owner.id, 1), change(owner.id, 2)] }, owner.cookie);
+  await send(
+    'POST',
+    `/api/d/${owner.id}/changes`,
+    { changes: [change(owner.id, 1), change(owner.id, 2)] },
+    owner.cookie,
+  );
   await send('PATCH', `/api/d/${owner.id}/devices/${helper.id}`, { may: 'use' }, owner.cookie);
   await send('PATCH', `/api/d/${owner.id}/devices/${bounded.id}`, { takes: [uuid()] }, owner.cookie);
-  const pages = async () => PageSchema.parse(await (await send('GET', `/api/d/${owner.id}/pages`, undefined, owner.cookie)).json());
+  const pages = async () =>
+    PageSchema.parse(await (await send('GET', `/api/d/${owner.id}/pages`, undefined, owner.cookie)).json());
   const before = await pages();
 
   const askers = [helper, bounded, stranger];
@@ -107,16 +145,32 @@ test('whatever is asked by whomever, it answers as it should, gives nothing away
     ['GET', (as) => `/api/d/${as}/pages?since=2&last=${uuid()}`, () => undefined],
     ['GET', (as) => `/api/d/${as}/history?limit=500`, () => undefined],
     ['GET', (as) => `/api/d/${as}/devices`, () => undefined],
-    ['PATCH', (as) => `/api/d/${as}/devices/${owner.id}`, () => ({ name: 'Mine', kind: 'phone', may: 'use', takes: [] })],
+    [
+      'PATCH',
+      (as) => `/api/d/${as}/devices/${owner.id}`,
+      () => ({ name: 'Mine', kind: 'phone', may: 'use', takes: [] }),
+    ],
     ['PATCH', (as) => `/api/d/${as}/devices/${as}`, () => ({ may: 'edit', takes: null })],
     ['DELETE', (as) => `/api/d/${as}/devices/${owner.id}`, () => undefined],
     ['POST', (as) => `/api/d/${as}/invitations`, () => ({})],
     ['DELETE', (as) => `/api/d/${as}/invitations/00000000`, () => undefined],
     ['POST', (as) => `/api/d/${as}/spare-key`, () => ({})],
-    ['POST', (as) => `/api/d/${as}/successor`, () => ({ id: owner.id, name: 'Mine', kind: 'phone', secret: newSecret() })],
-    ['POST', () => '/api/lists', () => ({ list: { id: uuid(), name: 'Mine' }, device: { id: owner.id, name: 'Mine', kind: 'phone' } })],
+    [
+      'POST',
+      (as) => `/api/d/${as}/successor`,
+      () => ({ id: owner.id, name: 'Mine', kind: 'phone', secret: newSecret() }),
+    ],
+    [
+      'POST',
+      () => '/api/lists',
+      () => ({ list: { id: uuid(), name: 'Mine' }, device: { id: owner.id, name: 'Mine', kind: 'phone' } }),
+    ],
     ['POST', () => '/api/joins', () => ({ code: '00000000', device: { id: uuid(), name: 'Mine', kind: 'phone' } })],
-    ['POST', () => '/api/recoveries', () => ({ spareKey: '0'.repeat(25), device: { id: uuid(), name: 'Mine', kind: 'phone' } })],
+    [
+      'POST',
+      () => '/api/recoveries',
+      () => ({ spareKey: '0'.repeat(25), device: { id: uuid(), name: 'Mine', kind: 'phone' } }),
+    ],
     ['POST', () => '/api/devices', () => ({ id: owner.id, name: 'Mine', kind: 'phone' })],
     ['DELETE', () => `/api/d/${owner.id}/list`, () => undefined],
     ['GET', () => `/api/d/${owner.id}/pages`, () => undefined],
@@ -134,9 +188,20 @@ test('whatever is asked by whomever, it answers as it should, gives nothing away
   for (const { route, asker, cookie, spoilt } of asked) {
     const [method, path, body] = routes[route]!;
     const { id, cookie: own } = askers[asker]!;
-    const shown = { own, other: stranger.cookie, none: '', 'made up': `yellow-latch-token=${newSecret()}`, two: `${own}; ${stranger.cookie}` }[cookie];
+    const shown = {
+      own,
+      other: stranger.cookie,
+      none: '',
+      'made up': `yellow-latch-token=${newSecret()}`,
+      two: `${own}; ${stranger.cookie}`,
+    }[cookie];
     const whole = body(id);
-    const answer = await send(method, path(id), whole === undefined || !spoilt ? whole : spoil(whole, spoilt.path, spoilt.value), shown);
+    const answer = await send(
+      method,
+      path(id),
+      whole === undefined || !spoilt ? whole : spoil(whole, spoilt.path, spoilt.value),
+      shown,
+    );
     const text = await answer.text();
     const told = `${method} ${path(id)} as ${cookie}: ${answer.status} ${text.slice(0, 200)}`;
     expect([told, answer.status < 500]).toEqual([told, true]);
@@ -165,7 +230,8 @@ function line(parts: readonly (string | Buffer)[], answers = 1): Promise<string>
   });
 }
 
-const head = (path: string, ...more: string[]) => [`POST ${path} HTTP/1.1`, 'Host: 127.0.0.1', 'Content-Type: application/json', ...more, '', ''].join('\r\n');
+const head = (path: string, ...more: string[]) =>
+  [`POST ${path} HTTP/1.1`, 'Host: 127.0.0.1', 'Content-Type: application/json', ...more, '', ''].join('\r\n');
 const statuses = (said: string) => [...said.matchAll(/HTTP\/1\.1 (\d+)/gu)].map(([, status]) => Number(status));
 
 describe('a line that does what lines do not', () => {
@@ -175,9 +241,21 @@ describe('a line that does what lines do not', () => {
   });
 
   test.each([
-    ['a body that blows up when unpacked', () => [head('/api/lists', 'Content-Encoding: gzip', `Content-Length: ${BOMB.length}`), BOMB], 413],
-    ['a packed push', () => [head(`/api/d/${uuid()}/changes`, 'Content-Encoding: gzip', `Content-Length: ${BOMB.length}`), BOMB], 401],
-    ['a length and chunks', () => [head('/api/lists', 'Content-Length: 3', 'Transfer-Encoding: chunked'), '0\r\n\r\n'], 400],
+    [
+      'a body that blows up when unpacked',
+      () => [head('/api/lists', 'Content-Encoding: gzip', `Content-Length: ${BOMB.length}`), BOMB],
+      413,
+    ],
+    [
+      'a packed push',
+      () => [head(`/api/d/${uuid()}/changes`, 'Content-Encoding: gzip', `Content-Length: ${BOMB.length}`), BOMB],
+      401,
+    ],
+    [
+      'a length and chunks',
+      () => [head('/api/lists', 'Content-Length: 3', 'Transfer-Encoding: chunked'), '0\r\n\r\n'],
+      400,
+    ],
     ['a length that is none', () => [head('/api/lists', 'Content-Length: -1')], 400],
     ['heads without end', () => [`GET /api/door HTTP/1.1\r\nHost: 127.0.0.1\r\nX: ${'y'.repeat(20_000)}\r\n\r\n`], 431],
     ['a body larger than it may be', () => [head('/api/lists', 'Content-Length: 2000000'), 'x'.repeat(2_000_000)], 413],
@@ -191,10 +269,16 @@ describe('a line that does what lines do not', () => {
   test('bodies that stop coming hold nobody up', async () => {
     const { hostname, port } = new URL(server.address!);
     const slow = await Promise.all(
-      Array.from({ length: 100 }, () => new Promise<ReturnType<typeof connect>>((resolve) => {
-        const socket = connect(Number(port), hostname, () => socket.write(head('/api/lists', 'Content-Length: 500') + '{"list"', () => resolve(socket)));
-        socket.on('error', () => {});
-      })),
+      Array.from(
+        { length: 100 },
+        () =>
+          new Promise<ReturnType<typeof connect>>((resolve) => {
+            const socket = connect(Number(port), hostname, () =>
+              socket.write(head('/api/lists', 'Content-Length: 500') + '{"list"', () => resolve(socket)),
+            );
+            socket.on('error', () => {});
+          }),
+      ),
     );
     expect((await send('GET', '/api/door')).status).toBe(200);
     for (const socket of slow) socket.destroy();

@@ -9,7 +9,8 @@ export const LOG_KEEPS = 90 * 24 * 60 * 60_000;
 
 /** Lets every list go of what is too old. */
 export function compact(db: Database, now: number): void {
-  for (const { id } of db.select({ id: lists.id }).from(lists).where(isNull(lists.deletedAt)).all()) while (compactSome(db, id, now));
+  for (const { id } of db.select({ id: lists.id }).from(lists).where(isNull(lists.deletedAt)).all())
+    while (compactSome(db, id, now));
 }
 
 /** So many changes are let go of at a time: others wait no longer than for that. */
@@ -25,18 +26,35 @@ export function compactSome(db: Database, listId: string, now: number): boolean 
   return db.transaction(
     (tx) => {
       const ofList = eq(changes.listId, listId);
-      const newest = tx.select({ number: max(changes.number) }).from(changes).where(ofList).get()!.number;
+      const newest = tx
+        .select({ number: max(changes.number) })
+        .from(changes)
+        .where(ofList)
+        .get()!.number;
       if (newest === null) return false;
-      const some = tx.select({ number: changes.number, takenAt: changes.takenAt }).from(changes).where(ofList).orderBy(asc(changes.number)).limit(FORGOTTEN_AT_ONCE).all();
+      const some = tx
+        .select({ number: changes.number, takenAt: changes.takenAt })
+        .from(changes)
+        .where(ofList)
+        .orderBy(asc(changes.number))
+        .limit(FORGOTTEN_AT_ONCE)
+        .all();
       const isKept = some.findIndex(({ number, takenAt }) => takenAt >= now - LOG_KEEPS || number === newest);
       const old = isKept < 0 ? some : some.slice(0, isKept);
       if (old.length === 0) return false;
       const last = old.at(-1)!.number;
       forgetDeleted(tx, listId, last);
-      tx.delete(changes).where(and(ofList, lte(changes.number, last))).run();
-      tx.delete(changeGroups).where(and(eq(changeGroups.listId, listId), lte(changeGroups.last, last))).run();
+      tx.delete(changes)
+        .where(and(ofList, lte(changes.number, last)))
+        .run();
+      tx.delete(changeGroups)
+        .where(and(eq(changeGroups.listId, listId), lte(changeGroups.last, last)))
+        .run();
       if (isKept < 0) return true;
-      tx.update(lists).set({ bytes: sizeOf(listId) }).where(eq(lists.id, listId)).run();
+      tx.update(lists)
+        .set({ bytes: sizeOf(listId) })
+        .where(eq(lists.id, listId))
+        .run();
       return false;
     },
     { behavior: 'immediate' },
@@ -49,15 +67,22 @@ function forgetDeleted(tx: Queries, listId: string, upTo: number): void {
   let forgotten = 0;
   for (const { type, id, body, number: last } of tx.select().from(records).where(untouched).all()) {
     if (!isDeleted(unpackRecord(JSON.parse(body) as PackedRecord))) continue;
-    tx.delete(records).where(and(eq(records.listId, listId), eq(records.type, type), eq(records.id, id))).run();
+    tx.delete(records)
+      .where(and(eq(records.listId, listId), eq(records.type, type), eq(records.id, id)))
+      .run();
     forgotten = Math.max(forgotten, last);
   }
-  if (forgotten > 0) tx.update(lists).set({ forgotten }).where(and(eq(lists.id, listId), lt(lists.forgotten, forgotten))).run();
+  if (forgotten > 0)
+    tx.update(lists)
+      .set({ forgotten })
+      .where(and(eq(lists.id, listId), lt(lists.forgotten, forgotten)))
+      .run();
 }
 
 /** What records and log of a list take, counted anew. */
 function sizeOf(listId: string) {
-  const bytes = (column: typeof records.body | typeof changes.body | typeof changes.before) => sql`length(CAST(${column} AS BLOB))`;
+  const bytes = (column: typeof records.body | typeof changes.body | typeof changes.before) =>
+    sql`length(CAST(${column} AS BLOB))`;
   return sql`(SELECT coalesce(sum(${bytes(records.body)}), 0) FROM ${records} WHERE ${records.listId} = ${listId})
     + (SELECT coalesce(sum(${bytes(changes.body)} + coalesce(${bytes(changes.before)}, 0)), 0) FROM ${changes} WHERE ${changes.listId} = ${listId})`;
 }

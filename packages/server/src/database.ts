@@ -74,7 +74,8 @@ export function openReadOnly(folder: string): Database {
 function readOnly(client: SQLite.Database, file: string): Database {
   try {
     refuseLaterTables(client, file);
-    if ((writtenBy(client) ?? 0) < latestMigration()) throw new Error(`${file} was written by an earlier version, and its tables can’t be brought up to date.`);
+    if ((writtenBy(client) ?? 0) < latestMigration())
+      throw new Error(`${file} was written by an earlier version, and its tables can’t be brought up to date.`);
     return drizzle(client, { schema });
   } catch (error) {
     client.close();
@@ -103,10 +104,14 @@ function refuseLaterTables(client: SQLite.Database, file: string): void {
 /** The time of the last migration that a database went through; null: of none. */
 function writtenBy(client: SQLite.Database): number | null {
   if (!client.prepare("SELECT 1 FROM sqlite_master WHERE name = '__drizzle_migrations'").get()) return null;
-  return (client.prepare('SELECT max(created_at) AS latest FROM __drizzle_migrations').get() as { latest: number | null }).latest;
+  return (
+    client.prepare('SELECT max(created_at) AS latest FROM __drizzle_migrations').get() as { latest: number | null }
+  ).latest;
 }
 
 function latestMigration(): number {
-  const { entries } = JSON.parse(readFileSync(join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as { entries: { when: number }[] };
+  const { entries } = JSON.parse(readFileSync(join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as {
+    entries: { when: number }[];
+  };
   return Math.max(...entries.map(({ when }) => when));
 }

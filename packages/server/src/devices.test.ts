@@ -1,4 +1,10 @@
-import { DirectorySchema, ProblemSchema, type DeviceInfo, type DeviceSettings, type Page } from '@yellow-latch/core/sync';
+import {
+  DirectorySchema,
+  ProblemSchema,
+  type DeviceInfo,
+  type DeviceSettings,
+  type Page,
+} from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
 import { NOW, TestDevice, testServer, WHOLE, type TestServer } from './testing';
@@ -14,8 +20,10 @@ beforeEach(async () => {
 afterEach(() => server.end());
 
 const directory = async (device: TestDevice) => DirectorySchema.parse((await device.get(device.at('/devices'))).body);
-const deviceIn = async (by: TestDevice, id: string) => (await directory(by)).devices.find((one: DeviceInfo) => one.id === id)!;
-const set = (by: TestDevice, id: string, settings: DeviceSettings) => by.ask('patch', by.at(`/devices/${id}`)).send(settings);
+const deviceIn = async (by: TestDevice, id: string) =>
+  (await directory(by)).devices.find((one: DeviceInfo) => one.id === id)!;
+const set = (by: TestDevice, id: string, settings: DeviceSettings) =>
+  by.ask('patch', by.at(`/devices/${id}`)).send(settings);
 
 describe('the devices of a list', () => {
   test('are told with how far each has come and when it was seen', async () => {
@@ -77,7 +85,8 @@ describe('a device that may only use the list', () => {
 
   test('looks after itself and after nobody else', async () => {
     await set(second, second.id, { name: 'Mine' }).expect(200);
-    for (const settings of [{ may: 'edit' }, { takes: null }] as const) expect((await set(second, second.id, settings)).status).toBe(403);
+    for (const settings of [{ may: 'edit' }, { takes: null }] as const)
+      expect((await set(second, second.id, settings)).status).toBe(403);
     expect((await set(second, first.id, { name: 'Theirs' })).status).toBe(403);
     expect((await second.ask('delete', second.at(`/devices/${first.id}`))).status).toBe(403);
     expect((await second.post(second.at('/invitations'), {})).status).toBe(403);
@@ -95,7 +104,11 @@ describe('a device that takes some sets', () => {
   const codesOf = ({ records }: Page) => records.map(({ fields }) => fields.code![0]!.value).sort();
 
   beforeEach(async () => {
-    await first.push([first.change({ ...WHOLE, code: ';a', setId: kept }), first.change({ ...WHOLE, code: ';b', setId: other }), first.change({ ...WHOLE, code: ';c' })]);
+    await first.push([
+      first.change({ ...WHOLE, code: ';a', setId: kept }),
+      first.change({ ...WHOLE, code: ';b', setId: other }),
+      first.change({ ...WHOLE, code: ';c' }),
+    ]);
     await set(first, second.id, { takes: [kept, null] }).expect(200);
   });
 

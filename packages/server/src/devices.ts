@@ -36,22 +36,46 @@ interface Granted {
  * Takes a device into a list and returns its token: 256 random bits, shown this once. A device whose welcome was lost
  * on the way may ask again, by its own secret alone, until it has shown a token.
  */
-export function admitDevice(db: Queries, listId: string, { secret, ...device }: NewDevice, now: number, granted: Granted = {}): string {
+export function admitDevice(
+  db: Queries,
+  listId: string,
+  { secret, ...device }: NewDevice,
+  now: number,
+  granted: Granted = {},
+): string {
   const known = db.select().from(devices).where(eq(devices.id, device.id)).get();
-  const isAskedAgain = known?.listId === listId && known.seenAt === null && known.signedOutAt === null && isSame(known.secretHash, secret) && known.succeeds === (granted.succeeds ?? null);
+  const isAskedAgain =
+    known?.listId === listId &&
+    known.seenAt === null &&
+    known.signedOutAt === null &&
+    isSame(known.secretHash, secret) &&
+    known.succeeds === (granted.succeeds ?? null);
   if (known && !isAskedAgain) {
-    throw new ProblemError(409, 'device-known', 'This device is already in use', { detail: 'Choose a new id and ask again.' });
+    throw new ProblemError(409, 'device-known', 'This device is already in use', {
+      detail: 'Choose a new id and ask again.',
+    });
   }
   if (!known) refuseFullList(db, listId);
   const token = randomBytes(32).toString('base64url');
-  const row = { ...device, ...granted, listId, tokenHash: hashSecret(token), secretHash: secret === undefined ? null : hashSecret(secret), createdAt: now };
+  const row = {
+    ...device,
+    ...granted,
+    listId,
+    tokenHash: hashSecret(token),
+    secretHash: secret === undefined ? null : hashSecret(secret),
+    createdAt: now,
+  };
   db.insert(devices).values(row).onConflictDoUpdate({ target: devices.id, set: row }).run();
   return token;
 }
 
 function refuseFullList(db: Queries, listId: string): void {
   const ofList = eq(devices.listId, listId);
-  const isIn = db.select({ held: count() }).from(devices).where(and(ofList, isNull(devices.signedOutAt))).get()!.held;
+  const isIn = db
+    .select({ held: count() })
+    .from(devices)
+    .where(and(ofList, isNull(devices.signedOutAt)))
+    .get()!.held;
   const everIn = db.select({ held: count() }).from(devices).where(ofList).get()!.held;
   if (isIn < MOST_DEVICES && everIn < MOST_EVER) return;
   throw new ProblemError(409, 'list-full', 'This list has as many devices as a list can have', {
@@ -78,7 +102,8 @@ export function recogniseDevice(db: Database, id: string, token: string | undefi
 /** Refuses a device that is out of its list, and says why. */
 export function refuseSignedOut(db: Database, { listId, signedOutAt }: Device): void {
   if (signedOutAt === null) return;
-  if (statementsOf(db).list.get({ id: listId })!.deletedAt !== null) throw new ProblemError(401, 'list-deleted', 'This list was deleted');
+  if (statementsOf(db).list.get({ id: listId })!.deletedAt !== null)
+    throw new ProblemError(401, 'list-deleted', 'This list was deleted');
   throw new ProblemError(401, 'signed-out', 'This device was signed out', {
     detail: 'To come back, it needs a code from another device.',
   });
@@ -139,9 +164,19 @@ export class Presence {
 }
 
 /** The devices of a list, also those signed out, in the order in which they joined. */
-export function listDevices(db: Queries, listId: string, presence: Presence, isHere: (id: string) => boolean): DeviceInfo[] {
+export function listDevices(
+  db: Queries,
+  listId: string,
+  presence: Presence,
+  isHere: (id: string) => boolean,
+): DeviceInfo[] {
   const { lastNumber } = db.select().from(lists).where(eq(lists.id, listId)).get()!;
-  const rows = db.select().from(devices).where(eq(devices.listId, listId)).orderBy(asc(devices.createdAt), asc(devices.id)).all();
+  const rows = db
+    .select()
+    .from(devices)
+    .where(eq(devices.listId, listId))
+    .orderBy(asc(devices.createdAt), asc(devices.id))
+    .all();
   return rows.map((device) => {
     const { through, seen } = presence.of(device);
     const here = isHere(device.id);
@@ -209,7 +244,10 @@ export function signOut(db: Database, by: Device, id: string, now: number): void
 }
 
 function endDevice(db: Queries, id: string, now: number): void {
-  db.update(devices).set({ signedOutAt: now }).where(and(eq(devices.id, id), isNull(devices.signedOutAt))).run();
+  db.update(devices)
+    .set({ signedOutAt: now })
+    .where(and(eq(devices.id, id), isNull(devices.signedOutAt)))
+    .run();
   endInvitations(db, id);
 }
 
@@ -219,7 +257,11 @@ function endInvitations(db: Queries, id: string): void {
 
 /** The others of a list are not left without one that can look after it. */
 function refuseLastManager(db: Queries, { id, listId }: Device): void {
-  const others = db.select().from(devices).where(and(eq(devices.listId, listId), isNull(devices.signedOutAt), ne(devices.id, id))).all();
+  const others = db
+    .select()
+    .from(devices)
+    .where(and(eq(devices.listId, listId), isNull(devices.signedOutAt), ne(devices.id, id)))
+    .all();
   if (others.length === 0 || others.some(mayManage)) return;
   throw new ProblemError(409, 'last-editor', 'This is the last device that can edit the whole list', {
     detail: 'Let another device edit first, or sign the others out.',

@@ -25,7 +25,11 @@ afterEach(async () => {
 const start = (before = '') => program.start(join(folder, 'data'), { YELLOW_LATCH_OPEN: '1' }, before);
 
 const joinAt = (address: string, id = uuid()) =>
-  fetch(`${address}/api/devices`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ id, name: 'P', kind: 'phone' }) });
+  fetch(`${address}/api/devices`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ id, name: 'P', kind: 'phone' }),
+  });
 
 describe('a data folder', () => {
   test('has one server: a second is told why it cannot start, and may after the first was killed', async () => {

@@ -22,5 +22,7 @@ export function diskTrouble(error: unknown): { status: number; slug: string; tit
 export function tellOperator(what: string, error: unknown): void {
   const trouble = diskTrouble(error);
   const { name, code } = error as { name?: string; code?: string };
-  console.error(`${what}: ${trouble ? `${trouble.title} (${trouble.code})` : `${name ?? 'an error'}${code ? ` (${code})` : ''}`}`);
+  console.error(
+    `${what}: ${trouble ? `${trouble.title} (${trouble.code})` : `${name ?? 'an error'}${code ? ` (${code})` : ''}`}`,
+  );
 }

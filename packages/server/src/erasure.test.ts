@@ -20,16 +20,46 @@ afterEach(() => server.end());
 
 const recordOf = async (id: string) => (await phone.pages()).records.find((record) => record.id === id);
 /** Words that stand in one field each, at one time or another. */
-const WRITTEN = { code: ';heron', former: ';egret', text: 'Sluice 44', note: 'under the bell', about: ';plover', reason: 'nobody knows it' };
+const WRITTEN = {
+  code: ';heron',
+  former: ';egret',
+  text: 'Sluice 44',
+  note: 'under the bell',
+  about: ';plover',
+  reason: 'nobody knows it',
+};
 
 async function writeAndErase(id: string): Promise<void> {
   await phone.push([phone.change({ ...WHOLE, code: WRITTEN.former, note: WRITTEN.note }, id)]);
-  await phone.push([phone.change({ code: WRITTEN.about, content: { ...WHOLE.content, expansion: WRITTEN.text } }, id, await recordOf(id))]);
-  await phone.push([phone.change({ code: WRITTEN.code, former: { code: WRITTEN.former, until: NOW } }, id, await recordOf(id))]);
-  await phone.push([phone.write('leftFinding', { shortcutId: id, finding: 'word misfire', about: `warning ${WRITTEN.about}`, reason: WRITTEN.reason })]);
+  await phone.push([
+    phone.change(
+      { code: WRITTEN.about, content: { ...WHOLE.content, expansion: WRITTEN.text } },
+      id,
+      await recordOf(id),
+    ),
+  ]);
+  await phone.push([
+    phone.change({ code: WRITTEN.code, former: { code: WRITTEN.former, until: NOW } }, id, await recordOf(id)),
+  ]);
+  await phone.push([
+    phone.write('leftFinding', {
+      shortcutId: id,
+      finding: 'word misfire',
+      about: `warning ${WRITTEN.about}`,
+      reason: WRITTEN.reason,
+    }),
+  ]);
   // Of another shortcut, and names the code of this one.
   const second = uuid();
-  await phone.push([phone.change({ ...WHOLE, code: ';tern' }, second), phone.write('leftFinding', { shortcutId: second, finding: 'prefix', about: `warning ;tern ${WRITTEN.code}`, reason: `begins like ${WRITTEN.code}` })]);
+  await phone.push([
+    phone.change({ ...WHOLE, code: ';tern' }, second),
+    phone.write('leftFinding', {
+      shortcutId: second,
+      finding: 'prefix',
+      about: `warning ;tern ${WRITTEN.code}`,
+      reason: `begins like ${WRITTEN.code}`,
+    }),
+  ]);
   expect(problemOf(await phone.push([phone.change({ deleted: 'erased' }, id, await recordOf(id))]))).toBe(200);
 }
 
@@ -56,7 +86,15 @@ test('what a device that did not know says of it later is not kept', async () =>
   const id = uuid();
   await phone.push([phone.change(WHOLE, id)]);
   await phone.push([phone.change({ deleted: 'erased' }, id, await recordOf(id))]);
-  await other.push([other.write('leftFinding', { shortcutId: id, finding: 'word misfire', about: 'warning ;lapwing', reason: 'lapwing' }), other.change({ note: 'lapwing' }, id)]);
+  await other.push([
+    other.write('leftFinding', {
+      shortcutId: id,
+      finding: 'word misfire',
+      about: 'warning ;lapwing',
+      reason: 'lapwing',
+    }),
+    other.change({ note: 'lapwing' }, id),
+  ]);
   expect(filesWith(server.data, 'lapwing')).toEqual([]);
 });
 
@@ -69,7 +107,9 @@ describe('while another program reads the database', () => {
     reader.exec('BEGIN');
     reader.prepare('SELECT count(*) FROM records').get();
     let answer: number | string | null = null;
-    const pushed = phone.push([phone.change({ deleted: 'erased' }, id, known)]).then((response) => (answer = problemOf(response)));
+    const pushed = phone
+      .push([phone.change({ deleted: 'erased' }, id, known)])
+      .then((response) => (answer = problemOf(response)));
     // Others are served meanwhile: nothing waits with it.
     while ((await other.pages()).through < 2);
     return { reader, pushed, answerNow: () => answer };

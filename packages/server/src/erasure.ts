@@ -42,7 +42,15 @@ export class Erasure {
   async finish(): Promise<void> {
     let timer: ReturnType<typeof setTimeout> | undefined;
     const late = new Promise<never>((_resolve, reject) => {
-      timer = setTimeout(() => reject(new ProblemError(503, 'erasing', 'Not erased yet: another program is reading the data', { detail: 'It is erased as soon as that program is done.' })), LONGEST_WAIT);
+      timer = setTimeout(
+        () =>
+          reject(
+            new ProblemError(503, 'erasing', 'Not erased yet: another program is reading the data', {
+              detail: 'It is erased as soon as that program is done.',
+            }),
+          ),
+        LONGEST_WAIT,
+      );
     });
     try {
       await Promise.race([this.begin(), late]);

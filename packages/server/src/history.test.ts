@@ -1,4 +1,12 @@
-import { asShortcut, canTakeBack, doingsOf, HistorySchema, takingBack, type FieldChanges, type StoredRecord } from '@yellow-latch/core/sync';
+import {
+  asShortcut,
+  canTakeBack,
+  doingsOf,
+  HistorySchema,
+  takingBack,
+  type FieldChanges,
+  type StoredRecord,
+} from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
 import { compact, LOG_KEEPS } from './compaction';
@@ -101,7 +109,12 @@ describe('history', () => {
 
   async function fieldsNow() {
     return (await records_())
-      .map((record: StoredRecord) => [record.id, asShortcut(record).code, asShortcut(record).kind, record.fields.deleted?.[0]?.value ?? false])
+      .map((record: StoredRecord) => [
+        record.id,
+        asShortcut(record).code,
+        asShortcut(record).kind,
+        record.fields.deleted?.[0]?.value ?? false,
+      ])
       .sort();
   }
 });
@@ -122,7 +135,13 @@ describe('compaction', () => {
     await edit(uuid(), { ...WHOLE, code: ';new' });
     compact(server.db, server.clock.now);
     expect(server.db.select().from(changes).all()).toHaveLength(1);
-    expect(server.db.select().from(records).all().map(({ id }) => id)).not.toContain(gone);
+    expect(
+      server.db
+        .select()
+        .from(records)
+        .all()
+        .map(({ id }) => id),
+    ).not.toContain(gone);
     expect((await records_()).map((record) => asShortcut(record).code).sort()).toEqual([';new', ';ws']);
     // A late replay of what the log has forgotten is not taken again.
     expect((await phone.push([first])).status).toBe(200);
@@ -139,7 +158,10 @@ describe('compaction', () => {
     server.clock.now = NOW + LOG_KEEPS + DAY;
     compact(server.db, server.clock.now);
     const away = await phone.pages(2);
-    expect([away.fresh, away.records.map((record) => asShortcut(record).code).sort()]).toEqual([true, [';kept', ';ws']]);
+    expect([away.fresh, away.records.map((record) => asShortcut(record).code).sort()]).toEqual([
+      true,
+      [';kept', ';ws'],
+    ]);
     expect((await phone.pages(3)).fresh).toBe(false);
   });
 

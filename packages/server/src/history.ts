@@ -32,7 +32,10 @@ export function readHistory(db: Database, device: Device, query: HistoryQuery): 
 }
 
 /** A row of the log without its texts, by which it is decided whether it is told. */
-type Row = Pick<typeof changes.$inferSelect, 'number' | 'recordType' | 'recordId' | 'counts' | 'together' | 'setBefore' | 'setId'>;
+type Row = Pick<
+  typeof changes.$inferSelect,
+  'number' | 'recordType' | 'recordId' | 'counts' | 'together' | 'setBefore' | 'setId'
+>;
 
 const ROW = {
   number: changes.number,
@@ -73,7 +76,7 @@ class Reader {
     const told: LoggedChange[] = [];
     let size = 0;
     let lookedAt = 0;
-    for (let cursor = before; ; ) {
+    for (let cursor = before; ;) {
       const rows = this.rowsBefore(cursor, LOOKED_AT_ONCE);
       for (const row of rows) {
         // The number before which the next answer goes on, if this one ends here.
@@ -96,7 +99,9 @@ class Reader {
   }
 
   private rowsBefore(number: number, limit: number): Row[] {
-    return this.select(number === Infinity ? [] : [sql`${changes.number} < ${number}`]).limit(limit).all();
+    return this.select(number === Infinity ? [] : [sql`${changes.number} < ${number}`])
+      .limit(limit)
+      .all();
   }
 
   private select(more: SQL[]) {
@@ -119,7 +124,9 @@ class Reader {
   /** How many of a group earlier answers told: they were asked for before a later number. */
   private toldBefore(together: string, number: number): number {
     if (this.query.before === undefined) return 0;
-    const later = this.select([eq(changes.together, together), sql`${changes.number} > ${number}`]).limit(MOST_LOOKED_AT).all();
+    const later = this.select([eq(changes.together, together), sql`${changes.number} > ${number}`])
+      .limit(MOST_LOOKED_AT)
+      .all();
     return later.filter((row) => !row.counts && this.gets(row)).length;
   }
 
@@ -136,13 +143,18 @@ class Reader {
 
   /** Where a group that has had its say begins, if nothing else lies in between; null: it is looked through. */
   private endOfGroup({ together }: Row): number | null {
-    if (together === null || this.query.together || this.query.record || this.toldOf.get(together) !== MOST_OF_GROUP) return null;
+    if (together === null || this.query.together || this.query.record || this.toldOf.get(together) !== MOST_OF_GROUP)
+      return null;
     const group = this.groupOf(together);
     return group && group.last - group.first + 1 === group.size ? group.first : null;
   }
 
   private groupOf(id: string) {
-    return this.db.select().from(changeGroups).where(and(eq(changeGroups.listId, this.device.listId), eq(changeGroups.id, id))).get();
+    return this.db
+      .select()
+      .from(changeGroups)
+      .where(and(eq(changeGroups.listId, this.device.listId), eq(changeGroups.id, id)))
+      .get();
   }
 
   /** How many changes of a group are of what was asked for, and how many of them are of shortcuts. */
@@ -150,11 +162,15 @@ class Reader {
     const { record, isDeletedOnly } = this.query;
     const group = this.groupOf(together);
     if (record || this.takes !== null || !group) {
-      const rows = this.select([eq(changes.together, together)]).limit(MOST_LOOKED_AT).all();
+      const rows = this.select([eq(changes.together, together)])
+        .limit(MOST_LOOKED_AT)
+        .all();
       const got = rows.filter((row) => !row.counts && this.gets(row));
       return { size: got.length, shortcuts: got.filter(({ recordType }) => recordType === 'shortcut').length };
     }
-    return isDeletedOnly ? { size: group.deletes, shortcuts: group.deletedShortcuts } : { size: group.size, shortcuts: group.shortcuts };
+    return isDeletedOnly
+      ? { size: group.deletes, shortcuts: group.deletedShortcuts }
+      : { size: group.size, shortcuts: group.shortcuts };
   }
 
   private tell({ number, together }: Row): { told: LoggedChange; size: number } {

@@ -22,7 +22,13 @@ afterEach(() => server.end());
 
 function housekeeping(forgetAfter?: number): Housekeeping {
   const { db, clock } = server;
-  return new Housekeeping({ db, presence: new Presence(db), erasure: new Erasure(db), now: () => clock.now, forgetAfter });
+  return new Housekeeping({
+    db,
+    presence: new Presence(db),
+    erasure: new Erasure(db),
+    now: () => clock.now,
+    forgetAfter,
+  });
 }
 
 /** Day after day, as a server that is on. */
@@ -117,13 +123,27 @@ test('a device that was let in and never came is forgotten after a day', async (
   await owner.pages();
   await owner.letIn();
   await daysPass(3);
-  expect(server.db.select().from(devices).all().map(({ id }) => id)).toEqual([owner.id]);
+  expect(
+    server.db
+      .select()
+      .from(devices)
+      .all()
+      .map(({ id }) => id),
+  ).toEqual([owner.id]);
 });
 
 test('the file shrinks when much of it is free', async () => {
   const owner = await TestDevice.begin(server.app);
   for (let push = 0; push < 4; push += 1) {
-    await owner.push(Array.from({ length: 40 }, (_, made) => owner.change({ ...WHOLE, code: `;${push}-${made}`, content: { ...WHOLE.content, expansion: 'x'.repeat(20_000) } })));
+    await owner.push(
+      Array.from({ length: 40 }, (_, made) =>
+        owner.change({
+          ...WHOLE,
+          code: `;${push}-${made}`,
+          content: { ...WHOLE.content, expansion: 'x'.repeat(20_000) },
+        }),
+      ),
+    );
   }
   const size = () => statSync(join(server.data, 'yellow-latch.sqlite')).size;
   server.db.$client.pragma('wal_checkpoint(TRUNCATE)');

@@ -74,7 +74,8 @@ export class Housekeeping {
       await this.forgetLists(now);
       forgetDevices(db, now);
     }
-    for (const { id } of db.select().from(lists).where(isNotNull(lists.deletedAt)).all()) await this.inSteps(() => purgeSome(db, id));
+    for (const { id } of db.select().from(lists).where(isNotNull(lists.deletedAt)).all())
+      await this.inSteps(() => purgeSome(db, id));
     await this.shrink();
     if (!this.isOver) await erasure.begin();
   }
@@ -86,12 +87,16 @@ export class Housekeeping {
 
   private async compact(now: number): Promise<void> {
     const { db } = this.parts;
-    for (const { id } of db.select({ id: lists.id }).from(lists).where(isNull(lists.deletedAt)).all()) await this.inSteps(() => compactSome(db, id, now));
+    for (const { id } of db.select({ id: lists.id }).from(lists).where(isNull(lists.deletedAt)).all())
+      await this.inSteps(() => compactSome(db, id, now));
   }
 
   private async forgetLists(now: number): Promise<void> {
     const { db, forgetAfter } = this.parts;
-    const idle = [...unopenedLists(db, now - EMPTY_LIST_LASTS, 'empty'), ...(forgetAfter === undefined ? [] : unopenedLists(db, now - forgetAfter, 'all'))];
+    const idle = [
+      ...unopenedLists(db, now - EMPTY_LIST_LASTS, 'empty'),
+      ...(forgetAfter === undefined ? [] : unopenedLists(db, now - forgetAfter, 'all')),
+    ];
     for (const { id, deletedAt } of idle) {
       if (deletedAt !== null && deletedAt > now - OUT_IS_KNOWN) continue;
       if (deletedAt === null) db.transaction((tx) => endList(tx, id, now));
@@ -126,7 +131,11 @@ function forgetDevices(db: Database, now: number): void {
   db.transaction((tx) => {
     const inLog = tx.selectDistinct({ id: changes.deviceId }).from(changes);
     for (const which of [isUnseen, isLongOut]) {
-      const gone = tx.select({ id: devices.id }).from(devices).where(and(which, notInArray(devices.id, inLog))).all();
+      const gone = tx
+        .select({ id: devices.id })
+        .from(devices)
+        .where(and(which, notInArray(devices.id, inLog)))
+        .all();
       for (const { id } of gone) {
         tx.delete(invitations).where(eq(invitations.deviceId, id)).run();
         tx.delete(devices).where(eq(devices.id, id)).run();
@@ -149,7 +158,11 @@ const CLOCK = 'clock';
  */
 export function isTimeToBeTrusted(db: Queries, now: number): boolean {
   const kept = db.select().from(notes).where(eq(notes.name, CLOCK)).get();
-  const newest = () => db.select({ at: max(changes.takenAt) }).from(changes).get()!.at;
+  const newest = () =>
+    db
+      .select({ at: max(changes.takenAt) })
+      .from(changes)
+      .get()!.at;
   const before: ClockNote = kept ? (JSON.parse(kept.value) as ClockNote) : { noted: newest() ?? now, leapt: null };
   const hasLeapt = now - before.noted > CLOCK_LEAP;
   const isConfirmed = before.leapt === null || now - before.leapt >= CLOCK_LEAP || now < before.noted;

@@ -20,10 +20,15 @@ beforeEach(async () => {
 });
 afterEach(() => server.end());
 
-const set = (by: TestDevice, id: string, settings: object) => by.ask('patch', by.at(`/devices/${id}`)).send(settings).then(problemOf);
+const set = (by: TestDevice, id: string, settings: object) =>
+  by
+    .ask('patch', by.at(`/devices/${id}`))
+    .send(settings)
+    .then(problemOf);
 const listIdOf = () => server.db.select().from(lists).all().at(-1)!.id;
 const newcomer = (id = uuid(), secret?: string) => ({ id, name: 'Newcomer', kind: 'phone', secret });
-const codeFrom = async (device: TestDevice) => ((await device.post(device.at('/invitations'), {})).body as { code: string }).code;
+const codeFrom = async (device: TestDevice) =>
+  ((await device.post(device.at('/invitations'), {})).body as { code: string }).code;
 const joinWith = (code: string, device = newcomer()) => request(server.app).post('/api/joins').send({ code, device });
 
 describe('a device that can only use the list', () => {
@@ -41,11 +46,18 @@ describe('a device that can only use the list', () => {
       expect(problemOf(await joinWith(await codeFrom(owner), device))).toBe('device-known');
     }
     // The newcomer itself may ask again, if its welcome was lost.
-    expect((await request(server.app).post('/api/lists').send(body(newcomer(id, secret)))).status).toBe(201);
+    expect(
+      (
+        await request(server.app)
+          .post('/api/lists')
+          .send(body(newcomer(id, secret)))
+      ).status,
+    ).toBe(201);
   });
 
   test('does not take the place of a device that is known', async () => {
-    for (const id of [owner.id, helper.id]) expect(problemOf(await helper.post(helper.at('/successor'), newcomer(id, newSecret())))).toBe('device-known');
+    for (const id of [owner.id, helper.id])
+      expect(problemOf(await helper.post(helper.at('/successor'), newcomer(id, newSecret())))).toBe('device-known');
     expect((await owner.get(owner.at('/pages'))).status).toBe(200);
   });
 
@@ -97,7 +109,8 @@ describe('a successor', () => {
     const small = testServer(undefined, { tries: { successors: 3 } });
     const device = await TestDevice.join(small.app);
     const answers: (string | number)[] = [];
-    for (let asked = 0; asked < 4; asked += 1) answers.push(problemOf(await device.post(device.at('/successor'), newcomer())));
+    for (let asked = 0; asked < 4; asked += 1)
+      answers.push(problemOf(await device.post(device.at('/successor'), newcomer())));
     expect(answers).toEqual([201, 201, 201, 'too-many-tries']);
     small.end();
   });
@@ -117,15 +130,34 @@ describe('a device that gets some sets', () => {
       owner.write('set', named('Hidden set'), other),
       owner.change(hidden, hiddenId),
       owner.change({ ...WHOLE, code: ';shown', setId: mine }, shownId),
-      owner.write('leftFinding', { shortcutId: hiddenId, finding: 'word misfire', about: 'warning ;hidden', reason: 'hidden text is fine' }),
-      owner.write('leftFinding', { shortcutId: shownId, finding: 'word misfire', about: 'warning ;shown', reason: 'fine' }),
-      owner.write('convention', { scope: { of: 'set', setId: other }, mark: { place: 'before', marker: ';' }, capitals: 'small' }),
+      owner.write('leftFinding', {
+        shortcutId: hiddenId,
+        finding: 'word misfire',
+        about: 'warning ;hidden',
+        reason: 'hidden text is fine',
+      }),
+      owner.write('leftFinding', {
+        shortcutId: shownId,
+        finding: 'word misfire',
+        about: 'warning ;shown',
+        reason: 'fine',
+      }),
+      owner.write('convention', {
+        scope: { of: 'set', setId: other },
+        mark: { place: 'before', marker: ';' },
+        capitals: 'small',
+      }),
       owner.write('list', { languages: ['en'], devices: ['app'] }),
     ]);
     await set(owner, helper.id, { takes: [mine] });
   });
 
-  const everything = async () => JSON.stringify([await helper.pages(), (await helper.get(helper.at('/history'))).body, (await helper.get(helper.at('/history?deleted=1'))).body]);
+  const everything = async () =>
+    JSON.stringify([
+      await helper.pages(),
+      (await helper.get(helper.at('/history'))).body,
+      (await helper.get(helper.at('/history?deleted=1'))).body,
+    ]);
 
   test('gets nothing that names another: no set, no ignored finding, no convention, no history', async () => {
     const page = await helper.pages();
@@ -143,12 +175,17 @@ describe('a device that gets some sets', () => {
     expect(page.records.map(({ type }) => type).sort()).toEqual(['leftFinding', 'shortcut']);
     const [moved] = (await owner.pages()).records.filter(({ id }) => id === hiddenId);
     await owner.push([owner.change({ setId: other }, hiddenId, moved)]);
-    expect((await helper.pages(page.through)).removed.map(({ type }) => type).sort()).toEqual(['leftFinding', 'shortcut']);
+    expect((await helper.pages(page.through)).removed.map(({ type }) => type).sort()).toEqual([
+      'leftFinding',
+      'shortcut',
+    ]);
   });
 
   test('sees of a shortcut that is moved in no earlier text and no earlier code', async () => {
     const known = async () => (await owner.pages()).records.find(({ id }) => id === hiddenId);
-    await owner.push([owner.change({ content: { ...WHOLE.content, expansion: 'a new text' }, code: ';new' }, hiddenId, await known())]);
+    await owner.push([
+      owner.change({ content: { ...WHOLE.content, expansion: 'a new text' }, code: ';new' }, hiddenId, await known()),
+    ]);
     await owner.push([owner.change({ setId: mine }, hiddenId, await known())]);
     await owner.push([owner.change({ kind: 'link' }, hiddenId, await known())]);
     const told = JSON.stringify((await helper.get(helper.at(`/history?type=shortcut&id=${hiddenId}`))).body);
@@ -169,13 +206,28 @@ describe('a device that gets some sets', () => {
       () => helper.write('set', named('Mine'), other),
       () => helper.write('set', named('New'), uuid()),
       () => helper.write('leftFinding', { shortcutId: hiddenId, finding: 'word misfire', about: 'x', reason: 'x' }),
-      () => helper.write('convention', { scope: { of: 'set', setId: other }, mark: { place: 'before', marker: ';' }, capitals: 'small' }),
+      () =>
+        helper.write('convention', {
+          scope: { of: 'set', setId: other },
+          mark: { place: 'before', marker: ';' },
+          capitals: 'small',
+        }),
     ];
     for (const attempt of tries) {
       expect(problemOf(await helper.push([attempt()]))).toBe('not-got');
       helper.n = 0;
     }
-    expect(problemOf(await helper.push([helper.change({ kind: 'link' }, shownId, (await helper.pages()).records.find(({ id }) => id === shownId))]))).toBe(200);
+    expect(
+      problemOf(
+        await helper.push([
+          helper.change(
+            { kind: 'link' },
+            shownId,
+            (await helper.pages()).records.find(({ id }) => id === shownId),
+          ),
+        ]),
+      ),
+    ).toBe(200);
     expect(await everything()).not.toContain('hidden text');
   });
 
@@ -213,9 +265,15 @@ describe('a change', () => {
     await new Promise<void>((resolve) => listening.listen(0, '127.0.0.1', resolve));
     const { port } = listening.address() as AddressInfo;
     const body = JSON.stringify({ changes: [helper.change()] });
-    const headers = { Cookie: helper.cookie, 'Content-Type': 'application/json', 'Content-Length': Buffer.byteLength(body) };
+    const headers = {
+      Cookie: helper.cookie,
+      'Content-Type': 'application/json',
+      'Content-Length': Buffer.byteLength(body),
+    };
     const answered = new Promise<number>((resolve, reject) => {
-      const push = ask({ port, host: '127.0.0.1', method: 'POST', path: helper.at('/changes'), headers }, (answer) => resolve(answer.resume().statusCode!)).on('error', reject);
+      const push = ask({ port, host: '127.0.0.1', method: 'POST', path: helper.at('/changes'), headers }, (answer) =>
+        resolve(answer.resume().statusCode!),
+      ).on('error', reject);
       push.write(body.slice(0, 20));
       // Its token was looked at; the rest of it comes when the device is out.
       void owner.ask('delete', owner.at(`/devices/${helper.id}`)).then(() => push.end(body.slice(20)));
@@ -240,7 +298,9 @@ describe('a change', () => {
       helper.n = 0;
     }
     // Not beside another field either.
-    expect(problemOf(await helper.push([helper.change({ kind: 'link', used: { count: 100_001, since: NOW } }, id, known)]))).toBe('invalid');
+    expect(
+      problemOf(await helper.push([helper.change({ kind: 'link', used: { count: 100_001, since: NOW } }, id, known)])),
+    ).toBe('invalid');
     helper.n = 0;
     expect(problemOf(await helper.push([{ ...count(helper, 5), clock: makeClock(NOW, 9, owner.id) }]))).toBe('invalid');
     helper.n = 0;
@@ -250,7 +310,11 @@ describe('a change', () => {
   test('written two hundred times without knowledge of the others leaves a few versions; all are in history', async () => {
     const id = uuid();
     await owner.push([owner.change(WHOLE, id)]);
-    await helper.push(Array.from({ length: 199 }, (_, index) => helper.change({ content: { ...WHOLE.content, expansion: `Text ${index} ${'x'.repeat(1_000)}` } }, id)));
+    await helper.push(
+      Array.from({ length: 199 }, (_, index) =>
+        helper.change({ content: { ...WHOLE.content, expansion: `Text ${index} ${'x'.repeat(1_000)}` } }, id),
+      ),
+    );
     const [record] = (await owner.pages()).records;
     expect(record!.fields.content).toHaveLength(8);
     expect(server.db.select().from(records).get()!.body.length).toBeLessThan(12_000);
@@ -259,7 +323,9 @@ describe('a change', () => {
 
   test('without a stated base of reasonable size is refused', async () => {
     const change = helper.change();
-    expect(problemOf(await helper.push([{ ...change, base: { code: Array.from({ length: 201 }, () => uuid()) } }]))).toBe('invalid');
+    expect(
+      problemOf(await helper.push([{ ...change, base: { code: Array.from({ length: 201 }, () => uuid()) } }])),
+    ).toBe('invalid');
   });
 });
 

@@ -15,7 +15,8 @@ afterEach(() => server.end());
 const newDevice = (name = 'Tablet') => ({ id: uuid(), name, kind: 'tablet' });
 const post = (path: string, body: object) => request(server.app).post(`/api${path}`).send(body);
 const slug = (answer: request.Response) => ProblemSchema.parse(JSON.parse(answer.text)).type;
-const codeOf = async (device: TestDevice) => ((await device.post(device.at('/invitations'), {})).body as { code: string; until: number }).code;
+const codeOf = async (device: TestDevice) =>
+  ((await device.post(device.at('/invitations'), {})).body as { code: string; until: number }).code;
 
 describe('a list', () => {
   test('is begun by its first device, and is apart from every other', async () => {
@@ -61,7 +62,10 @@ describe('a code', () => {
     const again = await post('/joins', { code, device: newDevice() });
     expect([again.status, slug(again)]).toEqual([403, '/problems/code-unknown']);
     const { devices: known } = DirectorySchema.parse((await first.get(first.at('/devices'))).body);
-    expect(known.map(({ name, kind }) => [name, kind])).toEqual([['First', 'computer'], ['Kitchen tablet', 'tablet']]);
+    expect(known.map(({ name, kind }) => [name, kind])).toEqual([
+      ['First', 'computer'],
+      ['Kitchen tablet', 'tablet'],
+    ]);
   });
 
   test('holds for ten minutes', async () => {
@@ -79,7 +83,8 @@ describe('a code', () => {
     const [taken, orphaned] = [await codeOf(first), await codeOf(second)];
     await first.ask('delete', first.at(`/invitations/${taken}`)).expect(204);
     await first.ask('delete', first.at(`/devices/${second.id}`)).expect(200);
-    for (const code of [taken, orphaned]) expect((await post('/joins', { code, device: newDevice() })).status).toBe(403);
+    for (const code of [taken, orphaned])
+      expect((await post('/joins', { code, device: newDevice() })).status).toBe(403);
   });
 
   test('tried in vain is counted for the address and for all; a right one still counts for nothing', async () => {
@@ -94,8 +99,13 @@ describe('a code', () => {
   });
 
   test('tried in vain from one address for long keeps nobody else out', async () => {
-    const behind = testServer(undefined, { openList: undefined, isBehindProxy: true, tries: { ofAddress: 3, ofAll: 5 } });
-    const from = (address: string, code = '00000000') => request(behind.app).post('/api/joins').set('X-Forwarded-For', address).send({ code, device: newDevice() });
+    const behind = testServer(undefined, {
+      openList: undefined,
+      isBehindProxy: true,
+      tries: { ofAddress: 3, ofAll: 5 },
+    });
+    const from = (address: string, code = '00000000') =>
+      request(behind.app).post('/api/joins').set('X-Forwarded-For', address).send({ code, device: newDevice() });
     for (let tried = 0; tried < 20; tried += 1) await from('192.0.2.1');
     const first = await TestDevice.begin(behind.app);
     expect((await from('198.51.100.7', await codeOf(first))).status).toBe(201);
@@ -103,9 +113,16 @@ describe('a code', () => {
   });
 
   test('tried from many addresses is limited in all', async () => {
-    const behind = testServer(undefined, { openList: undefined, isBehindProxy: true, tries: { ofAddress: 3, ofAll: 5, lists: 4 } });
+    const behind = testServer(undefined, {
+      openList: undefined,
+      isBehindProxy: true,
+      tries: { ofAddress: 3, ofAll: 5, lists: 4 },
+    });
     const from = (address: number) =>
-      request(behind.app).post('/api/joins').set('X-Forwarded-For', `192.0.2.${address}`).send({ code: '00000000', device: newDevice() });
+      request(behind.app)
+        .post('/api/joins')
+        .set('X-Forwarded-For', `192.0.2.${address}`)
+        .send({ code: '00000000', device: newDevice() });
     const answers: number[] = [];
     for (let address = 1; address <= 6; address += 1) answers.push((await from(address)).status);
     expect(answers).toEqual([403, 403, 403, 403, 403, 429]);
@@ -123,7 +140,8 @@ describe('a code', () => {
 });
 
 describe('a spare key', () => {
-  const makeKey = async (device: TestDevice) => ((await device.post(device.at('/spare-key'), {})).body as { spareKey: string }).spareKey;
+  const makeKey = async (device: TestDevice) =>
+    ((await device.post(device.at('/spare-key'), {})).body as { spareKey: string }).spareKey;
 
   test('gets the list back when no device is left, again and again', async () => {
     const first = await TestDevice.begin(server.app);
@@ -132,7 +150,10 @@ describe('a spare key', () => {
     await first.ask('delete', first.at(`/devices/${first.id}`)).expect(200);
     expect((await first.get(first.at('/pages'))).status).toBe(401);
     for (const name of ['New phone', 'New computer']) {
-      const answer = await post('/recoveries', { spareKey: spareKey.toLowerCase().replace(/.{5}/gu, '$& '), device: newDevice(name) });
+      const answer = await post('/recoveries', {
+        spareKey: spareKey.toLowerCase().replace(/.{5}/gu, '$& '),
+        device: newDevice(name),
+      });
       const back = TestDevice.welcomed(server.app, (answer.body as { device: string }).device, answer);
       expect((await back.pages()).records).toHaveLength(1);
     }

@@ -54,7 +54,13 @@ export interface Push {
  * before is passed over; one that follows a gap, or reuses a number, is refused. What is erased is
  * gone from the log and the records when this returns, and from the files after an `Erasure`.
  */
-export function takeChanges(db: Database, device: Device, changes: readonly Change[], now: number, quota = LIST_BYTES): Taken {
+export function takeChanges(
+  db: Database,
+  device: Device,
+  changes: readonly Change[],
+  now: number,
+  quota = LIST_BYTES,
+): Taken {
   const [answer] = takePushes(db, [{ device, changes, now }], quota);
   if (answer instanceof Error) throw answer;
   return answer!;
@@ -99,7 +105,17 @@ function takeAll(db: Database, pushes: readonly Push[], quota: number): Answer[]
 
 function takePush(db: Database, device: Device, { changes: pushed, now }: Push, list: Growing, quota: number): Answer {
   const before = list.number;
-  const entry: Entry = { db, device, now, list, quota, taken: device.lastN, restamped: null, erased: new Map(), groups: new Map() };
+  const entry: Entry = {
+    db,
+    device,
+    now,
+    list,
+    quota,
+    taken: device.lastN,
+    restamped: null,
+    erased: new Map(),
+    groups: new Map(),
+  };
   for (const [index, change] of pushed.entries()) takeChange(entry, change, index);
   if (entry.erased.size > 0) eraseWhatIsAbout(entry);
   const { advanceDevice, countGroup } = statementsOf(db);
@@ -194,8 +210,13 @@ function keep(entry: Entry, { change, counts, stored, known, record: applied, be
   const before = shown && JSON.stringify(erases ? eraseFields(type, shown) : shown);
   const packed = JSON.stringify(packRecord(record));
 
-  const room = Buffer.byteLength(body) + (before === null ? 0 : Buffer.byteLength(before)) + Buffer.byteLength(packed) - (stored ? Buffer.byteLength(stored.body) : 0);
-  if (list.bytes + room > entry.quota * leewayOf(change, counts)) throw refused(index, '', tellFull(entry.quota), 'list-too-large');
+  const room =
+    Buffer.byteLength(body) +
+    (before === null ? 0 : Buffer.byteLength(before)) +
+    Buffer.byteLength(packed) -
+    (stored ? Buffer.byteLength(stored.body) : 0);
+  if (list.bytes + room > entry.quota * leewayOf(change, counts))
+    throw refused(index, '', tellFull(entry.quota), 'list-too-large');
   list.bytes += room;
   list.number += 1;
   const deletes = change.fields.deleted === true;
@@ -218,7 +239,16 @@ function keep(entry: Entry, { change, counts, stored, known, record: applied, be
   });
   if (change.together && !counts) addToGroup(entry, change.together, type === 'shortcut', deletes);
   if (erases) eraseFromLog(entry, change.record, applied);
-  statements.keep.run({ listId, type, id, number: list.number, setId: belongs.setId, refersTo: belongs.refersTo, isDeleted: Number(isDeleted(record)), body: packed });
+  statements.keep.run({
+    listId,
+    type,
+    id,
+    number: list.number,
+    setId: belongs.setId,
+    refersTo: belongs.refersTo,
+    isDeleted: Number(isDeleted(record)),
+    body: packed,
+  });
 }
 
 function leewayOf({ fields }: Change, counts: boolean): number {
@@ -227,7 +257,14 @@ function leewayOf({ fields }: Change, counts: boolean): number {
 }
 
 function addToGroup({ groups, list }: Entry, id: string, isShortcut: boolean, deletes: boolean): void {
-  const group = groups.get(id) ?? { first: list.number, last: 0, size: 0, shortcuts: 0, deletes: 0, deletedShortcuts: 0 };
+  const group = groups.get(id) ?? {
+    first: list.number,
+    last: 0,
+    size: 0,
+    shortcuts: 0,
+    deletes: 0,
+    deletedShortcuts: 0,
+  };
   group.last = list.number;
   group.size += 1;
   group.shortcuts += Number(isShortcut);
@@ -239,12 +276,20 @@ function addToGroup({ groups, list }: Entry, id: string, isShortcut: boolean, de
 /** Whether a record is about a shortcut that was erased: it comes from a device that did not know. */
 function isOfErased({ db, device }: Entry, record: StoredRecord): boolean {
   const { refersTo } = belongingOf(record);
-  const stored = refersTo === null ? undefined : statementsOf(db).record.get({ listId: device.listId, type: 'shortcut', id: refersTo });
+  const stored =
+    refersTo === null
+      ? undefined
+      : statementsOf(db).record.get({ listId: device.listId, type: 'shortcut', id: refersTo });
   return stored !== undefined && isErased(unpackRecord(JSON.parse(stored.body) as PackedRecord));
 }
 
 /** Refuses a change of, or to, what a device does not get: it could read there what it is not to. */
-function refuseWhatItDoesNotGet({ db, device }: Entry, before: Belonging | undefined, after: Belonging, index: number): void {
+function refuseWhatItDoesNotGet(
+  { db, device }: Entry,
+  before: Belonging | undefined,
+  after: Belonging,
+  index: number,
+): void {
   if (device.takes === null) return;
   const takes = takesOf(device);
   const isGot = (belonging: Belonging) => gets(db, device.listId, takes, belonging);
@@ -254,11 +299,17 @@ function refuseWhatItDoesNotGet({ db, device }: Entry, before: Belonging | undef
 }
 
 /** A count is as high as fingers make it. */
-function refuseWildCount(device: Device, known: StoredRecord | undefined, { record, fields }: Change, index: number): void {
+function refuseWildCount(
+  device: Device,
+  known: StoredRecord | undefined,
+  { record, fields }: Change,
+  index: number,
+): void {
   for (const [field, value] of Object.entries(fields)) {
     if (!isCounter(record.type, field)) continue;
     const before = known ? countOf(known, field, device.id) : 0;
-    if ((value as Used).count > before + LIMITS.usesAChange) throw refused(index, `/fields/${field}/count`, `is more than ${LIMITS.usesAChange} above the last`);
+    if ((value as Used).count > before + LIMITS.usesAChange)
+      throw refused(index, `/fields/${field}/count`, `is more than ${LIMITS.usesAChange} above the last`);
   }
 }
 
@@ -271,7 +322,10 @@ function shownBefore(record: StoredRecord | undefined, { fields }: Change): Reco
   if (!record) return null;
   const { defaults } = RECORD_TYPES[record.type];
   const shown = (field: string) => record.fields[field]?.[0]?.value ?? (defaults as Record<string, unknown>)[field];
-  const before = Object.keys(fields).map((field): [string, unknown] => [field, field === 'deleted' ? (isErased(record) ? 'erased' : isDeleted(record)) : (shown(field) ?? null)]);
+  const before = Object.keys(fields).map((field): [string, unknown] => [
+    field,
+    field === 'deleted' ? (isErased(record) ? 'erased' : isDeleted(record)) : (shown(field) ?? null),
+  ]);
   return Object.fromEntries(before);
 }
 
@@ -280,19 +334,34 @@ function eraseFromLog(entry: Entry, record: Change['record'], applied: StoredRec
   const { db, device, list } = entry;
   const codes = new Set<string>();
   const note = (fields: Readonly<Record<string, unknown>> | null) => {
-    for (const code of [fields?.code, (fields?.former as { code?: string } | null | undefined)?.code]) if (typeof code === 'string') codes.add(code);
+    for (const code of [fields?.code, (fields?.former as { code?: string } | null | undefined)?.code])
+      if (typeof code === 'string') codes.add(code);
   };
   for (const field of ['code', 'former']) for (const { value } of applied.fields[field] ?? []) note({ [field]: value });
-  const ofRecord = and(eq(changes.listId, device.listId), eq(changes.recordType, record.type), eq(changes.recordId, record.id));
+  const ofRecord = and(
+    eq(changes.listId, device.listId),
+    eq(changes.recordType, record.type),
+    eq(changes.recordId, record.id),
+  );
   for (const { number, body, before } of db.select().from(changes).where(ofRecord).all()) {
     const change = JSON.parse(body) as Change;
     const shown = before === null ? null : (JSON.parse(before) as Record<string, unknown>);
     note(change.fields);
     note(shown);
-    const erased = { body: JSON.stringify(eraseChange(change)), before: shown && JSON.stringify(eraseFields(record.type, shown)) };
+    const erased = {
+      body: JSON.stringify(eraseChange(change)),
+      before: shown && JSON.stringify(eraseFields(record.type, shown)),
+    };
     if (erased.body === body && erased.before === before) continue;
-    list.bytes += Buffer.byteLength(erased.body) + Buffer.byteLength(erased.before ?? '') - Buffer.byteLength(body) - Buffer.byteLength(before ?? '');
-    db.update(changes).set(erased).where(and(ofRecord, eq(changes.number, number))).run();
+    list.bytes +=
+      Buffer.byteLength(erased.body) +
+      Buffer.byteLength(erased.before ?? '') -
+      Buffer.byteLength(body) -
+      Buffer.byteLength(before ?? '');
+    db.update(changes)
+      .set(erased)
+      .where(and(ofRecord, eq(changes.number, number)))
+      .run();
   }
   entry.erased.set(`${record.type}:${record.id}`, { record, codes });
 }
@@ -307,16 +376,37 @@ function eraseWhatIsAbout(entry: Entry): void {
   if (erased.length === 0) return;
   const ids = new Set(erased.map(({ record }) => record.id));
   const keys = erased.flatMap(({ codes }) => [...codes].map(matchKey)).filter((key) => key !== 'erased');
-  const findings = db.select().from(records).where(and(eq(records.listId, device.listId), eq(records.type, 'leftFinding'))).all();
+  const findings = db
+    .select()
+    .from(records)
+    .where(and(eq(records.listId, device.listId), eq(records.type, 'leftFinding')))
+    .all();
   for (const stored of findings) {
     const known = unpackRecord(JSON.parse(stored.body) as PackedRecord);
-    const names = (known.fields.about ?? []).some(({ value }) => keys.some((key) => ` ${value as string} `.includes(` ${key} `)));
+    const names = (known.fields.about ?? []).some(({ value }) =>
+      keys.some((key) => ` ${value as string} `.includes(` ${key} `)),
+    );
     if (isErased(known) || !(ids.has(stored.refersTo ?? '') || names)) continue;
-    const latest = Object.values(known.fields).flat().reduce<string | null>((clock, version) => laterClock(clock, version.clock), null);
+    const latest = Object.values(known.fields)
+      .flat()
+      .reduce<string | null>((clock, version) => laterClock(clock, version.clock), null);
     const clock = nextClock(latest, now, device.id);
-    const change: Change = { id: uuid(), record: { type: 'leftFinding', id: stored.id }, fields: { deleted: 'erased' }, base: {}, clock, device: device.id, n: 0 };
+    const change: Change = {
+      id: uuid(),
+      record: { type: 'leftFinding', id: stored.id },
+      fields: { deleted: 'erased' },
+      base: {},
+      clock,
+      device: device.id,
+      n: 0,
+    };
     const result = applyChange(known, change);
-    if (result.type === 'applied') keep(entry, { change, counts: false, stored, known, record: result.record, belongs: belongingOf(result.record) }, 0);
+    if (result.type === 'applied')
+      keep(
+        entry,
+        { change, counts: false, stored, known, record: result.record, belongs: belongingOf(result.record) },
+        0,
+      );
   }
 }
 

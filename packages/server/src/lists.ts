@@ -1,7 +1,16 @@
 /** Lists: started, joined by a code, got back by their spare key, deleted, forgotten. */
 import { randomBytes } from 'node:crypto';
 
-import { JOIN_CODE_BYTES, JOIN_CODE_LASTS, joinCodeOf, readJoinCode, readSpareKey, SPARE_KEY_BYTES, spareKeyOf, type ReadCode } from '@yellow-latch/core/join';
+import {
+  JOIN_CODE_BYTES,
+  JOIN_CODE_LASTS,
+  joinCodeOf,
+  readJoinCode,
+  readSpareKey,
+  SPARE_KEY_BYTES,
+  spareKeyOf,
+  type ReadCode,
+} from '@yellow-latch/core/join';
 import { mayManage, type Invitation, type NewDevice, type NewList } from '@yellow-latch/core/sync';
 import { and, asc, count, eq, isNull, lt, sql } from 'drizzle-orm';
 
@@ -36,7 +45,13 @@ export function beginList(db: Database, { list: { id, name }, device }: NewList,
       if (!tx.select().from(lists).where(eq(lists.id, id)).get()) {
         makeRoom(tx, now);
         tx.insert(lists).values({ id, name, createdAt: now }).run();
-      } else if (!tx.select().from(devices).where(and(eq(devices.listId, id), eq(devices.id, device.id))).get()) {
+      } else if (
+        !tx
+          .select()
+          .from(devices)
+          .where(and(eq(devices.listId, id), eq(devices.id, device.id)))
+          .get()
+      ) {
         throw new ProblemError(409, 'list-known', 'This list exists already', {
           detail: 'Join it with a code from one of its devices.',
         });
@@ -77,7 +92,10 @@ export function unopenedLists(db: Queries, since: number, which: 'empty' | 'all'
 
 /** Ends a list: nobody gets in any more, and its devices are told. What it holds is let go of by `purgeSome`. */
 export function endList(db: Queries, id: string, now: number): void {
-  db.update(lists).set({ name: '', spareKeyHash: null, spareKeyMadeAt: null, deletedAt: now }).where(eq(lists.id, id)).run();
+  db.update(lists)
+    .set({ name: '', spareKeyHash: null, spareKeyMadeAt: null, deletedAt: now })
+    .where(eq(lists.id, id))
+    .run();
   db.update(devices).set({ name: '', signedOutAt: now }).where(eq(devices.listId, id)).run();
   db.delete(invitations).where(eq(invitations.listId, id)).run();
 }
@@ -90,8 +108,15 @@ export function purgeSome(db: Database, listId: string): boolean {
   return db.transaction((tx) => {
     let purged = 0;
     for (const table of [records, changes, changeGroups]) {
-      const some = tx.select({ rowid: sql`rowid` }).from(table).where(eq(table.listId, listId)).limit(PURGED_AT_ONCE);
-      purged += tx.delete(table).where(sql`rowid IN ${some}`).run().changes;
+      const some = tx
+        .select({ rowid: sql`rowid` })
+        .from(table)
+        .where(eq(table.listId, listId))
+        .limit(PURGED_AT_ONCE);
+      purged += tx
+        .delete(table)
+        .where(sql`rowid IN ${some}`)
+        .run().changes;
     }
     if (purged === 0) tx.update(lists).set({ bytes: 0 }).where(eq(lists.id, listId)).run();
     return purged > 0;
@@ -121,7 +146,9 @@ export function invite(db: Database, by: Device, now: number): Invitation {
       }
       const code = joinCodeOf(randomBytes(JOIN_CODE_BYTES));
       const until = now + JOIN_CODE_LASTS;
-      tx.insert(invitations).values({ codeHash: hashSecret(code), listId: by.listId, deviceId: by.id, until }).run();
+      tx.insert(invitations)
+        .values({ codeHash: hashSecret(code), listId: by.listId, deviceId: by.id, until })
+        .run();
       return { code, until };
     },
     { behavior: 'immediate' },
@@ -131,7 +158,9 @@ export function invite(db: Database, by: Device, now: number): Invitation {
 /** Takes back a code that was given; one that is used or expired already is a quiet success. */
 export function withdraw(db: Queries, by: Device, typed: string): void {
   const code = parse(readJoinCode(typed), '/code', 'join code');
-  db.delete(invitations).where(and(eq(invitations.codeHash, hashSecret(code)), eq(invitations.listId, by.listId))).run();
+  db.delete(invitations)
+    .where(and(eq(invitations.codeHash, hashSecret(code)), eq(invitations.listId, by.listId)))
+    .run();
 }
 
 /** Lets a device in by a code, once: as long as the device that gave it looks after the list. */
@@ -159,14 +188,21 @@ export function join(db: Database, typed: string, device: NewDevice, now: number
 export function makeSpareKey(db: Queries, by: Device, now: number): string {
   refuseToManage(by);
   const key = spareKeyOf(randomBytes(SPARE_KEY_BYTES));
-  db.update(lists).set({ spareKeyHash: hashSecret(key), spareKeyMadeAt: now }).where(eq(lists.id, by.listId)).run();
+  db.update(lists)
+    .set({ spareKeyHash: hashSecret(key), spareKeyMadeAt: now })
+    .where(eq(lists.id, by.listId))
+    .run();
   return key;
 }
 
 /** Lets a device in by the spare key, which stays in force. */
 export function recover(db: Database, typed: string, device: NewDevice, now: number): Admitted {
   const key = parse(readSpareKey(typed), '/spareKey', 'spare key');
-  const list = db.select().from(lists).where(eq(lists.spareKeyHash, hashSecret(key))).get();
+  const list = db
+    .select()
+    .from(lists)
+    .where(eq(lists.spareKeyHash, hashSecret(key)))
+    .get();
   if (!list) {
     throw new ProblemError(403, 'key-unknown', 'No list here has this spare key', {
       detail: 'There may be a newer key. Look for it, or join with a code from another device.',

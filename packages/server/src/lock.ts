@@ -20,7 +20,10 @@ export class FolderLock {
     } catch (error) {
       file.close();
       if ((error as { code?: string }).code?.startsWith('SQLITE_BUSY')) {
-        throw new Error(`another Yellow Latch server is using ${folder}; stop it, or choose another folder with YELLOW_LATCH_DATA`, { cause: error });
+        throw new Error(
+          `another Yellow Latch server is using ${folder}; stop it, or choose another folder with YELLOW_LATCH_DATA`,
+          { cause: error },
+        );
       }
       throw error;
     }

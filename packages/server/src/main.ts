@@ -10,7 +10,8 @@ try {
     openList: isOpen ? (isDemo ? 'Corrie & Vale' : 'My list') : undefined,
     prepare: isDemo ? seedDemo : undefined,
   });
-  if (server.readOnly) console.error(`Nothing can be saved: ${server.readOnly}. The list can be read. Make room, then start again.`);
+  if (server.readOnly)
+    console.error(`Nothing can be saved: ${server.readOnly}. The list can be read. Make room, then start again.`);
   console.log(`Yellow Latch is at ${server.address}`);
   if (settings.publicUrl) console.log(`Other devices reach it at ${settings.publicUrl}`);
   const stop = () => void server.close().then(() => process.exit(0));
@@ -24,8 +25,10 @@ try {
 function tellWhy({ code, message, path }: NodeJS.ErrnoException): string {
   const port = process.env.YELLOW_LATCH_PORT ?? 4170;
   if (code === 'EADDRINUSE') return `port ${port} is in use; set YELLOW_LATCH_PORT to another`;
-  if (code === 'EACCES' && path === undefined) return `port ${port} may not be used; set YELLOW_LATCH_PORT to one above 1023`;
-  if (code?.startsWith('SQLITE_READONLY') || code === 'SQLITE_CANTOPEN') return `its data folder cannot be written (${message}); YELLOW_LATCH_DATA chooses another`;
+  if (code === 'EACCES' && path === undefined)
+    return `port ${port} may not be used; set YELLOW_LATCH_PORT to one above 1023`;
+  if (code?.startsWith('SQLITE_READONLY') || code === 'SQLITE_CANTOPEN')
+    return `its data folder cannot be written (${message}); YELLOW_LATCH_DATA chooses another`;
   if (code?.startsWith('SQLITE_BUSY')) return 'its data is locked by another program; is it running already?';
   return message;
 }

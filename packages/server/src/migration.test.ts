@@ -27,9 +27,17 @@ const device = () => deviceNow(db, db.select().from(devices).get()!.id);
 const page = (): Page => PageSchema.parse(JSON.parse(readPage(db, null, device(), { since: 0, limit: 100 }).json));
 
 test('every record is there, with its set and what it is about', () => {
-  const set = db.select().from(records).all().find(({ type }) => type === 'set')!;
+  const set = db
+    .select()
+    .from(records)
+    .all()
+    .find(({ type }) => type === 'set')!;
   const shortcut = page().records.find((record) => record.type === 'shortcut' && asShortcut(record).code === ';a2')!;
-  const rows = db.select().from(records).all().map(({ type, setId, refersTo, isDeleted }) => [type, setId, refersTo, isDeleted]);
+  const rows = db
+    .select()
+    .from(records)
+    .all()
+    .map(({ type, setId, refersTo, isDeleted }) => [type, setId, refersTo, isDeleted]);
   expect(rows).toEqual([
     ['set', set.id, null, false],
     ['shortcut', null, null, false],
@@ -43,15 +51,34 @@ test('every record is there, with its set and what it is about', () => {
 
 test('the log is whole; its groups and deletions are known, its sets are not', () => {
   const log = db.select().from(changes).all();
-  expect(log.map(({ number, deletes }) => [number, deletes])).toEqual(Array.from({ length: 9 }, (_, index) => [index + 1, index === 8]));
+  expect(log.map(({ number, deletes }) => [number, deletes])).toEqual(
+    Array.from({ length: 9 }, (_, index) => [index + 1, index === 8]),
+  );
   expect(new Set(log.flatMap(({ setId, setBefore }) => [setId, setBefore]))).toEqual(new Set([UNKNOWN_SET]));
-  expect(db.select().from(changeGroups).all()).toMatchObject([{ first: 2, last: 3, size: 2, shortcuts: 2, deletes: 0 }]);
+  expect(db.select().from(changeGroups).all()).toMatchObject([
+    { first: 2, last: 3, size: 2, shortcuts: 2, deletes: 0 },
+  ]);
   expect(readHistory(db, device(), { limit: 50 }).changes).toHaveLength(9);
   // What was not noted is shown to nobody who gets some sets.
-  expect(readHistory(db, { ...device(), takes: '[null]' }, { limit: 50 }).changes.every(({ record }) => record.type === 'list')).toBe(true);
+  expect(
+    readHistory(db, { ...device(), takes: '[null]' }, { limit: 50 }).changes.every(
+      ({ record }) => record.type === 'list',
+    ),
+  ).toBe(true);
 });
 
 test('its size is counted', () => {
-  const bytes = [...db.select().from(records).all().map(({ body }) => body), ...db.select().from(changes).all().flatMap(({ body, before }) => [body, before ?? ''])];
+  const bytes = [
+    ...db
+      .select()
+      .from(records)
+      .all()
+      .map(({ body }) => body),
+    ...db
+      .select()
+      .from(changes)
+      .all()
+      .flatMap(({ body, before }) => [body, before ?? '']),
+  ];
   expect(db.select().from(lists).get()!.bytes).toBe(bytes.reduce((sum, text) => sum + Buffer.byteLength(text), 0));
 });

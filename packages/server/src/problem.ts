@@ -50,12 +50,7 @@ export function answerUnknownPath(request: Request): never {
 }
 
 /** The last middleware: every error becomes a problem document; nothing typed goes into the log. */
-export function answerWithProblem(
-  error: unknown,
-  _request: Request,
-  response: Response,
-  next: NextFunction,
-): void {
+export function answerWithProblem(error: unknown, _request: Request, response: Response, next: NextFunction): void {
   if (response.headersSent) {
     next(error);
     return;
@@ -73,7 +68,8 @@ export function asProblem(error: unknown): ProblemError {
     });
   }
   // The device has gone: nobody reads the answer, and it is no fault of the server's.
-  if (type === 'request.aborted' || (error as { code?: string }).code === 'ECONNRESET') return new ProblemError(400, 'cut', 'The request was cut off');
+  if (type === 'request.aborted' || (error as { code?: string }).code === 'ECONNRESET')
+    return new ProblemError(400, 'cut', 'The request was cut off');
   if (type === 'entity.parse.failed') {
     return new ProblemError(400, 'not-json', 'The request body is not JSON');
   }

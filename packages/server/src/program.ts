@@ -21,8 +21,20 @@ export class Program {
   private readonly running = new Set<Started>();
 
   async build(): Promise<void> {
-    const banner = { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" };
-    await build({ absWorkingDir: ROOT, entryPoints: ['src/main.ts'], outfile: this.file, bundle: true, platform: 'node', format: 'esm', external: ['better-sqlite3'], banner, logLevel: 'error' });
+    const banner = {
+      js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+    };
+    await build({
+      absWorkingDir: ROOT,
+      entryPoints: ['src/main.ts'],
+      outfile: this.file,
+      bundle: true,
+      platform: 'node',
+      format: 'esm',
+      external: ['better-sqlite3'],
+      banner,
+      logLevel: 'error',
+    });
   }
 
   remove(): void {
@@ -32,7 +44,10 @@ export class Program {
   /** Starts it on a free port; resolves when it says where it is, or has ended. `before`: run in the same shell, to set its bounds. */
   async start(data: string, settings: Record<string, string> = {}, before = ''): Promise<Started> {
     const env = { ...process.env, YELLOW_LATCH_DATA: data, YELLOW_LATCH_PORT: '0', ...settings };
-    const child = spawn('bash', ['-c', `${before} exec "${process.execPath}" "${this.file}"`], { env, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn('bash', ['-c', `${before} exec "${process.execPath}" "${this.file}"`], {
+      env,
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     let said = '';
     const address = await new Promise<string | null>((resolve) => {
       const hear = (chunk: Buffer) => {

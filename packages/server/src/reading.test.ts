@@ -13,11 +13,12 @@ beforeEach(async () => {
 });
 afterEach(() => server.end());
 
-const history = async (query = ''): Promise<History> => HistorySchema.parse((await phone.get(phone.at(`/history?${query}`))).body);
+const history = async (query = ''): Promise<History> =>
+  HistorySchema.parse((await phone.get(phone.at(`/history?${query}`))).body);
 /** All of it, answer by answer. */
 async function wholeHistory(query = ''): Promise<History['changes'][]> {
   const answers: History['changes'][] = [];
-  for (let before: number | null | undefined; before !== null; ) {
+  for (let before: number | null | undefined; before !== null;) {
     const answer = await history(`${query}${before === undefined ? '' : `&before=${before}`}`);
     answers.push(answer.changes);
     before = answer.next;
@@ -27,7 +28,12 @@ async function wholeHistory(query = ''): Promise<History['changes'][]> {
 
 async function pushMany(many: number, together?: string, fields = WHOLE): Promise<void> {
   for (let made = 0; made < many; made += 200) {
-    await phone.push(Array.from({ length: Math.min(200, many - made) }, () => ({ ...phone.change({ ...fields, code: `;c${phone.n}` }), ...(together ? { together } : {}) })));
+    await phone.push(
+      Array.from({ length: Math.min(200, many - made) }, () => ({
+        ...phone.change({ ...fields, code: `;c${phone.n}` }),
+        ...(together ? { together } : {}),
+      })),
+    );
   }
 }
 
@@ -35,7 +41,7 @@ test('a page ends where it is large, and the next goes on', async () => {
   const long = { ...WHOLE, content: { ...WHOLE.content, expansion: 'x'.repeat(19_000) } };
   for (let push = 0; push < 10; push += 1) await pushMany(40, undefined, long);
   const pages: Page[] = [];
-  for (let since = 0, more = true; more; ) {
+  for (let since = 0, more = true; more;) {
     const answer = await phone.get(phone.at(`/pages?since=${since}`));
     expect(answer.text.length).toBeLessThan(1_600_000);
     pages.push(PageSchema.parse(answer.body));
@@ -53,7 +59,9 @@ describe('history', () => {
     await pushMany(2);
     const { changes: told, next } = await history();
     expect([told.length, next]).toEqual([13, null]);
-    expect(told.filter((change) => change.together?.id === together).map((change) => change.together)).toEqual(Array(8).fill({ id: together, size: 3_000, shortcuts: 3_000 }));
+    expect(told.filter((change) => change.together?.id === together).map((change) => change.together)).toEqual(
+      Array(8).fill({ id: together, size: 3_000, shortcuts: 3_000 }),
+    );
   });
 
   test('a group with changes of others in between is told the same, over several answers, each change once', async () => {
@@ -75,7 +83,11 @@ describe('history', () => {
     const [known] = (await phone.pages()).records;
     // Counting of uses is no history.
     for (let push = 1; push <= 13; push += 1) {
-      await phone.push(Array.from({ length: 200 }, (_, index) => phone.change({ used: { count: push * 200 + index, since: 0 } }, known!.id, known)));
+      await phone.push(
+        Array.from({ length: 200 }, (_, index) =>
+          phone.change({ used: { count: push * 200 + index, since: 0 } }, known!.id, known),
+        ),
+      );
     }
     const first = await history();
     expect(first.changes).toEqual([]);
@@ -98,7 +110,11 @@ describe('history', () => {
     await pushMany(2_500);
     const told = await history('deleted=1');
     expect([told.changes.map(({ record }) => record.id), told.next]).toEqual([[known!.id], null]);
-    const { detail } = server.db.$client.prepare(`EXPLAIN QUERY PLAN ${server.db.select({ number: changes.number }).from(changes).toSQL().sql} WHERE "listId" = ? AND "deletes" = 1 ORDER BY number DESC`).get(server.listId) as { detail: string };
+    const { detail } = server.db.$client
+      .prepare(
+        `EXPLAIN QUERY PLAN ${server.db.select({ number: changes.number }).from(changes).toSQL().sql} WHERE "listId" = ? AND "deletes" = 1 ORDER BY number DESC`,
+      )
+      .get(server.listId) as { detail: string };
     expect(detail).toContain('changes_deletes');
   });
 });

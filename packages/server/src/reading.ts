@@ -91,7 +91,11 @@ function readSome(db: Database, listId: string, takes: Takes, since: number, lim
   }
   const given = withReferring(db, listId, rows);
   const isGot = (row: RecordRow) => gets(db, listId, takes, row);
-  return { bodies: given.filter(isGot).map(({ body }) => body), removed: given.filter((row) => !isGot(row)).map(({ type, id }) => ({ type, id })), upTo };
+  return {
+    bodies: given.filter(isGot).map(({ body }) => body),
+    removed: given.filter((row) => !isGot(row)).map(({ type, id }) => ({ type, id })),
+    upTo,
+  };
 }
 
 /** Whether a page has no room for one record more. */
@@ -120,7 +124,12 @@ export function pageFor(erasure: Erasure | null, device: Device, { head }: Read)
 }
 
 /** A page for one device. `erasure`: what it erased is told as taken when it is gone. */
-export function readPage(db: Database, erasure: Erasure | null, device: Device, { since, last, limit }: Pick<Reading, 'since' | 'last' | 'limit'>): Read & { json: string } {
+export function readPage(
+  db: Database,
+  erasure: Erasure | null,
+  device: Device,
+  { since, last, limit }: Pick<Reading, 'since' | 'last' | 'limit'>,
+): Read & { json: string } {
   const read = readRecords(db, { listId: device.listId, takes: takesOf(device), since, last, limit });
   return { ...read, json: pageFor(erasure, deviceNow(db, device.id), read) };
 }

@@ -16,7 +16,22 @@ const text = (length: number) => ({ ...WHOLE.content, expansion: 'x'.repeat(leng
 /** What the list takes, added up from its rows. */
 const added = () => {
   const bytes = (rows: (string | null)[]) => rows.reduce((sum, row) => sum + Buffer.byteLength(row ?? ''), 0);
-  return bytes(server.db.select().from(records).all().map(({ body }) => body)) + bytes(server.db.select().from(changes).all().flatMap(({ body, before }) => [body, before]));
+  return (
+    bytes(
+      server.db
+        .select()
+        .from(records)
+        .all()
+        .map(({ body }) => body),
+    ) +
+    bytes(
+      server.db
+        .select()
+        .from(changes)
+        .all()
+        .flatMap(({ body, before }) => [body, before]),
+    )
+  );
 };
 const kept = () => server.db.select().from(lists).get()!.bytes;
 
@@ -31,8 +46,14 @@ describe('a list that takes all the room it may', () => {
     const id = uuid();
     expect(problemOf(await phone.push([phone.change({ ...WHOLE, content: text(20_000) }, id)]))).toBe(200);
     const [known] = (await phone.pages()).records;
-    const tooMuch = await phone.push([phone.change({ code: ';b' }, id, known), phone.change({ ...WHOLE, content: text(20_000) })]);
-    expect([problemOf(tooMuch), JSON.parse(tooMuch.text)]).toMatchObject(['list-too-large', { errors: [{ index: 1, detail: expect.stringContaining('full') as string }] }]);
+    const tooMuch = await phone.push([
+      phone.change({ code: ';b' }, id, known),
+      phone.change({ ...WHOLE, content: text(20_000) }),
+    ]);
+    expect([problemOf(tooMuch), JSON.parse(tooMuch.text)]).toMatchObject([
+      'list-too-large',
+      { errors: [{ index: 1, detail: expect.stringContaining('full') as string }] },
+    ]);
     phone.n = 1;
     expect(problemOf(await phone.push([phone.change({ deleted: true }, id, known)]))).toBe(200);
   });
@@ -49,11 +70,26 @@ describe('a list that takes all the room it may', () => {
 
   test('has its size kept exactly, through edits, erasing and forgetting', async () => {
     const id = uuid();
-    await phone.push([phone.change({ ...WHOLE, content: text(3_000) }, id), phone.change({ ...WHOLE, code: ';é→', content: text(10) })]);
+    await phone.push([
+      phone.change({ ...WHOLE, content: text(3_000) }, id),
+      phone.change({ ...WHOLE, code: ';é→', content: text(10) }),
+    ]);
     expect(kept()).toBe(added());
-    await phone.push([phone.change({ content: text(500) }, id, (await phone.pages()).records.find((one) => one.id === id))]);
+    await phone.push([
+      phone.change(
+        { content: text(500) },
+        id,
+        (await phone.pages()).records.find((one) => one.id === id),
+      ),
+    ]);
     expect(kept()).toBe(added());
-    await phone.push([phone.change({ deleted: 'erased' }, id, (await phone.pages()).records.find((one) => one.id === id))]);
+    await phone.push([
+      phone.change(
+        { deleted: 'erased' },
+        id,
+        (await phone.pages()).records.find((one) => one.id === id),
+      ),
+    ]);
     expect(kept()).toBe(added());
     compact(server.db, NOW + LOG_KEEPS + 1);
     expect(kept()).toBe(added());
@@ -64,8 +100,19 @@ test('of every type of record a list holds so many and no more', async () => {
   server = testServer();
   const phone = await TestDevice.join(server.app);
   const most = RECORD_TYPES.keyboard.most;
-  const layout = { type: 'hardware' as const, name: 'Mine', language: 'en', form: 'ISO' as const, base: ['x', 'x', 'x', 'x'] as const, shift: ['x', 'x', 'x', 'x'] as const, altGr: {}, dead: '' };
-  expect(problemOf(await phone.push(Array.from({ length: most }, () => phone.write('keyboard', { layout }))))).toBe(200);
+  const layout = {
+    type: 'hardware' as const,
+    name: 'Mine',
+    language: 'en',
+    form: 'ISO' as const,
+    base: ['x', 'x', 'x', 'x'] as const,
+    shift: ['x', 'x', 'x', 'x'] as const,
+    altGr: {},
+    dead: '',
+  };
+  expect(problemOf(await phone.push(Array.from({ length: most }, () => phone.write('keyboard', { layout }))))).toBe(
+    200,
+  );
   const answer = await phone.push([phone.write('keyboard', { layout })]);
   expect(problemOf(answer)).toBe('invalid');
   expect(answer.text).toContain(`(${most})`);
@@ -74,7 +121,11 @@ test('of every type of record a list holds so many and no more', async () => {
 
 describe('lists', () => {
   const begin = (from: string, id = uuid()) =>
-    request(server.app).post('/api/lists').set('X-Forwarded-For', from).send({ list: { id, name: 'A list' }, device: { id: uuid(), name: 'P', kind: 'phone' } }).then(problemOf);
+    request(server.app)
+      .post('/api/lists')
+      .set('X-Forwarded-For', from)
+      .send({ list: { id, name: 'A list' }, device: { id: uuid(), name: 'P', kind: 'phone' } })
+      .then(problemOf);
 
   test('are counted for all of an IPv6 prefix, which one person has', async () => {
     server = testServer(undefined, { openList: undefined, isBehindProxy: true, tries: { lists: 3 } });
@@ -93,7 +144,8 @@ describe('lists', () => {
   test('that were made in bulk and left empty make room when the server is full', async () => {
     server = testServer(undefined, { openList: undefined, isBehindProxy: true, tries: { lists: 5_000 } });
     server.db.transaction((tx) => {
-      for (let made = 1; made < 1_000; made += 1) tx.insert(lists).values({ id: uuid(), name: 'Empty', createdAt: NOW }).run();
+      for (let made = 1; made < 1_000; made += 1)
+        tx.insert(lists).values({ id: uuid(), name: 'Empty', createdAt: NOW }).run();
     });
     expect(await begin('192.0.2.1')).toBe('server-full');
     server.clock.now = NOW + 25 * 60 * 60_000;
@@ -119,8 +171,20 @@ describe('a list that its owner deletes', () => {
     const device = { id: uuid(), name: 'P', kind: 'phone' };
     expect(problemOf(await request(server.app).post('/api/joins').send({ code, device }))).toBe('code-unknown');
     expect(problemOf(await request(server.app).post('/api/recoveries').send({ spareKey, device }))).toBe('key-unknown');
-    expect(problemOf(await request(server.app).post('/api/lists').send({ list: { id: listId, name: 'A list' }, device: { ...device, id: other.id } }))).toBe('device-known');
-    expect(problemOf(await request(server.app).post('/api/lists').send({ list: { id: listId, name: 'A list' }, device }))).toBe('list-known');
+    expect(
+      problemOf(
+        await request(server.app)
+          .post('/api/lists')
+          .send({ list: { id: listId, name: 'A list' }, device: { ...device, id: other.id } }),
+      ),
+    ).toBe('device-known');
+    expect(
+      problemOf(
+        await request(server.app)
+          .post('/api/lists')
+          .send({ list: { id: listId, name: 'A list' }, device }),
+      ),
+    ).toBe('list-known');
   });
 
   test('takes no other list with it', async () => {

@@ -7,46 +7,54 @@ import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'driz
  * before number `forgotten` is gone altogether. Of the spare key only its SHA-256 is kept. `bytes`: what its records
  * and its log take, as UTF-8. A list that was deleted keeps its id and its devices, nameless, so that each is told.
  */
-export const lists = sqliteTable('lists', {
-  id: text().primaryKey(),
-  name: text().notNull(),
-  lastNumber: integer().notNull().default(0),
-  forgotten: integer().notNull().default(0),
-  spareKeyHash: text(),
-  spareKeyMadeAt: integer(),
-  createdAt: integer().notNull(),
-  bytes: integer().notNull().default(0),
-  deletedAt: integer(),
-}, (table) => [uniqueIndex('lists_spare_key').on(table.spareKeyHash)]);
+export const lists = sqliteTable(
+  'lists',
+  {
+    id: text().primaryKey(),
+    name: text().notNull(),
+    lastNumber: integer().notNull().default(0),
+    forgotten: integer().notNull().default(0),
+    spareKeyHash: text(),
+    spareKeyMadeAt: integer(),
+    createdAt: integer().notNull(),
+    bytes: integer().notNull().default(0),
+    deletedAt: integer(),
+  },
+  (table) => [uniqueIndex('lists_spare_key').on(table.spareKeyHash)],
+);
 
 /**
  * A device in a list, for ever: one that was signed out stays, so that none of its changes is taken twice
  * and history can name it. The token itself is never kept, only its SHA-256.
  */
-export const devices = sqliteTable('devices', {
-  id: text().primaryKey(),
-  listId: text()
-    .notNull()
-    .references(() => lists.id),
-  name: text().notNull(),
-  kind: text({ enum: DEVICE_KINDS }).notNull(),
-  tokenHash: text().notNull(),
-  /** SHA-256 of the secret it chose: by that alone it may ask for another token, until it has shown one. */
-  secretHash: text(),
-  /** The last of its own changes that was taken; kept for ever, so that none is taken twice. */
-  lastN: integer().notNull().default(0),
-  createdAt: integer().notNull(),
-  /** Null until it first shows its token. */
-  seenAt: integer(),
-  /** The device of the same browser in whose place it comes: signed out when this one first shows its token. */
-  succeeds: text(),
-  /** It has the list up to this number of the log, as it last said. */
-  through: integer().notNull().default(0),
-  may: text({ enum: MAY }).notNull().default('edit'),
-  /** JSON: the sets it takes; null: all. */
-  takes: text(),
-  signedOutAt: integer(),
-}, (table) => [index('devices_list').on(table.listId)]);
+export const devices = sqliteTable(
+  'devices',
+  {
+    id: text().primaryKey(),
+    listId: text()
+      .notNull()
+      .references(() => lists.id),
+    name: text().notNull(),
+    kind: text({ enum: DEVICE_KINDS }).notNull(),
+    tokenHash: text().notNull(),
+    /** SHA-256 of the secret it chose: by that alone it may ask for another token, until it has shown one. */
+    secretHash: text(),
+    /** The last of its own changes that was taken; kept for ever, so that none is taken twice. */
+    lastN: integer().notNull().default(0),
+    createdAt: integer().notNull(),
+    /** Null until it first shows its token. */
+    seenAt: integer(),
+    /** The device of the same browser in whose place it comes: signed out when this one first shows its token. */
+    succeeds: text(),
+    /** It has the list up to this number of the log, as it last said. */
+    through: integer().notNull().default(0),
+    may: text({ enum: MAY }).notNull().default('edit'),
+    /** JSON: the sets it takes; null: all. */
+    takes: text(),
+    signedOutAt: integer(),
+  },
+  (table) => [index('devices_list').on(table.listId)],
+);
 
 /** Codes by which a device may join, each once and for ten minutes. Only their SHA-256 is kept. */
 export const invitations = sqliteTable('invitations', {
@@ -98,8 +106,12 @@ export const changes = sqliteTable(
     uniqueIndex('changes_device_n').on(table.deviceId, table.n),
     uniqueIndex('changes_id').on(table.listId, table.id),
     index('changes_record').on(table.listId, table.recordType, table.recordId, table.number),
-    index('changes_together').on(table.listId, table.together, table.number).where(sql`together IS NOT NULL`),
-    index('changes_deletes').on(table.listId, table.number).where(sql`deletes = 1`),
+    index('changes_together')
+      .on(table.listId, table.together, table.number)
+      .where(sql`together IS NOT NULL`),
+    index('changes_deletes')
+      .on(table.listId, table.number)
+      .where(sql`deletes = 1`),
   ],
 );
 
@@ -145,7 +157,9 @@ export const records = sqliteTable(
   (table) => [
     primaryKey({ columns: [table.listId, table.type, table.id] }),
     index('records_number').on(table.listId, table.number),
-    index('records_refers_to').on(table.listId, table.refersTo).where(sql`refersTo IS NOT NULL`),
+    index('records_refers_to')
+      .on(table.listId, table.refersTo)
+      .where(sql`refersTo IS NOT NULL`),
   ],
 );
 

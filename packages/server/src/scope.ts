@@ -43,7 +43,8 @@ export function gets(db: Database, listId: string, takes: Takes, { type, setId, 
       return setId === null || takes.includes(setId);
     case 'leftFinding': {
       // What is about a shortcut goes where the shortcut goes.
-      const shortcut = refersTo === null ? undefined : statementsOf(db).record.get({ listId, type: 'shortcut', id: refersTo });
+      const shortcut =
+        refersTo === null ? undefined : statementsOf(db).record.get({ listId, type: 'shortcut', id: refersTo });
       return shortcut !== undefined && takes.includes(shortcut.setId);
     }
     default:

@@ -30,7 +30,9 @@ interface Layer {
 /** Every route of a router, at any depth, as Express itself lists them: none can be forgotten. */
 function routesOf(router: { stack?: Layer[] }): { method: 'get' | 'post' | 'patch' | 'delete'; path: string }[] {
   return (router.stack ?? []).flatMap(({ route, handle }) =>
-    route ? Object.keys(route.methods).map((method) => ({ method: method as 'get', path: route.path })) : routesOf(handle),
+    route
+      ? Object.keys(route.methods).map((method) => ({ method: method as 'get', path: route.path }))
+      : routesOf(handle),
   );
 }
 
@@ -38,14 +40,32 @@ function routesOf(router: { stack?: Layer[] }): { method: 'get' | 'post' | 'patc
 const DOORS = ['/door', '/devices', '/lists', '/joins', '/recoveries'];
 
 describe('every route', () => {
-  const all = () => routesOf(server.app.express.router as unknown as Router as never).filter(({ path }) => path !== '/{*path}');
-  const inner = () => all().filter(({ method, path }) => !DOORS.includes(path) || (method === 'get' && path === '/devices'));
+  const all = () =>
+    routesOf(server.app.express.router as unknown as Router as never).filter(({ path }) => path !== '/{*path}');
+  const inner = () =>
+    all().filter(({ method, path }) => !DOORS.includes(path) || (method === 'get' && path === '/devices'));
 
   test('is one of those that are known', () => {
-    const names = all().map(({ method, path }) => `${method} ${path}`).sort();
+    const names = all()
+      .map(({ method, path }) => `${method} ${path}`)
+      .sort();
     expect(names).toEqual([
-      'delete /devices/:other', 'delete /invitations/:code', 'delete /list', 'get /devices', 'get /door', 'get /history', 'get /pages', 'get /stream',
-      'patch /devices/:other', 'post /changes', 'post /devices', 'post /invitations', 'post /joins', 'post /lists', 'post /recoveries', 'post /spare-key',
+      'delete /devices/:other',
+      'delete /invitations/:code',
+      'delete /list',
+      'get /devices',
+      'get /door',
+      'get /history',
+      'get /pages',
+      'get /stream',
+      'patch /devices/:other',
+      'post /changes',
+      'post /devices',
+      'post /invitations',
+      'post /joins',
+      'post /lists',
+      'post /recoveries',
+      'post /spare-key',
       'post /successor',
     ]);
   });
@@ -56,7 +76,10 @@ describe('every route', () => {
       const url = mine.at(path.replace(':other', mine.id).replace(':code', '00000000'));
       const made = `yellow-latch-token=${Buffer.alloc(32, 7).toString('base64url')}`;
       for (const cookie of ['', theirs.cookie, made, 'yellow-latch-token=']) {
-        const answer = await request(server.app)[method](url).set('Cookie', cookie).send(method === 'get' ? undefined : {});
+        const answer = await request(server.app)
+          [method](url)
+          .set('Cookie', cookie)
+          .send(method === 'get' ? undefined : {});
         expect([method, path, answer.status]).toEqual([method, path, 401]);
         expect(ProblemSchema.parse(JSON.parse(answer.text)).type).toBe('/problems/device-unknown');
       }
@@ -66,16 +89,30 @@ describe('every route', () => {
   test('refuses a request that shows two tokens', async () => {
     for (const { method, path } of inner()) {
       const url = mine.at(path.replace(':other', mine.id).replace(':code', '00000000'));
-      const answer = await request(server.app)[method](url).set('Cookie', `${mine.cookie}; ${theirs.cookie}`).send(method === 'get' ? undefined : {});
+      const answer = await request(server.app)
+        [method](url)
+        .set('Cookie', `${mine.cookie}; ${theirs.cookie}`)
+        .send(method === 'get' ? undefined : {});
       expect([method, path, answer.status]).toEqual([method, path, 400]);
     }
   });
 
   test('refuses a page of another site, with the right token too (CSRF)', async () => {
     for (const { method, path } of all()) {
-      const url = DOORS.includes(path) && method !== 'get' ? `/api${path}` : mine.at(path.replace(':other', mine.id).replace(':code', '00000000'));
-      for (const [header, value] of [['Origin', 'http://elsewhere.example'], ['Origin', 'null'], ['Sec-Fetch-Site', 'cross-site']] as const) {
-        const answer = await request(server.app)[method](url).set('Cookie', mine.cookie).set(header, value).send(method === 'get' ? undefined : {});
+      const url =
+        DOORS.includes(path) && method !== 'get'
+          ? `/api${path}`
+          : mine.at(path.replace(':other', mine.id).replace(':code', '00000000'));
+      for (const [header, value] of [
+        ['Origin', 'http://elsewhere.example'],
+        ['Origin', 'null'],
+        ['Sec-Fetch-Site', 'cross-site'],
+      ] as const) {
+        const answer = await request(server.app)
+          [method](url)
+          .set('Cookie', mine.cookie)
+          .set(header, value)
+          .send(method === 'get' ? undefined : {});
         expect([method, path, header, answer.status]).toEqual([method, path, header, 403]);
       }
     }
@@ -95,19 +132,29 @@ test('one list never shows in another, whatever is asked for', async () => {
   const made = mine.change({ ...WHOLE, content: { ...WHOLE.content, expansion: 'Only mine' } });
   await mine.push([made]);
   await theirs.push([theirs.change({ code: ';x' }, made.record.id, (await mine.pages()).records[0])]);
-  const seen = [await theirs.pages(), (await theirs.get(theirs.at('/history'))).body, (await theirs.get(theirs.at(`/history?type=shortcut&id=${made.record.id}`))).body];
+  const seen = [
+    await theirs.pages(),
+    (await theirs.get(theirs.at('/history'))).body,
+    (await theirs.get(theirs.at(`/history?type=shortcut&id=${made.record.id}`))).body,
+  ];
   expect(JSON.stringify(seen)).not.toContain('Only mine');
   expect((await mine.pages()).records[0]!.fields.code![0]!.value).toBe(WHOLE.code);
 });
 
 test('nothing written, no token and no code goes into the log of the program', async () => {
   const said: unknown[] = [];
-  const spies = (['log', 'info', 'warn', 'error', 'debug'] as const).map((name) => jest.spyOn(console, name).mockImplementation((...words) => void said.push(words)));
+  const spies = (['log', 'info', 'warn', 'error', 'debug'] as const).map((name) =>
+    jest.spyOn(console, name).mockImplementation((...words) => void said.push(words)),
+  );
   const secret = 'Sluice 44 Heron';
   const withSecret = mine.change({ ...WHOLE, content: { ...WHOLE.content, expansion: secret } });
   await mine.push([withSecret]);
   await mine.push([{ ...withSecret, n: 7, fields: { colour: secret } }]);
-  await request(server.app).post(mine.at('/changes')).set('Cookie', mine.cookie).type('json').send(`{"changes": "${secret}`);
+  await request(server.app)
+    .post(mine.at('/changes'))
+    .set('Cookie', mine.cookie)
+    .type('json')
+    .send(`{"changes": "${secret}`);
   const { code } = (await mine.post(mine.at('/invitations'), {})).body as { code: string };
   await request(server.app).post('/api/joins').send({ code, device: secret });
   // The database fails under it: the one thing that is logged.
@@ -127,7 +174,11 @@ describe('behind a proxy with a public address', () => {
 
   test('it answers to that name, and its cookies go over https alone', async () => {
     const behind = testServer(undefined, { hosts: ['127.0.0.1', 'list.example'], isBehindProxy: true });
-    const answer = await join(behind.app, { Host: 'list.example', Origin: 'https://list.example', 'X-Forwarded-Proto': 'https' });
+    const answer = await join(behind.app, {
+      Host: 'list.example',
+      Origin: 'https://list.example',
+      'X-Forwarded-Proto': 'https',
+    });
     expect(answer.status).toBe(201);
     expect(answer.headers['set-cookie']![0]).toMatch(/; Secure/u);
     expect((await join(behind.app, { Host: 'other.example' })).status).toBe(421);
@@ -135,7 +186,11 @@ describe('behind a proxy with a public address', () => {
   });
 
   test('its cookies go over https alone even if the proxy forgets to say by which protocol it was asked', async () => {
-    const behind = testServer(undefined, { hosts: ['127.0.0.1', 'list.example'], isBehindProxy: true, publicUrl: 'https://list.example' });
+    const behind = testServer(undefined, {
+      hosts: ['127.0.0.1', 'list.example'],
+      isBehindProxy: true,
+      publicUrl: 'https://list.example',
+    });
     const answer = await join(behind.app, { Host: 'list.example' });
     expect(answer.headers['set-cookie']![0]).toMatch(/; Secure/u);
     // RFC 6797, section 6.1.
@@ -175,7 +230,9 @@ describe('bad changes', () => {
   });
 
   test('of ten megabytes are refused, and the device goes on', async () => {
-    const many = Array.from({ length: 100 }, () => mine.change({ ...WHOLE, content: { ...WHOLE.content, expansion: 'é'.repeat(50_000) } }));
+    const many = Array.from({ length: 100 }, () =>
+      mine.change({ ...WHOLE, content: { ...WHOLE.content, expansion: 'é'.repeat(50_000) } }),
+    );
     expect((await mine.push(many)).status).toBe(413);
     mine.n = 0;
     expect((await mine.push([mine.change()])).status).toBe(200);

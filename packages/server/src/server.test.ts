@@ -28,7 +28,10 @@ class EventReader {
     response.on('data', (chunk: string) => {
       this.buffer += chunk;
       for (let end = this.buffer.indexOf('\n\n'); end >= 0; end = this.buffer.indexOf('\n\n')) {
-        const fields = this.buffer.slice(0, end).split('\n').map((line) => line.split(/: (.*)/s));
+        const fields = this.buffer
+          .slice(0, end)
+          .split('\n')
+          .map((line) => line.split(/: (.*)/s));
         this.buffer = this.buffer.slice(end + 2);
         this.events.push(Object.fromEntries(fields.map(([name, value]) => [name, value])) as never);
       }
@@ -79,9 +82,10 @@ async function joinServer(id = uuid()): Promise<{ id: string; Cookie: string }> 
 
 function follow(id: string, headers: Record<string, string>): Promise<EventReader> {
   return new Promise((resolve, reject) => {
-    get(`${server.address}/api/d/${id}/stream`, { headers }, (response) =>
-      resolve(new EventReader(response)),
-    ).once('error', reject);
+    get(`${server.address}/api/d/${id}/stream`, { headers }, (response) => resolve(new EventReader(response))).once(
+      'error',
+      reject,
+    );
   });
 }
 
@@ -115,7 +119,10 @@ test('a device signed out while its stream is open: the stream ends, the others 
   const [first, second] = [await follow(one.id, { Cookie: one.Cookie }), await follow(two.id, { Cookie: two.Cookie })];
   await first.next();
   await second.next();
-  const answer = await fetch(`${server.address}/api/d/${one.id}/devices/${two.id}`, { method: 'DELETE', headers: { Cookie: one.Cookie } });
+  const answer = await fetch(`${server.address}/api/d/${one.id}/devices/${two.id}`, {
+    method: 'DELETE',
+    headers: { Cookie: one.Cookie },
+  });
   expect(answer.status).toBe(200);
   await second.ended;
   expect((await follow(two.id, { Cookie: two.Cookie })).status).toBe(401);
@@ -141,12 +148,14 @@ test('a device that was here and went is told as in step with what it had been s
       body: JSON.stringify({ changes: [testChange(one.id, n, `;${n}`)] }),
     });
   const told = async () => {
-    const { devices } = (await (await fetch(`${server.address}/api/d/${one.id}/devices`, { headers: { Cookie: one.Cookie } })).json()) as Directory;
+    const { devices } = (await (
+      await fetch(`${server.address}/api/d/${one.id}/devices`, { headers: { Cookie: one.Cookie } })
+    ).json()) as Directory;
     const { isHere, behind } = devices.find(({ id }) => id === two.id)!;
     return { isHere, behind };
   };
   await push(1);
-  for (let page = await stream.next(); page.event !== 'page' || page.page.through < 1; ) page = await stream.next();
+  for (let page = await stream.next(); page.event !== 'page' || page.page.through < 1;) page = await stream.next();
   expect(await told()).toEqual({ isHere: true, behind: 0 });
   stream.close();
   while ((await told()).isHere);
@@ -183,7 +192,10 @@ test('a push that is cut off is no error of the server', async () => {
   const socket = connect(Number(port), hostname);
   await new Promise<void>((resolve) => {
     socket.once('close', () => resolve());
-    socket.write(`POST /api/d/${id}/changes HTTP/1.1\r\nHost: ${hostname}\r\nCookie: ${Cookie}\r\nContent-Type: application/json\r\nContent-Length: 900\r\n\r\n{"chan`, () => socket.resetAndDestroy());
+    socket.write(
+      `POST /api/d/${id}/changes HTTP/1.1\r\nHost: ${hostname}\r\nCookie: ${Cookie}\r\nContent-Type: application/json\r\nContent-Length: 900\r\n\r\n{"chan`,
+      () => socket.resetAndDestroy(),
+    );
   });
   // The server has heard of it when it answers what was asked after.
   for (let asked = 0; asked < 3; asked += 1) expect((await fetch(`${server.address}/api/door`)).status).toBe(200);
@@ -192,7 +204,10 @@ test('a push that is cut off is no error of the server', async () => {
 });
 
 test.each([
-  ['two lengths', 'POST /api/lists HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 4\r\nTransfer-Encoding: chunked\r\n\r\n0\r\n\r\n'],
+  [
+    'two lengths',
+    'POST /api/lists HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 4\r\nTransfer-Encoding: chunked\r\n\r\n0\r\n\r\n',
+  ],
   ['no HTTP at all', '\x16\x03\x01\x02\x00\x01\x00 hello\r\n\r\n'],
 ])('%s are answered as a problem like any other', async (_name, garbage) => {
   const { hostname, port } = new URL(server.address);
@@ -210,7 +225,12 @@ describe('streams whose database fails', () => {
     const said = jest.spyOn(console, 'error').mockImplementation(() => {});
     const test_ = testServer();
     const device = await TestDevice.join(test_.app);
-    const response = Object.assign(new EventEmitter(), { writeHead: jest.fn(), write: jest.fn(() => false), end: jest.fn(), writableLength: 0 });
+    const response = Object.assign(new EventEmitter(), {
+      writeHead: jest.fn(),
+      write: jest.fn(() => false),
+      end: jest.fn(),
+      writableLength: 0,
+    });
     const known = { id: device.id, listId: test_.listId };
     test_.streams.start(new EventEmitter() as never, response as never, known as never, { since: 0 }, () => {});
     test_.db.$client.close();
@@ -241,9 +261,9 @@ test('the app is served: pages fresh, hashed files for ever, missing files as 40
 
 test('a port that is in use is an error, not a crash', async () => {
   const port = Number(new URL(server.address).port);
-  await expect(
-    startServer({ data: join(data, 'other'), host: '127.0.0.1', port }),
-  ).rejects.toMatchObject({ code: 'EADDRINUSE' });
+  await expect(startServer({ data: join(data, 'other'), host: '127.0.0.1', port })).rejects.toMatchObject({
+    code: 'EADDRINUSE',
+  });
 });
 
 function testChange(device: string, n: number, code: string) {

@@ -64,7 +64,8 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     for (const step of over.reverse()) await step();
   };
   try {
-    const openList = options.openList === undefined ? undefined : theList(db, options.openList, now(), readOnly !== null);
+    const openList =
+      options.openList === undefined ? undefined : theList(db, options.openList, now(), readOnly !== null);
     if (openList !== undefined && readOnly === null) options.prepare?.(db, openList, now());
     const erasure = new Erasure(db);
     const streams = new Streams(db, erasure);
@@ -82,7 +83,21 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     const hosts = [...LOOPBACK, options.host, ...(publicUrl ? [new URL(publicUrl).hostname] : [])];
     const isBehindProxy = publicUrl !== undefined && !certificate;
     const { site, isInviteOnly } = options;
-    const app = createApp({ db, streams, presence, intake, erasure, now, site, hosts, openList, publicUrl, isBehindProxy, isInviteOnly, isSecure: certificate !== undefined });
+    const app = createApp({
+      db,
+      streams,
+      presence,
+      intake,
+      erasure,
+      now,
+      site,
+      hosts,
+      openList,
+      publicUrl,
+      isBehindProxy,
+      isInviteOnly,
+      isSecure: certificate !== undefined,
+    });
     const server = certificate
       ? createSecureServer({ cert: readFileSync(certificate.cert), key: readFileSync(certificate.key) }, app)
       : createServer(app);

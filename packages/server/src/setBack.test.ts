@@ -18,7 +18,8 @@ beforeEach(async () => {
 afterEach(() => server.end());
 
 const codes = (page: Page) => page.records.map((record) => asShortcut(record).code).sort();
-const ask = async (device: TestDevice, since: number, last?: string | null) => device.get(device.at(`/pages?since=${since}${last ? `&last=${last}` : ''}`));
+const ask = async (device: TestDevice, since: number, last?: string | null) =>
+  device.get(device.at(`/pages?since=${since}${last ? `&last=${last}` : ''}`));
 
 /** Writes more, and goes on from a copy that was made before that. */
 async function setBackBehind(written: number): Promise<{ through: number; last: string | null }> {
@@ -42,13 +43,18 @@ test('a device that is further than the server is told so', async () => {
   expect(problemOf(await ask(reader, through, last))).toBe('set-back');
 });
 
-test.each([3, 2, 5])('with 3 changes lost and %i written since, it gets a fresh copy rather than part of what is new', async (written) => {
-  const { through, last } = await setBackBehind(3);
-  await writer.push(Array.from({ length: written }, (_, index) => writer.change({ ...WHOLE, code: `;new${index}` })));
-  const answer = await ask(reader, through, last);
-  const page = answer.status === 200 ? PageSchema.parse(answer.body) : null;
-  expect(page ? [page.fresh, page.records.length] : problemOf(answer)).toEqual(written < 3 ? 'set-back' : [true, 2 + written]);
-});
+test.each([3, 2, 5])(
+  'with 3 changes lost and %i written since, it gets a fresh copy rather than part of what is new',
+  async (written) => {
+    const { through, last } = await setBackBehind(3);
+    await writer.push(Array.from({ length: written }, (_, index) => writer.change({ ...WHOLE, code: `;new${index}` })));
+    const answer = await ask(reader, through, last);
+    const page = answer.status === 200 ? PageSchema.parse(answer.body) : null;
+    expect(page ? [page.fresh, page.records.length] : problemOf(answer)).toEqual(
+      written < 3 ? 'set-back' : [true, 2 + written],
+    );
+  },
+);
 
 test('a device that the server agrees with goes on from where it was', async () => {
   const { through, last } = await reader.pages();

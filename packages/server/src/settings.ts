@@ -57,7 +57,8 @@ export interface Settings {
 /** Reads the settings; throws one error that names every setting that is wrong and what it should be. */
 export function readSettings(env: Readonly<Record<string, string | undefined>>): Settings {
   const read = SettingsSchema.safeParse(env);
-  if (!read.success) throw new Error(read.error.issues.map(({ path, message }) => `${path.join('.')} ${message}`).join('. '));
+  if (!read.success)
+    throw new Error(read.error.issues.map(({ path, message }) => `${path.join('.')} ${message}`).join('. '));
   const set = read.data;
   return {
     data: set.YELLOW_LATCH_DATA ?? 'data/own',
@@ -65,7 +66,10 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
     host: set.YELLOW_LATCH_HOST ?? '127.0.0.1',
     port: set.YELLOW_LATCH_PORT ?? 4170,
     publicUrl: set.YELLOW_LATCH_PUBLIC_URL,
-    certificate: set.YELLOW_LATCH_CERT && set.YELLOW_LATCH_KEY ? { cert: set.YELLOW_LATCH_CERT, key: set.YELLOW_LATCH_KEY } : undefined,
+    certificate:
+      set.YELLOW_LATCH_CERT && set.YELLOW_LATCH_KEY
+        ? { cert: set.YELLOW_LATCH_CERT, key: set.YELLOW_LATCH_KEY }
+        : undefined,
     listBytes: set.YELLOW_LATCH_LIST_MB === undefined ? undefined : set.YELLOW_LATCH_LIST_MB * 1_000_000,
     forgetAfter: set.YELLOW_LATCH_FORGET_DAYS === undefined ? undefined : set.YELLOW_LATCH_FORGET_DAYS * DAY,
     isInviteOnly: set.YELLOW_LATCH_INVITE_ONLY === '1',

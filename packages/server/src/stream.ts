@@ -80,7 +80,13 @@ export class Streams {
    * called when it has ended, with the number up to which the device has the list. Throws, and answers nothing, where the
    * device cannot go on from where it is.
    */
-  start(request: Request, response: Response, { id, listId }: Device, { since, last }: Position, onOver: (reached: number) => void): void {
+  start(
+    request: Request,
+    response: Response,
+    { id, listId }: Device,
+    { since, last }: Position,
+    onOver: (reached: number) => void,
+  ): void {
     const first = this.read(deviceNow(this.db, id), since, last);
     const lines = [...this.ofDevices.get(id)];
     for (const lost of lines.slice(0, Math.max(0, lines.length + 1 - MOST_OF_ONE_DEVICE))) this.hangUp(lost);
@@ -93,11 +99,13 @@ export class Streams {
     let blocked = false;
     const write = (read: Read, device: Device) => {
       sent = read.through;
-      blocked = !response.write(`event: page\nid: ${positionOf(read)}\ndata: ${pageFor(this.erasure, device, read)}\n\n`);
+      blocked = !response.write(
+        `event: page\nid: ${positionOf(read)}\ndata: ${pageFor(this.erasure, device, read)}\n\n`,
+      );
     };
     const send = (evenIfNone = false) => {
       try {
-        for (let more = true; more && !blocked; ) {
+        for (let more = true; more && !blocked;) {
           const device = deviceNow(this.db, id);
           // It may have been signed out by another program that shares the data.
           if (device.signedOutAt !== null) return this.hangUp(stream);
@@ -159,7 +167,11 @@ export class Streams {
 
   private read({ listId, takes }: Device, since: number, last?: string): Read {
     const of = `${listId} ${takes} ${since} ${last ?? ''}`;
-    if (this.lastRead?.of !== of) this.lastRead = { of, read: readRecords(this.db, { listId, takes: takesOf({ takes }), since, last, limit: PAGE }) };
+    if (this.lastRead?.of !== of)
+      this.lastRead = {
+        of,
+        read: readRecords(this.db, { listId, takes: takesOf({ takes }), since, last, limit: PAGE }),
+      };
     return this.lastRead.read;
   }
 }

@@ -39,7 +39,10 @@ export interface TestServer {
 }
 
 /** A server that takes every device into its one list, unless `options` say otherwise. */
-export function testServer(data = mkdtempSync(join(tmpdir(), 'yellow-latch-test-')), { quota, ...options }: Partial<AppOptions> & { quota?: number } = {}): TestServer {
+export function testServer(
+  data = mkdtempSync(join(tmpdir(), 'yellow-latch-test-')),
+  { quota, ...options }: Partial<AppOptions> & { quota?: number } = {},
+): TestServer {
   const db = openDatabase(data);
   // No test pulls the plug on this one, so none waits for the disk.
   db.$client.pragma('synchronous = OFF');
@@ -110,7 +113,11 @@ export class TestDevice {
 
   /** Through the open door. */
   static async join(app: App, id = uuid(), secret?: string): Promise<TestDevice> {
-    return TestDevice.welcomed(app, id, await request(app).post('/api/devices').send({ id, name: 'Phone', kind: 'phone', secret }).expect(201));
+    return TestDevice.welcomed(
+      app,
+      id,
+      await request(app).post('/api/devices').send({ id, name: 'Phone', kind: 'phone', secret }).expect(201),
+    );
   }
 
   /** As the first device of a list of its own. */
@@ -122,7 +129,9 @@ export class TestDevice {
   /** By a code from this device. */
   async letIn(name = 'Second', id = uuid()): Promise<TestDevice> {
     const { code } = (await this.post(`/api/d/${this.id}/invitations`, {})).body as { code: string };
-    const answer = await request(this.app).post('/api/joins').send({ code, device: { id, name, kind: 'tablet' } });
+    const answer = await request(this.app)
+      .post('/api/joins')
+      .send({ code, device: { id, name, kind: 'tablet' } });
     return TestDevice.welcomed(this.app, id, answer);
   }
 
@@ -141,12 +150,7 @@ export class TestDevice {
   }
 
   /** A change of its own, numbered on from its last. */
-  change(
-    fields: FieldChanges<'shortcut'> = WHOLE,
-    recordId = uuid(),
-    known?: StoredRecord,
-    time = NOW,
-  ): Change {
+  change(fields: FieldChanges<'shortcut'> = WHOLE, recordId = uuid(), known?: StoredRecord, time = NOW): Change {
     this.n += 1;
     const stamp = { id: uuid(), clock: makeClock(time, this.n, this.id), device: this.id, n: this.n };
     return draftChange({ type: 'shortcut', id: recordId }, known, fields, stamp);

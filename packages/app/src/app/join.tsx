@@ -11,8 +11,8 @@ export default function Join() {
         This device is in a list already
       </Text>
       <Text variant="bodyLarge">
-        A device is in one list. To join another with it, sign it out under Devices first, then open this address again. The code holds for
-        ten minutes.
+        A device is in one list. To join another with it, sign it out under Devices first, then open this address again.
+        The code holds for ten minutes.
       </Text>
       <Button mode="outlined" onPress={() => router.navigate('/devices')} contentStyle={{ minHeight: 48 }}>
         To the devices

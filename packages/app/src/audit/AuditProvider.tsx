@@ -23,7 +23,13 @@ const REST = 1_000;
  * Proves the list in the background: at the start what an earlier visit found is taken, if it is of the
  * list as it stands; else, and after an edit, it is worked out. What is found is kept on this device.
  */
-export function AuditProvider({ children, makeClient = () => new AuditClient() }: { children: ReactNode; makeClient?: () => AuditClient }) {
+export function AuditProvider({
+  children,
+  makeClient = () => new AuditClient(),
+}: {
+  children: ReactNode;
+  makeClient?: () => AuditClient;
+}) {
   const list = useList();
   const { db } = useOpened().replica;
   const [client] = useState(makeClient);

@@ -6,11 +6,20 @@ import { expose } from 'comlink';
 import { EffortDesk } from '@/effort/desk';
 import type { ListView } from '@/replica/view';
 
-import { AuditClient, type AuditedList } from './client';
+import { AuditClient } from './client';
+import type { AuditedList } from './version';
 import { AuditDesk } from './desk';
 import { versionOf } from './version';
 
-const VOCABULARY = { format: 1, kind: 'counted', language: 'en', source: 'test', words: 'so sound ham', total: 1_000, counts: '2s a 1' };
+const VOCABULARY = {
+  format: 1,
+  kind: 'counted',
+  language: 'en',
+  source: 'test',
+  words: 'so sound ham',
+  total: 1_000,
+  counts: '2s a 1',
+};
 
 /** Every channel made here, so that all can be closed: an open one keeps the process alive. */
 const channels: MessageChannel[] = [];
@@ -71,7 +80,12 @@ const shortcut = (id: string, code: string): ListView['shortcuts'][number] => ({
   changed: 0,
 });
 
-const list = (...shortcuts: ListView['shortcuts']): AuditedList => ({ shortcuts, sets: [], languages: ['en'], devices: ['phone-list'] });
+const list = (...shortcuts: ListView['shortcuts']): AuditedList => ({
+  shortcuts,
+  sets: [],
+  languages: ['en'],
+  devices: ['phone-list'],
+});
 
 const NO_KEYBOARDS = { keyboards: [], ownKeyboards: [] };
 
@@ -118,7 +132,9 @@ describe('an audit client', () => {
     client.follow(list(shortcut('1', 'so')));
     expect(await client.open('1', 'word')).toMatchObject({ evidence: { examples: [{ word: 'so' }] } });
     expect((await client.fixes('1', 'word', NO_KEYBOARDS))!.length).toBeGreaterThan(0);
-    expect((await client.verdict(shortcut('2', 'ham'), NO_KEYBOARDS))!.findings.map(({ type }) => type)).toContain('word');
+    expect((await client.verdict(shortcut('2', 'ham'), NO_KEYBOARDS))!.findings.map(({ type }) => type)).toContain(
+      'word',
+    );
     expect(workers).toHaveLength(1);
   });
 });
@@ -164,7 +180,16 @@ describe('a worker that fails', () => {
 });
 
 describe('a result that was kept', () => {
-  const kept = { findings: [], figures: {}, unchecked: [], notEstimated: [], contexts: 452, at: 1, languages: ['en'], devices: ['phone-list'] };
+  const kept = {
+    findings: [],
+    figures: {},
+    unchecked: [],
+    notEstimated: [],
+    contexts: 452,
+    at: 1,
+    languages: ['en'],
+    devices: ['phone-list'],
+  };
 
   test('is taken if it is of this list, so that no worker is needed', () => {
     const { client, workers } = clientWithWorkers();

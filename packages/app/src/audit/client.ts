@@ -1,4 +1,13 @@
-import type { AuditChange, AuditedShortcut, Brief, Finding, FindingType, OwnTextFormat, OwnTextProblem, TriedFix } from '@yellow-latch/core/clash';
+import type {
+  AuditChange,
+  AuditedShortcut,
+  Brief,
+  Finding,
+  FindingType,
+  OwnTextFormat,
+  OwnTextProblem,
+  TriedFix,
+} from '@yellow-latch/core/clash';
 import { asksForAnotherCode, byWorst } from '@yellow-latch/core/clash/finding';
 import type { RuledList } from '@yellow-latch/core/fire';
 import type { Mark, Shortcut } from '@yellow-latch/core/model';
@@ -10,7 +19,7 @@ import { changeBetween } from '@/replica/listChange';
 import type { ListView } from '@/replica/view';
 
 import type { AuditDesk, AuditReport, AuditUpdate, ReadOwnText } from './desk';
-import { versionOf } from './version';
+import { versionOf, type AuditedList } from './version';
 
 /** What is to be said about a code, and free codes near it. */
 export interface Verdict {
@@ -49,8 +58,6 @@ type ReachedDesks = { readonly [Name in keyof Desks]: Desks[Name] & ProxyMarked 
 
 /** The desks as the page reaches them. */
 export type RemoteDesks = Remote<ReachedDesks>;
-
-export type AuditedList = Pick<ListView, 'shortcuts' | 'sets' | 'languages' | 'devices'>;
 
 const EMPTY: AuditedList = { shortcuts: [], sets: [], languages: [], devices: [] };
 
@@ -125,7 +132,10 @@ export class AuditClient {
       const findings = await desk.verdict(shortcut);
       if (!findings) return null;
       if (!findings.some(asksForAnotherCode)) return { findings, proposals: [] };
-      return { findings, proposals: await desk.proposals(shortcut, mark ?? (await effort.usualMark(keyboards)) ?? undefined) };
+      return {
+        findings,
+        proposals: await desk.proposals(shortcut, mark ?? (await effort.usualMark(keyboards)) ?? undefined),
+      };
     });
   }
 
@@ -136,7 +146,9 @@ export class AuditClient {
 
   /** The fixes of a finding, best first; null as for `open`. */
   fixes(id: string, type: FindingType, keyboards: KeyboardsAsked): Promise<readonly TriedFix[] | null> {
-    return this.ask(async ({ audit, effort }) => audit.fixes(id, type, (await effort.usualMark(keyboards)) ?? undefined));
+    return this.ask(async ({ audit, effort }) =>
+      audit.fixes(id, type, (await effort.usualMark(keyboards)) ?? undefined),
+    );
   }
 
   columns(bytes: Uint8Array, type: 'csv' | 'json-lines'): Promise<string[] | OwnTextProblem | null> {
@@ -144,7 +156,9 @@ export class AuditClient {
   }
 
   ownText(bytes: Uint8Array, format: OwnTextFormat, device: string): Promise<ReadOwnText | OwnTextProblem | null> {
-    return this.ask(({ audit }) => audit.ownText(bytes, format, device) as Promise<ReadOwnText | OwnTextProblem | null>);
+    return this.ask(
+      ({ audit }) => audit.ownText(bytes, format, device) as Promise<ReadOwnText | OwnTextProblem | null>,
+    );
   }
 
   /** Asks the worker when it knows the list as it is. Null: no answer is to be had. */
@@ -186,7 +200,12 @@ export class AuditClient {
       const ruled: RuledList = { sets: list.sets.map(({ id }) => ({ id })), shortcuts: list.shortcuts.map(audited) };
       const request = { list: ruled, devices: list.devices, languages: list.languages };
       this.turn({ phase: 'working', progress: 0 });
-      this.answer(list, () => desk.audit.run(request, proxy((progress: number) => this.turn({ progress }))));
+      this.answer(list, () =>
+        desk.audit.run(
+          request,
+          proxy((progress: number) => this.turn({ progress })),
+        ),
+      );
       return;
     }
     const change = changeBetween(known.shortcuts, list.shortcuts);
@@ -206,7 +225,13 @@ export class AuditClient {
     const { ended, worker } = this;
     this.told = this.told.then(ask).then((report) => {
       if (!report || worker !== this.worker) return;
-      const result = { ...report, version: versionOf(list), at: Date.now(), languages: list.languages, devices: list.devices };
+      const result = {
+        ...report,
+        version: versionOf(list),
+        at: Date.now(),
+        languages: list.languages,
+        devices: list.devices,
+      };
       this.turn({ phase: 'ready', progress: 1, result });
     });
     // What the worker throws is as bad as its end.

@@ -2,7 +2,15 @@ import type { AuditedShortcut } from '@yellow-latch/core/clash';
 
 import { AuditDesk, type AuditRequest } from './desk';
 
-const VOCABULARY = { format: 1, kind: 'counted', language: 'en', source: 'test', words: 'so sound ham', total: 1_000, counts: '2s a 1' };
+const VOCABULARY = {
+  format: 1,
+  kind: 'counted',
+  language: 'en',
+  source: 'test',
+  words: 'so sound ham',
+  total: 1_000,
+  counts: '2s a 1',
+};
 
 const shortcut = (id: string, code: string): AuditedShortcut => ({
   id,
@@ -89,10 +97,19 @@ test('own text is read, a picture is refused', async () => {
   const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
   await desk.run(request(shortcut('1', 'so')));
   const text = Uint8Array.from('so it is, so', (sign) => sign.charCodeAt(0));
-  expect(desk.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({ own: { text: 'so it is, so' }, report: { words: 4, ids: ['1'] } });
+  expect(desk.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({
+    own: { text: 'so it is, so' },
+    report: { words: 4, ids: ['1'] },
+  });
   desk.change({ put: [shortcut('2', 'it')], remove: ['1'] });
   expect(desk.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({ report: { ids: ['2'] } });
-  expect(desk.ownText(Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13, 0x49, 0x48, 0x44, 0x52]), { type: 'text' }, 'phone-list')).toMatchObject({ type: 'binary' });
+  expect(
+    desk.ownText(
+      Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13, 0x49, 0x48, 0x44, 0x52]),
+      { type: 'text' },
+      'phone-list',
+    ),
+  ).toMatchObject({ type: 'binary' });
 });
 
 test('a finding is opened with its evidence, and every fix that is given was tried', async () => {

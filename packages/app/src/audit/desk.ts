@@ -30,7 +30,13 @@ import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, THIS_APP, type ProfileId } from '@yellow-latch/core/fit';
 import { isMade, type Mark } from '@yellow-latch/core/model';
 import { mainMark, nearCodes } from '@yellow-latch/core/propose';
-import { confusableSkeleton, LANGUAGES, parseLookAlikes, parseVocabulary, type LanguageCode } from '@yellow-latch/language';
+import {
+  confusableSkeleton,
+  LANGUAGES,
+  parseLookAlikes,
+  parseVocabulary,
+  type LanguageCode,
+} from '@yellow-latch/language';
 
 /** What is to be proved: the list, the devices in use (ids of profiles) and the languages written in (BCP 47). */
 export interface AuditRequest {
@@ -204,7 +210,9 @@ export class AuditDesk {
     const context = { now: Date.now(), locale: 'en-GB', zone, shortcutOf: (id: string) => this.told.get(id) };
     const made = expandFor(shortcut, THIS_APP, context);
     // What cannot be made is told when it fires; its code is proved all the same.
-    return made.type === 'text' ? { ...shortcut, content: { ...shortcut.content, expansion: made.text || ' ' } } : shortcut;
+    return made.type === 'text'
+      ? { ...shortcut, content: { ...shortcut.content, expansion: made.text || ' ' } }
+      : shortcut;
   };
 
   private report(audit: Audit): AuditReport {

@@ -6,7 +6,16 @@ import { groupFindings, LEFT_GROUP, NO_FILTER } from '@/features/check/groups';
 import { sortFindings, urgentCount } from './findings';
 
 const finding = (id: string, type: Brief['type'], severity: Brief['severity'], more: Partial<Brief> = {}): Brief =>
-  ({ type, severity, shortcuts: [id], devices: [], count: 1, evidence: null, about: `${severity} ${id}`, ...more }) as Brief;
+  ({
+    type,
+    severity,
+    shortcuts: [id],
+    devices: [],
+    count: 1,
+    evidence: null,
+    about: `${severity} ${id}`,
+    ...more,
+  }) as Brief;
 
 const shortcuts = ['a', 'b', 'c'].map((id) => ({ id, setId: id === 'a' ? 'visits' : null }) as Shortcut);
 const leftOf = (shortcutId: string, type: string, about: string) => ({
@@ -50,17 +59,33 @@ describe('findings are sorted', () => {
 describe('findings are grouped', () => {
   const lines = (filter = NO_FILTER, closed: string[] = [], findings = sorted(leftOf('c', 'claimed', 'note c'))) =>
     groupFindings(findings, shortcuts, filter, new Set(closed)).map((item) =>
-      item.type === 'group' ? `${item.of}: ${item.count}` : item.type === 'left-group' ? `left: ${item.count}` : item.key,
+      item.type === 'group'
+        ? `${item.of}: ${item.count}`
+        : item.type === 'left-group'
+          ? `left: ${item.count}`
+          : item.key,
     );
 
   test('by type, that with the worst first, what was left last and closed', () => {
     expect(lines()).toEqual(['word: 2', 'word a', 'word b', 'same code: 1', 'same code b', 'left: 1']);
-    expect(lines(NO_FILTER, ['word', LEFT_GROUP])).toEqual(['word: 2', 'same code: 1', 'same code b', 'left: 1', 'left left c']);
+    expect(lines(NO_FILTER, ['word', LEFT_GROUP])).toEqual([
+      'word: 2',
+      'same code: 1',
+      'same code b',
+      'left: 1',
+      'left left c',
+    ]);
   });
 
   test('by verdict, device and set; what concerns no device concerns all', () => {
     expect(lines({ ...NO_FILTER, severity: 'risky' })).toEqual(['word: 1', 'word b']);
-    expect(lines({ ...NO_FILTER, device: 'computer-list' })).toEqual(['same code: 1', 'same code b', 'word: 1', 'word b', 'left: 1']);
+    expect(lines({ ...NO_FILTER, device: 'computer-list' })).toEqual([
+      'same code: 1',
+      'same code b',
+      'word: 1',
+      'word b',
+      'left: 1',
+    ]);
     expect(lines({ ...NO_FILTER, setId: 'visits' })).toEqual(['word: 1', 'word a']);
   });
 

@@ -21,7 +21,10 @@ export interface Findings {
 }
 
 /** Sorts what was found of a list; a finding of a shortcut that is gone is none. Linear. */
-export function sortFindings(found: readonly Brief[], { shortcuts, left }: Pick<ListView, 'shortcuts' | 'left'>): Findings {
+export function sortFindings(
+  found: readonly Brief[],
+  { shortcuts, left }: Pick<ListView, 'shortcuts' | 'left'>,
+): Findings {
   const ids = new Set(shortcuts.map(({ id }) => id));
   const leftBy = new Map(left.map((one) => [`${one.shortcutId} ${one.finding} ${one.about}`, one]));
   const open: Brief[] = [];

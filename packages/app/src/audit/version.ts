@@ -1,4 +1,7 @@
-import type { AuditedList } from './client';
+import type { ListView } from '@/replica/view';
+
+/** What of a list an audit looks at. */
+export type AuditedList = Pick<ListView, 'shortcuts' | 'sets' | 'languages' | 'devices'>;
 
 /** Raised when what an audit says of one and the same list changes. */
 const RULES = 2;
@@ -24,7 +27,9 @@ export function versionOf({ shortcuts, languages, devices }: AuditedList): strin
     take(id);
     take(code);
     take(content.expansion);
-    take(`${content.template} ${content.format} ${kind} ${setId} ${isPrivate} ${Object.entries(rules).flat().join(' ')}`);
+    take(
+      `${content.template} ${content.format} ${kind} ${setId} ${isPrivate} ${Object.entries(rules).flat().join(' ')}`,
+    );
   }
   return `${(a >>> 0).toString(16)}-${(b >>> 0).toString(16)}-${shortcuts.length}`;
 }

@@ -2,9 +2,25 @@
  * What the worker does about effort and conventions: the list under audit, priced on the keyboards in use.
  * Runs in Node for tests.
  */
-import { countWords, readOwnText, WORDS_A_WEEK, type AuditedShortcut, type Finding, type ListFigures } from '@yellow-latch/core/clash';
+import {
+  countWords,
+  readOwnText,
+  WORDS_A_WEEK,
+  type AuditedShortcut,
+  type Finding,
+  type ListFigures,
+} from '@yellow-latch/core/clash';
 import { compareMarks, usualMark, type CannotCompare, type Comparison } from '@yellow-latch/core/convention';
-import { compareEffort, countTypedOut, meanSaved, savingsOf, type OnKeyboard, type Saved, type Savings, type Uses } from '@yellow-latch/core/effort';
+import {
+  compareEffort,
+  countTypedOut,
+  meanSaved,
+  savingsOf,
+  type OnKeyboard,
+  type Saved,
+  type Savings,
+  type Uses,
+} from '@yellow-latch/core/effort';
 import { settleRules, type FiringEntry } from '@yellow-latch/core/fire';
 import type { Mark, Scope } from '@yellow-latch/core/model';
 
@@ -119,7 +135,10 @@ export class EffortDesk {
   }
 
   /** Uses as said or counted; else from how often the text was typed out in what the person wrote. */
-  private usesOf({ uses, ownText }: EffortRequest, entries: readonly { readonly id: string; readonly expansion: string }[]): (id: string) => Uses | null {
+  private usesOf(
+    { uses, ownText }: EffortRequest,
+    entries: readonly { readonly id: string; readonly expansion: string }[],
+  ): (id: string) => Uses | null {
     const own = this.read(ownText);
     if (!own || own.words === 0) return (id) => uses[id] ?? null;
     const counts = countTypedOut(own.text, new Map(entries.map(({ id, expansion }) => [id, expansion])));

@@ -11,10 +11,23 @@ import { countUse, readCounts, usesFrom } from './uses';
 import { saidBy, usesChoices } from './usesChoices';
 import { tellAWeek, tellDuration, tellMark, tellTaps, tellUses } from './words';
 
-const VOCABULARY = { format: 1, kind: 'counted', language: 'en', source: 'test', words: 'so sound ham', total: 1_000, counts: '2s a 1' };
+const VOCABULARY = {
+  format: 1,
+  kind: 'counted',
+  language: 'en',
+  source: 'test',
+  words: 'so sound ham',
+  total: 1_000,
+  counts: '2s a 1',
+};
 const PHONE: KeyboardUse = { keyboard: 'phone-en', share: 1, pace: 1, device: 'phone-list' };
 
-const shortcut = (id: string, code: string, expansion = `what ${id} gives`, setId: string | null = null): AuditedShortcut => ({
+const shortcut = (
+  id: string,
+  code: string,
+  expansion = `what ${id} gives`,
+  setId: string | null = null,
+): AuditedShortcut => ({
   id,
   code,
   content: { expansion, template: false, format: 'plain' },
@@ -23,17 +36,35 @@ const shortcut = (id: string, code: string, expansion = `what ${id} gives`, setI
 });
 
 async function deskOf(...shortcuts: AuditedShortcut[]): Promise<EffortDesk> {
-  const audit = new AuditDesk((name) => Promise.resolve(name === 'en' ? VOCABULARY : []), () => Promise.resolve());
-  await audit.run({ list: { sets: [{ id: 's' }], shortcuts }, devices: ['phone-list', 'computer-list'], languages: ['en'] });
+  const audit = new AuditDesk(
+    (name) => Promise.resolve(name === 'en' ? VOCABULARY : []),
+    () => Promise.resolve(),
+  );
+  await audit.run({
+    list: { sets: [{ id: 's' }], shortcuts },
+    devices: ['phone-list', 'computer-list'],
+    languages: ['en'],
+  });
   return new EffortDesk(audit);
 }
 
-const asked = (more: Partial<EffortRequest> = {}): EffortRequest => ({ keyboards: [PHONE], ownKeyboards: [], uses: {}, ownText: null, ...more });
+const asked = (more: Partial<EffortRequest> = {}): EffortRequest => ({
+  keyboards: [PHONE],
+  ownKeyboards: [],
+  uses: {},
+  ownText: null,
+  ...more,
+});
 const text = (own: string) => ({ bytes: new TextEncoder().encode(own), format: { type: 'text' } as const });
 
 describe('the effort desk', () => {
   test('has no answer before anything was proved', () => {
-    const desk = new EffortDesk(new AuditDesk(() => Promise.reject(new Error('not there')), () => Promise.resolve()));
+    const desk = new EffortDesk(
+      new AuditDesk(
+        () => Promise.reject(new Error('not there')),
+        () => Promise.resolve(),
+      ),
+    );
     expect(desk.savings(asked())).toBeNull();
     expect(desk.compare(asked(), { of: 'list' })).toBeNull();
     expect(desk.tryCodes([])).toBeNull();
@@ -48,7 +79,11 @@ describe('the effort desk', () => {
   });
 
   test('takes uses as said or counted, else from what was typed out in own text', async () => {
-    const desk = await deskOf(shortcut('1', ';ten', 'ten minutes away'), shortcut('2', ';late', 'I am late'), shortcut('3', ';never', 'never said'));
+    const desk = await deskOf(
+      shortcut('1', ';ten', 'ten minutes away'),
+      shortcut('2', ';late', 'I am late'),
+      shortcut('3', ';never', 'never said'),
+    );
     const uses = { '1': { aWeek: 4, from: 'said' } } as const;
     const own = text('I am late, ten minutes away. I am late '.repeat(10));
     const { each } = desk.savings(asked({ uses, ownText: own }))!;
@@ -67,7 +102,9 @@ describe('the effort desk', () => {
     if (!all || 'type' in all || !part || 'type' in part) throw new Error('both can be compared');
     expect([all.codes, part.codes]).toEqual([2, 1]);
     expect(desk.compare(asked(), { of: 'set', setId: 'gone' })).toEqual({ type: 'no codes' });
-    expect(desk.compare(asked({ keyboards: [{ ...PHONE, keyboard: 'gone' }] }), { of: 'list' })).toEqual({ type: 'no keyboard' });
+    expect(desk.compare(asked({ keyboards: [{ ...PHONE, keyboard: 'gone' }] }), { of: 'list' })).toEqual({
+      type: 'no keyboard',
+    });
   });
 
   test('knows a mark for new codes only while none of the list has one', async () => {
@@ -81,7 +118,11 @@ describe('the effort desk', () => {
 
   test('tries codes on the list, which stays as it is', async () => {
     const desk = await deskOf(shortcut('1', 'so'), shortcut('2', ';te'), shortcut('3', '#ten'));
-    const tried = desk.tryCodes([{ id: '1', to: ';so' }, { id: '3', to: ';ten' }, { id: 'gone', to: ';x' }])!;
+    const tried = desk.tryCodes([
+      { id: '1', to: ';so' },
+      { id: '3', to: ';ten' },
+      { id: 'gone', to: ';x' },
+    ])!;
     expect(tried.before['phone-list']!.perTenThousand).toBeGreaterThan(0);
     expect(tried.after['phone-list']!.perTenThousand).toBe(0);
     expect(tried.came.map(({ type, shortcuts }) => [type, shortcuts[0]])).toContainEqual(['unreachable', '3']);
@@ -96,8 +137,12 @@ describe('keyboards in use', () => {
     const [first] = inUseOf({ keyboards: [use], ownKeyboards: own() });
     const [second] = inUseOf({ keyboards: [use], ownKeyboards: own() });
     expect(second!.keyboard).toBe(first!.keyboard);
-    expect(inUseOf({ keyboards: [{ ...PHONE, keyboard: 'gone', device: 'of a later version' }], ownKeyboards: [] })).toEqual([]);
-    expect(inUseOf({ keyboards: [{ ...PHONE, device: 'of-a-later-version' }], ownKeyboards: [] })[0]!.device.id).toBe('app');
+    expect(
+      inUseOf({ keyboards: [{ ...PHONE, keyboard: 'gone', device: 'of a later version' }], ownKeyboards: [] }),
+    ).toEqual([]);
+    expect(inUseOf({ keyboards: [{ ...PHONE, device: 'of-a-later-version' }], ownKeyboards: [] })[0]!.device.id).toBe(
+      'app',
+    );
   });
 });
 
@@ -114,9 +159,16 @@ describe('uses', () => {
   });
 
   test('as said go before those counted; less than a week stands for one', () => {
-    const shortcuts = [{ id: 'a', usesAWeek: 3 }, { id: 'b', usesAWeek: null }, { id: 'c', usesAWeek: null }];
+    const shortcuts = [
+      { id: 'a', usesAWeek: 3 },
+      { id: 'b', usesAWeek: null },
+      { id: 'c', usesAWeek: null },
+    ];
     const counted = { since: 0, counts: { a: 50, b: 8 } };
-    expect(usesFrom(shortcuts, counted, 4 * WEEK)).toEqual({ a: { aWeek: 3, from: 'said' }, b: { aWeek: 2, from: 'counted' } });
+    expect(usesFrom(shortcuts, counted, 4 * WEEK)).toEqual({
+      a: { aWeek: 3, from: 'said' },
+      b: { aWeek: 2, from: 'counted' },
+    });
     expect(usesFrom(shortcuts, counted, WEEK / 7).b).toEqual({ aWeek: 8, from: 'counted' });
     expect(usesFrom(shortcuts, null, WEEK)).toEqual({ a: { aWeek: 3, from: 'said' } });
   });

@@ -15,9 +15,16 @@ interface Answer<Content> {
  * An answer of the worker about the list as it stands. It is asked anew when `question` changes, which names
  * what is asked, or the list; null: nothing is asked. What was answered last stays until then.
  */
-export function useAnswer<Content>(question: unknown, ask: (desks: RemoteDesks) => Promise<Content | null>): Answer<Content> {
+export function useAnswer<Content>(
+  question: unknown,
+  ask: (desks: RemoteDesks) => Promise<Content | null>,
+): Answer<Content> {
   const { client, state } = useAudit();
-  const [answered, setAnswered] = useState<{ question: unknown; version: string | undefined; answer: Content | null } | null>(null);
+  const [answered, setAnswered] = useState<{
+    question: unknown;
+    version: string | undefined;
+    answer: Content | null;
+  } | null>(null);
   const version = state.result?.version;
   const isKnown = state.phase === 'ready' || state.phase === 'failed';
   const latest = useLatest(ask);
@@ -28,12 +35,17 @@ export function useAnswer<Content>(question: unknown, ask: (desks: RemoteDesks) 
       return;
     }
     let isOver = false;
-    void client.ask((desks) => latest.current(desks)).then((answer) => {
-      if (!isOver) setAnswered({ question, version, answer });
-    });
+    void client
+      .ask((desks) => latest.current(desks))
+      .then((answer) => {
+        if (!isOver) setAnswered({ question, version, answer });
+      });
     return () => {
       isOver = true;
     };
   }, [client, isKnown, latest, question, version]);
-  return { answer: answered?.answer, isStale: answered !== null && (answered.question !== question || answered.version !== version) };
+  return {
+    answer: answered?.answer,
+    isStale: answered !== null && (answered.question !== question || answered.version !== version),
+  };
 }

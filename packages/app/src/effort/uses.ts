@@ -3,7 +3,7 @@ import type { Shortcut } from '@yellow-latch/core/model';
 import { countOf, isDeleted, type StoredRecord } from '@yellow-latch/core/sync';
 
 import type { ReplicaDatabase } from '@/replica/database';
-import type { Write } from '@/replica/replica';
+import type { Write } from '@/replica/write';
 
 /** What was counted in Write on this device, and since when (ms since 1970). */
 export interface UseCounts {
@@ -23,7 +23,11 @@ export async function countUse(db: ReplicaDatabase, id: string, now = Date.now()
 }
 
 /** Counts on from what came with shortcuts that were brought in. */
-export async function addUses(db: ReplicaDatabase, added: Readonly<Record<string, number>>, now = Date.now()): Promise<void> {
+export async function addUses(
+  db: ReplicaDatabase,
+  added: Readonly<Record<string, number>>,
+  now = Date.now(),
+): Promise<void> {
   if (Object.keys(added).length === 0) return;
   const tx = db.transaction('kept', 'readwrite');
   const { since, counts } = ((await tx.store.get(KEPT)) as UseCounts | undefined) ?? { since: now, counts: {} };
@@ -58,7 +62,11 @@ interface Counting {
  * How often shortcuts are used in a week, by id, as far as that is known: as their owner said, or as it was
  * counted, on all devices or of a private one on this. What was counted for less than a week stands for one.
  */
-export function usesFrom(shortcuts: readonly Pick<Shortcut, 'id' | 'usesAWeek' | 'used'>[], counted: UseCounts | null, now: number): Record<string, Uses> {
+export function usesFrom(
+  shortcuts: readonly Pick<Shortcut, 'id' | 'usesAWeek' | 'used'>[],
+  counted: UseCounts | null,
+  now: number,
+): Record<string, Uses> {
   return Object.fromEntries(
     shortcuts.flatMap(({ id, usesAWeek, used }): [string, Uses][] => {
       if (usesAWeek !== null) return [[id, { aWeek: usesAWeek, from: 'said' }]];

@@ -59,7 +59,13 @@ export type FileProblem = DecodeProblem | ListProblem;
 export class ExchangeDesk {
   private bytes: Uint8Array = new Uint8Array();
   private opened: readonly WholeEntry[] = [];
-  private last: { key: string; read: ReadList | FileProblem; encoding: Encoding; unread: number; isGuess: boolean } | null = null;
+  private last: {
+    key: string;
+    read: ReadList | FileProblem;
+    encoding: Encoding;
+    unread: number;
+    isGuess: boolean;
+  } | null = null;
 
   /** Takes a file up; what was open before is forgotten. */
   open(bytes: Uint8Array): void {
@@ -105,7 +111,10 @@ export class ExchangeDesk {
   /** A backup of all; private ones are in it only under a passphrase. */
   async backup(list: Outgoing, rest: Rest, passphrase: string | null, made: string): Promise<string> {
     const own = list.shortcuts.filter((shortcut) => shortcut.private);
-    const sealed = passphrase === null || own.length === 0 ? null : await seal(JSON.stringify(own.map(fileShortcutOf)), own.length, passphrase);
+    const sealed =
+      passphrase === null || own.length === 0
+        ? null
+        : await seal(JSON.stringify(own.map(fileShortcutOf)), own.length, passphrase);
     return writeBackup(list, rest, sealed, made);
   }
 
@@ -117,7 +126,16 @@ export class ExchangeDesk {
     const key = JSON.stringify([encoding, choices]);
     if (this.last?.key === key) return this.last;
     const decoded = decodeText(this.bytes, encoding, LARGEST_FILE);
-    this.last = 'type' in decoded ? { key, read: decoded, encoding: 'utf-8', unread: 0, isGuess: false } : { key, read: readList(decoded.text, choices), encoding: decoded.encoding, unread: decoded.unread, isGuess: decoded.isGuess };
+    this.last =
+      'type' in decoded
+        ? { key, read: decoded, encoding: 'utf-8', unread: 0, isGuess: false }
+        : {
+            key,
+            read: readList(decoded.text, choices),
+            encoding: decoded.encoding,
+            unread: decoded.unread,
+            isGuess: decoded.isGuess,
+          };
     return this.last;
   }
 }

@@ -7,8 +7,15 @@ import { ExchangeDesk } from './desk';
 import { seal, unseal } from './sealed';
 
 const shortcut = (code: string, expansion: string, more: Partial<Shortcut> = {}): Shortcut => ({
-  ...RECORD_TYPES.shortcut.defaults, id: `01930000-0000-7000-8000-${String(code.codePointAt(1)).padStart(12, '0')}`, code,
-  content: { expansion, template: false, format: 'plain' }, kind: 'message', setId: null, private: false, changed: 0, ...more,
+  ...RECORD_TYPES.shortcut.defaults,
+  id: `01930000-0000-7000-8000-${String(code.codePointAt(1)).padStart(12, '0')}`,
+  code,
+  content: { expansion, template: false, format: 'plain' },
+  kind: 'message',
+  setId: null,
+  private: false,
+  changed: 0,
+  ...more,
 });
 const NOTHING = { shortcuts: [], sets: [] };
 const REST = { list: null, conventions: [], keyboards: [], leftFindings: [] };
@@ -23,7 +30,12 @@ describe('sealing', () => {
     expect(JSON.stringify(sealed)).not.toContain('secret');
     expect(await unseal(sealed, 'cafe\u0301 under the lid')).toBe('[secret]');
     expect(await unseal(sealed, 'Cafe under the lid')).toBeNull();
-    expect(await unseal({ ...sealed, data: sealed.data.replace(/^./, (sign) => (sign === 'A' ? 'B' : 'A')) }, 'caf\u00e9 under the lid')).toBeNull();
+    expect(
+      await unseal(
+        { ...sealed, data: sealed.data.replace(/^./, (sign) => (sign === 'A' ? 'B' : 'A')) },
+        'caf\u00e9 under the lid',
+      ),
+    ).toBeNull();
   });
 
   test('twice the same is never the same', async () => {
@@ -51,7 +63,9 @@ describe('the desk', () => {
   test('reads a file as it is, and as a person says', () => {
     const desk = open(';a;one\n;b;two\n');
     expect(desk.preview({}, NOTHING)).toMatchObject({ form: 'lines', rows: [{ status: 'new' }, { status: 'new' }] });
-    expect(desk.preview({ form: 'table', delimiter: ';', columns: [null, 'code', 'expansion'] }, NOTHING)).toMatchObject({ rows: [{ wanted: { fields: { code: 'a' } } }, { wanted: { fields: { code: 'b' } } }] });
+    expect(
+      desk.preview({ form: 'table', delimiter: ';', columns: [null, 'code', 'expansion'] }, NOTHING),
+    ).toMatchObject({ rows: [{ wanted: { fields: { code: 'a' } } }, { wanted: { fields: { code: 'b' } } }] });
     expect(desk.preview({ encoding: 'utf-16le' }, NOTHING)).toMatchObject({ encoding: 'utf-16le' });
   });
 
@@ -67,10 +81,17 @@ describe('the desk', () => {
     const text = await new ExchangeDesk().backup(all, REST, 'a long passphrase', '2026-11-26T09:00:00.000Z');
     expect(text).not.toContain('my own number');
     const desk = open(text);
-    expect(desk.preview({}, NOTHING)).toMatchObject({ sealed: 1, rows: [{ status: 'new' }], made: '2026-11-26T09:00:00.000Z' });
+    expect(desk.preview({}, NOTHING)).toMatchObject({
+      sealed: 1,
+      rows: [{ status: 'new' }],
+      made: '2026-11-26T09:00:00.000Z',
+    });
     expect(await desk.unseal('another passphrase')).toBe(false);
     expect(desk.preview({}, NOTHING)).toMatchObject({ sealed: 1 });
     expect(await desk.unseal('a long passphrase')).toBe(true);
-    expect(desk.preview({}, NOTHING)).toMatchObject({ sealed: 0, rows: [{}, { status: 'new', wanted: { isPrivate: true, fields: { code: ';p' } } }] });
+    expect(desk.preview({}, NOTHING)).toMatchObject({
+      sealed: 0,
+      rows: [{}, { status: 'new', wanted: { isPrivate: true, fields: { code: ';p' } } }],
+    });
   });
 });

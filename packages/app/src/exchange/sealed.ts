@@ -16,14 +16,25 @@ export async function seal(text: string, count: number, passphrase: string): Pro
   const iv = crypto.getRandomValues(new Uint8Array(IV_BYTES));
   const key = await keyOf(passphrase, salt, ITERATIONS);
   const data = await crypto.subtle.encrypt({ name: 'AES-GCM', iv }, key, new TextEncoder().encode(text));
-  return { count, kdf: 'PBKDF2', hash: 'SHA-256', iterations: ITERATIONS, salt: toBase64(salt), cipher: 'AES-GCM', iv: toBase64(iv), data: toBase64(new Uint8Array(data)) };
+  return {
+    count,
+    kdf: 'PBKDF2',
+    hash: 'SHA-256',
+    iterations: ITERATIONS,
+    salt: toBase64(salt),
+    cipher: 'AES-GCM',
+    iv: toBase64(iv),
+    data: toBase64(new Uint8Array(data)),
+  };
 }
 
 /** What was sealed; null: it was under another passphrase, or it is damaged, which cannot be told apart. */
 export async function unseal({ iterations, salt, iv, data }: Sealed, passphrase: string): Promise<string | null> {
   try {
     const key = await keyOf(passphrase, fromBase64(salt), iterations);
-    return new TextDecoder().decode(await crypto.subtle.decrypt({ name: 'AES-GCM', iv: fromBase64(iv) }, key, fromBase64(data)));
+    return new TextDecoder().decode(
+      await crypto.subtle.decrypt({ name: 'AES-GCM', iv: fromBase64(iv) }, key, fromBase64(data)),
+    );
   } catch {
     return null;
   }
@@ -31,6 +42,18 @@ export async function unseal({ iterations, salt, iv, data }: Sealed, passphrase:
 
 /** The same letters give the same key however a keyboard composes them. */
 async function keyOf(passphrase: string, salt: Uint8Array<ArrayBuffer>, iterations: number): Promise<CryptoKey> {
-  const material = await crypto.subtle.importKey('raw', new TextEncoder().encode(passphrase.normalize('NFKC')), 'PBKDF2', false, ['deriveKey']);
-  return crypto.subtle.deriveKey({ name: 'PBKDF2', hash: 'SHA-256', salt, iterations }, material, { name: 'AES-GCM', length: 256 }, false, ['encrypt', 'decrypt']);
+  const material = await crypto.subtle.importKey(
+    'raw',
+    new TextEncoder().encode(passphrase.normalize('NFKC')),
+    'PBKDF2',
+    false,
+    ['deriveKey'],
+  );
+  return crypto.subtle.deriveKey(
+    { name: 'PBKDF2', hash: 'SHA-256', salt, iterations },
+    material,
+    { name: 'AES-GCM', length: 256 },
+    false,
+    ['encrypt', 'decrypt'],
+  );
 }

@@ -3,7 +3,10 @@ import type { ExpansionContext } from '@yellow-latch/core/expansion';
 import type { Shortcut } from '@yellow-latch/core/model';
 
 /** The circumstances of an expansion on this device, now. */
-export function contextNow(shortcuts: readonly Shortcut[], values: Readonly<Record<string, string>> = {}): ExpansionContext {
+export function contextNow(
+  shortcuts: readonly Shortcut[],
+  values: Readonly<Record<string, string>> = {},
+): ExpansionContext {
   return {
     now: Date.now(),
     locale: typeof navigator === 'undefined' ? 'en-GB' : navigator.language,

@@ -13,7 +13,9 @@ export function tellTemplateProblem({ type, what, start }: TemplateProblem): str
     case 'bad-option':
       return `${what} cannot be used so (character ${start + 1}).`;
     case 'unknown-letters':
-      return what === "'" ? 'In the date a quote is opened and not closed.' : `${what} stands for nothing in a date. Put words in quotes: 'at'.`;
+      return what === "'"
+        ? 'In the date a quote is opened and not closed.'
+        : `${what} stands for nothing in a date. Put words in quotes: 'at'.`;
     case 'bad-duration':
       return `${what} is no length of time. Write it as ISO 8601 has it: P7D, P6M, PT2H.`;
     case 'choice-without-options':
@@ -46,7 +48,10 @@ export function tellExpansionError(error: ExpansionError): string {
   }
 }
 
-const GIVEN: Readonly<Record<string, string>> = { ' clipboard': 'From the clipboard', ' selection': 'The text to wrap' };
+const GIVEN: Readonly<Record<string, string>> = {
+  ' clipboard': 'From the clipboard',
+  ' selection': 'The text to wrap',
+};
 
 /** What a blank is called when it is asked for. */
 export function nameOfBlank({ name, label }: Pick<OpenBlank, 'name' | 'label'>): string {

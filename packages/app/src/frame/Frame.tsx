@@ -39,10 +39,7 @@ export function Frame({ children }: { children: ReactNode }) {
     <View
       role="navigation"
       aria-label="Places"
-      style={[
-        isWide ? styles.rail : styles.bar,
-        { backgroundColor: palette.surface, borderColor: palette.line },
-      ]}
+      style={[isWide ? styles.rail : styles.bar, { backgroundColor: palette.surface, borderColor: palette.line }]}
     >
       {isWide && (
         <View style={styles.mark}>
@@ -92,15 +89,16 @@ function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
   return (
     <PressLink
       aria-current={isHere ? 'page' : undefined}
-      aria-label={badge === null ? place.label : `${place.label}, ${place.path === '/check' ? `${counted(badge, 'finding')} to look at` : `${badge} to settle`}`}
+      aria-label={
+        badge === null
+          ? place.label
+          : `${place.label}, ${place.path === '/check' ? `${counted(badge, 'finding')} to look at` : `${badge} to settle`}`
+      }
       onPress={() => router.navigate(place.path)}
       style={[styles.place, isWide && styles.railPlace]}
     >
       <View
-        style={[
-          isWide ? styles.hereRail : styles.here,
-          { backgroundColor: isHere ? palette.ink : 'transparent' },
-        ]}
+        style={[isWide ? styles.hereRail : styles.here, { backgroundColor: isHere ? palette.ink : 'transparent' }]}
       />
       <Icon name={place.icon} color={color} />
       <Text variant="labelLarge" style={[{ color }, isHere && styles.bold]}>
@@ -135,7 +133,14 @@ const styles = StyleSheet.create({
   here: { position: 'absolute', top: -1, left: 24, right: 24, height: 3 },
   hereRail: { position: 'absolute', right: -1, top: 12, bottom: 12, width: 3 },
   bold: STRONG,
-  badge: { minWidth: 22, height: 20, borderRadius: 4, paddingHorizontal: 5, alignItems: 'center', justifyContent: 'center' },
+  badge: {
+    minWidth: 22,
+    height: 20,
+    borderRadius: 4,
+    paddingHorizontal: 5,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
   barBadge: { position: 'absolute', top: 5, left: '50%', marginLeft: 13 },
   railBadge: { position: 'absolute', top: 8, right: 10 },
 });

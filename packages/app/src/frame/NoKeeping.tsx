@@ -14,8 +14,8 @@ export function NoKeeping({ error }: { error: Error }) {
         This browser keeps nothing for Yellow Latch
       </Text>
       <Text variant="bodyLarge">
-        Your list is kept on this device so that it works without a network. Allow this page to
-        store data (a private window may not), then load it again.
+        Your list is kept on this device so that it works without a network. Allow this page to store data (a private
+        window may not), then load it again.
       </Text>
       <Text variant="bodySmall">{error.message}</Text>
     </View>

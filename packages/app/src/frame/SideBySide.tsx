@@ -16,10 +16,7 @@ export function SideBySide({ list, home }: { list: ReactNode; home: string }) {
   const isCovered = !isWide && !isListAlone;
   return (
     <View style={styles.row}>
-      <View
-        style={[isWide ? styles.side : styles.whole, isCovered && styles.covered]}
-        aria-hidden={isCovered}
-      >
+      <View style={[isWide ? styles.side : styles.whole, isCovered && styles.covered]} aria-hidden={isCovered}>
         {list}
       </View>
       {/* The slot stays mounted, since it keeps the state of what is open. */}

@@ -22,7 +22,10 @@ export function SyncLine() {
   );
 }
 
-export function tellSync({ phase, waiting, refusals, trouble, inStepAt, mayOnlyUse }: SyncState, now = Date.now()): { icon: string; text: string } {
+export function tellSync(
+  { phase, waiting, refusals, trouble, inStepAt, mayOnlyUse }: SyncState,
+  now = Date.now(),
+): { icon: string; text: string } {
   if (refusals.length > 0) {
     const what = refusals.length === 1 ? '1 change was' : `${refusals.length} changes were`;
     return { icon: 'cloud-off', text: `${what} not taken: ${refusals[0]}` };
@@ -31,7 +34,8 @@ export function tellSync({ phase, waiting, refusals, trouble, inStepAt, mayOnlyU
   if (phase === 'away' || phase === 'out') {
     const since = inStepAt === null ? '' : ` since ${tellMoment(inStepAt, now)}`;
     const why = trouble ?? `no server${since}`;
-    const text = waiting > 0 ? `${changes} waiting, ${why}` : trouble ? `${trouble}; kept here` : `No server${since}; kept here`;
+    const text =
+      waiting > 0 ? `${changes} waiting, ${why}` : trouble ? `${trouble}; kept here` : `No server${since}; kept here`;
     return { icon: 'cloud-off', text };
   }
   if (phase === 'starting') return { icon: 'refresh', text: 'Looking for the server' };

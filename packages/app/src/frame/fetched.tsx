@@ -6,7 +6,10 @@ import { Button, Text } from 'react-native-paper';
  * A part of a screen that is fetched when it is first shown. Where the server is away it says so in its place, and the
  * rest of the screen stays. `what` begins the sentence.
  */
-export function fetched<Props extends object>(what: string, load: () => Promise<{ default: ComponentType<Props> }>): LazyExoticComponent<ComponentType<Props>> {
+export function fetched<Props extends object>(
+  what: string,
+  load: () => Promise<{ default: ComponentType<Props> }>,
+): LazyExoticComponent<ComponentType<Props>> {
   return lazy(async () => {
     try {
       return await load();
@@ -19,7 +22,9 @@ export function fetched<Props extends object>(what: string, load: () => Promise<
 function Missing({ what }: { what: string }) {
   return (
     <View role="alert">
-      <Text variant="bodyMedium">{what} cannot be shown: it is still to be fetched, and the server is away. Nothing is lost.</Text>
+      <Text variant="bodyMedium">
+        {what} cannot be shown: it is still to be fetched, and the server is away. Nothing is lost.
+      </Text>
       <Button mode="text" onPress={() => globalThis.location.reload()} contentStyle={{ minHeight: 48 }}>
         Try again
       </Button>

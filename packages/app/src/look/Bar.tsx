@@ -15,7 +15,12 @@ export function Bar({ part, isHollow = false }: BarProps) {
   const width = `${Math.max(0, Math.min(1, part)) * 100}%` as const;
   return (
     <View aria-hidden style={[styles.track, { backgroundColor: palette.line }]}>
-      <View style={[styles.fill, { width, backgroundColor: isHollow ? palette.surface : palette.ink, borderColor: palette.ink }]} />
+      <View
+        style={[
+          styles.fill,
+          { width, backgroundColor: isHollow ? palette.surface : palette.ink, borderColor: palette.ink },
+        ]}
+      />
     </View>
   );
 }

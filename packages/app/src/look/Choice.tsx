@@ -36,7 +36,14 @@ export function Choice<T extends string | null>({ label, value, choices, onChang
         </Text>
         <Icon name="chevron-down" size={18} color={palette.inkSoft} />
       </Pressable>
-      <ChoiceSheet title={label} value={value} choices={choices} isOpen={isOpen} onClose={() => setOpen(false)} onChange={onChange} />
+      <ChoiceSheet
+        title={label}
+        value={value}
+        choices={choices}
+        isOpen={isOpen}
+        onClose={() => setOpen(false)}
+        onChange={onChange}
+      />
     </View>
   );
 }

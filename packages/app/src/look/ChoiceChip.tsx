@@ -16,7 +16,13 @@ interface ChoiceChipProps<T> {
 }
 
 /** One of several, shown as a small button that opens a sheet: for filters. */
-export function ChoiceChip<T extends string | null>({ label, value, choices, onChange, placeholder }: ChoiceChipProps<T>) {
+export function ChoiceChip<T extends string | null>({
+  label,
+  value,
+  choices,
+  onChange,
+  placeholder,
+}: ChoiceChipProps<T>) {
   const palette = usePalette();
   const [isOpen, setOpen] = useState(false);
   const chosen = choices.find((choice) => choice.value === value)?.label ?? '';
@@ -27,14 +33,24 @@ export function ChoiceChip<T extends string | null>({ label, value, choices, onC
         aria-label={`${label}: ${chosen}`}
         aria-haspopup="dialog"
         onPress={() => setOpen(true)}
-        style={[styles.chip, { borderColor: palette.inkSoft, backgroundColor: value === null ? 'transparent' : palette.surface }]}
+        style={[
+          styles.chip,
+          { borderColor: palette.inkSoft, backgroundColor: value === null ? 'transparent' : palette.surface },
+        ]}
       >
         <Text numberOfLines={1} style={styles.text}>
           {value === null ? (placeholder ?? chosen) : chosen}
         </Text>
         <Icon name="chevron-down" size={16} color={palette.inkSoft} />
       </Pressable>
-      <ChoiceSheet title={label} value={value} choices={choices} isOpen={isOpen} onClose={() => setOpen(false)} onChange={onChange} />
+      <ChoiceSheet
+        title={label}
+        value={value}
+        choices={choices}
+        isOpen={isOpen}
+        onClose={() => setOpen(false)}
+        onChange={onChange}
+      />
     </>
   );
 }

@@ -20,7 +20,14 @@ interface ChoiceSheetProps<T> {
 }
 
 /** A sheet with one of several to choose. */
-export function ChoiceSheet<T extends string | null>({ title, value, choices, isOpen, onClose, onChange }: ChoiceSheetProps<T>) {
+export function ChoiceSheet<T extends string | null>({
+  title,
+  value,
+  choices,
+  isOpen,
+  onClose,
+  onChange,
+}: ChoiceSheetProps<T>) {
   return (
     <Sheet title={title} isOpen={isOpen} onClose={onClose}>
       <ScrollView role="radiogroup" aria-label={title}>

@@ -17,7 +17,13 @@ export function DetailHead({ back, onBack, children }: DetailHeadProps) {
   const isWide = useIsWide();
   return (
     <View style={styles.head}>
-      <IconButton icon={isWide ? 'close' : 'arrow-left'} size={22} style={styles.back} accessibilityLabel={back} onPress={onBack} />
+      <IconButton
+        icon={isWide ? 'close' : 'arrow-left'}
+        size={22}
+        style={styles.back}
+        accessibilityLabel={back}
+        onPress={onBack}
+      />
       {children}
     </View>
   );

@@ -41,9 +41,7 @@ export function Field(props: FieldProps) {
     return () => cancelAnimationFrame(frame);
   }, [startsHere]);
   const asTyped = { autoCapitalize: 'none', autoCorrect: false, spellCheck: false } as const;
-  const described = error
-    ? { 'aria-invalid': true, 'aria-describedby': `${id}-error` }
-    : { 'aria-invalid': false };
+  const described = error ? { 'aria-invalid': true, 'aria-describedby': `${id}-error` } : { 'aria-invalid': false };
   return (
     <View style={styles.field}>
       <Text variant="labelLarge" nativeID={`${id}-label`} style={styles.label}>

@@ -4,7 +4,15 @@ import { Button } from 'react-native-paper';
 const TEXTS = '.txt,.md,.csv,.tsv,.jsonl,.ndjson,.log,text/*';
 
 /** Opens a file of the person's own. */
-export function FileButton({ label, onFile, accept = TEXTS }: { label: string; onFile: (file: File) => void; accept?: string }) {
+export function FileButton({
+  label,
+  onFile,
+  accept = TEXTS,
+}: {
+  label: string;
+  onFile: (file: File) => void;
+  accept?: string;
+}) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -22,7 +30,13 @@ export function FileButton({ label, onFile, accept = TEXTS }: { label: string; o
           if (file) onFile(file);
         }}
       />
-      <Button icon="folder" mode="outlined" onPress={() => input.current?.click()} style={{ borderRadius: 6 }} contentStyle={{ minHeight: 48 }}>
+      <Button
+        icon="folder"
+        mode="outlined"
+        onPress={() => input.current?.click()}
+        style={{ borderRadius: 6 }}
+        contentStyle={{ minHeight: 48 }}
+      >
         {label}
       </Button>
     </>

@@ -11,7 +11,12 @@ export function LatchGlyph({ verdict, size = 24 }: { verdict: Severity | 'safe';
   const { ink, surface, alarm } = usePalette();
   const isSprung = verdict === 'breaks';
   const stroke = isSprung ? alarm : ink;
-  const bar = { safe: 'M2 9h15v6H2z', note: 'M2 9h15v6H2z', risky: 'M2 9h9v6H2z', breaks: 'M1.8 12.6 8.6 3.4l4.6 3.4L6.4 16z' }[verdict];
+  const bar = {
+    safe: 'M2 9h15v6H2z',
+    note: 'M2 9h15v6H2z',
+    risky: 'M2 9h9v6H2z',
+    breaks: 'M1.8 12.6 8.6 3.4l4.6 3.4L6.4 16z',
+  }[verdict];
   return (
     <Svg width={size} height={size} viewBox="0 0 24 24" aria-hidden>
       <Rect x={15} y={3} width={7} height={18} rx={1.5} fill={surface} stroke={stroke} strokeWidth={2} />

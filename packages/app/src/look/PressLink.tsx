@@ -21,5 +21,12 @@ export function PressLink({ onPress, ...props }: PressLinkProps) {
       onPress(event);
     },
   };
-  return <Pressable role="link" onPress={({ nativeEvent }) => onPress(nativeEvent as unknown as Held)} {...props} {...(onReturn as object)} />;
+  return (
+    <Pressable
+      role="link"
+      onPress={({ nativeEvent }) => onPress(nativeEvent as unknown as Held)}
+      {...props}
+      {...(onReturn as object)}
+    />
+  );
 }

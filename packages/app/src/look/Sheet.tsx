@@ -18,12 +18,7 @@ export function Sheet({ title, isOpen, onClose, children }: SheetProps) {
   return (
     <Modal transparent visible={isOpen} onRequestClose={onClose} aria-label={title}>
       <View style={[styles.stage, isWide && styles.middle]}>
-        <Pressable
-          aria-hidden
-          tabIndex={-1}
-          onPress={onClose}
-          style={[StyleSheet.absoluteFill, styles.shade]}
-        />
+        <Pressable aria-hidden tabIndex={-1} onPress={onClose} style={[StyleSheet.absoluteFill, styles.shade]} />
         <View
           style={[
             styles.sheet,

@@ -42,7 +42,12 @@ export function TickMark({ role, isOn }: Pick<TickProps, 'role' | 'isOn'>) {
   const palette = usePalette();
   return (
     <View style={[styles.mark, role === 'radio' && styles.ring, { borderColor: palette.ink }]}>
-      {isOn && (role === 'radio' ? <View style={[styles.dot, { backgroundColor: palette.ink }]} /> : <Icon name="check" size={18} color={palette.ink} />)}
+      {isOn &&
+        (role === 'radio' ? (
+          <View style={[styles.dot, { backgroundColor: palette.ink }]} />
+        ) : (
+          <Icon name="check" size={18} color={palette.ink} />
+        ))}
     </View>
   );
 }

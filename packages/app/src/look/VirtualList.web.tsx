@@ -27,7 +27,15 @@ const OVERSCAN = 24;
 const FIRST = { width: 390, height: 900 };
 
 /** A list of any length, of which only what is in view is drawn: rows are there before they are scrolled to. */
-export function VirtualList<Item>({ items, keyOf, estimate, renderItem, handle, onKeyDown, label }: VirtualListProps<Item>) {
+export function VirtualList<Item>({
+  items,
+  keyOf,
+  estimate,
+  renderItem,
+  handle,
+  onKeyDown,
+  label,
+}: VirtualListProps<Item>) {
   const palette = usePalette();
   const view = useRef<HTMLDivElement>(null);
   // The rows are drawn by the functions it gives, which change what they say while they stay the same.
@@ -44,7 +52,9 @@ export function VirtualList<Item>({ items, keyOf, estimate, renderItem, handle, 
     focusOn(index) {
       virtualizer.scrollToIndex(index, { align: 'auto' });
       const focus = (tries: number) => {
-        const row = view.current?.querySelector<HTMLElement>(`[data-index="${index}"] :is([role=link], [role=checkbox])`);
+        const row = view.current?.querySelector<HTMLElement>(
+          `[data-index="${index}"] :is([role=link], [role=checkbox])`,
+        );
         if (row) row.focus({ preventScroll: true });
         else if (tries > 0) requestAnimationFrame(() => focus(tries - 1));
       };
@@ -53,10 +63,28 @@ export function VirtualList<Item>({ items, keyOf, estimate, renderItem, handle, 
     toTop: () => virtualizer.scrollToOffset(0),
   }));
   return (
-    <div ref={view} role="group" aria-label={label} onKeyDown={onKeyDown} style={{ height: '100%', overflowY: 'auto', overflowX: 'hidden', contain: 'strict', scrollbarWidth: 'thin', scrollbarColor: `${palette.line} transparent` }}>
+    <div
+      ref={view}
+      role="group"
+      aria-label={label}
+      onKeyDown={onKeyDown}
+      style={{
+        height: '100%',
+        overflowY: 'auto',
+        overflowX: 'hidden',
+        contain: 'strict',
+        scrollbarWidth: 'thin',
+        scrollbarColor: `${palette.line} transparent`,
+      }}
+    >
       <div style={{ height: virtualizer.getTotalSize(), position: 'relative', width: '100%' }}>
         {virtualizer.getVirtualItems().map(({ key, index, start }) => (
-          <div key={key} data-index={index} ref={virtualizer.measureElement} style={{ position: 'absolute', top: 0, left: 0, right: 0, transform: `translateY(${start}px)` }}>
+          <div
+            key={key}
+            data-index={index}
+            ref={virtualizer.measureElement}
+            style={{ position: 'absolute', top: 0, left: 0, right: 0, transform: `translateY(${start}px)` }}
+          >
             {renderItem(items[index]!, index)}
           </div>
         ))}

@@ -9,9 +9,12 @@ export const FACES = {
 
 /** What is shipped; Latin only, other scripts come from the device's own faces. */
 export const FONT_FILES: Record<string, FontSource> = {
-  'Atkinson Next': require('@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff2') as FontSource,
-  'Atkinson Next Strong': require('@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff2') as FontSource,
-  'Atkinson Mono': require('@fontsource/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-600-normal.woff2') as FontSource,
+  'Atkinson Next':
+    require('@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff2') as FontSource,
+  'Atkinson Next Strong':
+    require('@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff2') as FontSource,
+  'Atkinson Mono':
+    require('@fontsource/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-600-normal.woff2') as FontSource,
 };
 
 /** Bold text: the strong face itself, never a face thickened by the browser. */

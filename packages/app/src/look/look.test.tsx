@@ -74,8 +74,14 @@ test.each([
   [{ phase: 'away', waiting: 1, refusals: [] }, '1 change waiting, no server'],
   [{ phase: 'away', waiting: 0, refusals: [] }, 'No server; kept here'],
   [{ phase: 'in-step', waiting: 0, refusals: ['the list is full'] }, '1 change was not taken: the list is full'],
-  [{ phase: 'away', waiting: 2, refusals: [], trouble: 'The server’s disk is full' }, '2 changes waiting, The server’s disk is full'],
-  [{ phase: 'in-step', waiting: 1, refusals: [], mayOnlyUse: true }, '1 change waiting: this device may only use the list'],
+  [
+    { phase: 'away', waiting: 2, refusals: [], trouble: 'The server’s disk is full' },
+    '2 changes waiting, The server’s disk is full',
+  ],
+  [
+    { phase: 'in-step', waiting: 1, refusals: [], mayOnlyUse: true },
+    '1 change waiting: this device may only use the list',
+  ],
 ] as const)('the line on sync says %j', (state, text) => {
   expect(tellSync({ trouble: null, inStepAt: null, mayOnlyUse: false, ...state }).text).toBe(text);
 });

@@ -12,7 +12,12 @@ export interface Piece<S extends Spot> {
 }
 
 /** A part of a text cut at its spots; of spots that overlap, and of those that reach out of it, the first stay. */
-export function cutAtSpots<S extends Spot>(text: string, spots: readonly S[], from = 0, past = text.length): Piece<S>[] {
+export function cutAtSpots<S extends Spot>(
+  text: string,
+  spots: readonly S[],
+  from = 0,
+  past = text.length,
+): Piece<S>[] {
   const pieces: Piece<S>[] = [];
   let at = from;
   const take = (end: number, spot: S | null) => {

@@ -17,8 +17,15 @@ precacheAndRoute(PRECACHE);
 cleanupOutdatedCaches();
 // Every place inside the app is its one page.
 registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//] }));
-registerRoute(({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith('/language/'), new StaleWhileRevalidate({ cacheName: 'language' }));
-registerRoute(({ url, sameOrigin }) => sameOrigin && url.pathname === SHARE_PATH, ({ request }) => takeShared(request), 'POST');
+registerRoute(
+  ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith('/language/'),
+  new StaleWhileRevalidate({ cacheName: 'language' }),
+);
+registerRoute(
+  ({ url, sameOrigin }) => sameOrigin && url.pathname === SHARE_PATH,
+  ({ request }) => takeShared(request),
+  'POST',
+);
 // What is open when it is first installed is looked after at once.
 clientsClaim();
 

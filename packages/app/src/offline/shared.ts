@@ -23,9 +23,21 @@ export async function takeShared(request: Request): Promise<Response> {
   const name = crypto.randomUUID();
   const file = form?.get('file');
   const text = form ? textOf(form) : '';
-  const headers = (type: string, more: Record<string, string> = {}) => ({ 'content-type': type, 'x-at': String(Date.now()), ...more });
-  if (file instanceof File && file.size > 0) await cache.put(`${SHARE_PATH}/${name}`, new Response(file, { headers: headers('application/octet-stream', { 'x-name': encodeURIComponent(file.name) }) }));
-  else if (text !== '') await cache.put(`${SHARE_PATH}/${name}`, new Response(JSON.stringify({ text, title: lineOf(form!, 'title') }), { headers: headers('application/json') }));
+  const headers = (type: string, more: Record<string, string> = {}) => ({
+    'content-type': type,
+    'x-at': String(Date.now()),
+    ...more,
+  });
+  if (file instanceof File && file.size > 0)
+    await cache.put(
+      `${SHARE_PATH}/${name}`,
+      new Response(file, { headers: headers('application/octet-stream', { 'x-name': encodeURIComponent(file.name) }) }),
+    );
+  else if (text !== '')
+    await cache.put(
+      `${SHARE_PATH}/${name}`,
+      new Response(JSON.stringify({ text, title: lineOf(form!, 'title') }), { headers: headers('application/json') }),
+    );
   else return Response.redirect(SHARE_PATH, 303);
   return Response.redirect(`${SHARE_PATH}?of=${name}`, 303);
 }

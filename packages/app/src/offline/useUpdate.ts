@@ -19,9 +19,12 @@ export function useUpdate(): (() => void) | null {
     const callOff = whenIdle(() => {
       void install((next) => {
         if (!isOver) setTake(() => next);
-      }).then((look) => {
-        lookAgain = look;
-      }, () => {});
+      }).then(
+        (look) => {
+          lookAgain = look;
+        },
+        () => {},
+      );
     });
     const look = () => {
       if (document.visibilityState === 'visible') lookAgain();

@@ -6,7 +6,8 @@ import { useNotice } from '@/frame/Notices';
 
 import { makeCurrentDevice, newDeviceState, openCurrentDevice, type OpenedDevice } from './device';
 import { keepForGood, NotKeptError, ONLY_USE, tellNotKept } from './keeping';
-import { onlyCounts, Replica, type Write } from './replica';
+import { onlyCounts, Replica } from './replica';
+import type { Write } from './write';
 import type { ListView } from './view';
 import { server } from './server';
 import { Sync, type SyncState } from './sync';

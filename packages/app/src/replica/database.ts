@@ -85,7 +85,12 @@ export function openDatabase(deviceId: string): Promise<ReplicaDatabase> {
   });
 }
 
-type Store<Name extends 'drafts' | 'kept' | 'outbox'> = IDBPObjectStore<ReplicaSchema, ('records' | 'blocks' | 'outbox' | 'state' | 'drafts' | 'private' | 'kept')[], Name, 'versionchange'>;
+type Store<Name extends 'drafts' | 'kept' | 'outbox'> = IDBPObjectStore<
+  ReplicaSchema,
+  ('records' | 'blocks' | 'outbox' | 'state' | 'drafts' | 'private' | 'kept')[],
+  Name,
+  'versionchange'
+>;
 
 /** Before there were drafts, Write had one text, kept as it is. */
 async function keepOldText(drafts: Store<'drafts'>, kept: Store<'kept'>): Promise<void> {

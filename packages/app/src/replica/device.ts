@@ -38,12 +38,22 @@ const SECRET_BYTES = 32;
 /** 256 random bits, base64url. */
 export function newSecret(): string {
   const bytes = crypto.getRandomValues(new Uint8Array(SECRET_BYTES));
-  return btoa(String.fromCharCode(...bytes)).replaceAll('+', '-').replaceAll('/', '_').replace(/=+$/u, '');
+  return btoa(String.fromCharCode(...bytes))
+    .replaceAll('+', '-')
+    .replaceAll('/', '_')
+    .replace(/=+$/u, '');
 }
 
 /** A device that was welcomed, under the id by which it had introduced itself. */
 export function welcomedState({ id, name, kind, secret }: NewDevice, { list }: Welcome): DeviceState {
-  return newDeviceState({ id, name, kind, ...(secret === undefined ? {} : { secret }), listId: list.id, listName: list.name });
+  return newDeviceState({
+    id,
+    name,
+    kind,
+    ...(secret === undefined ? {} : { secret }),
+    listId: list.id,
+    listName: list.name,
+  });
 }
 
 /** Opens the database of the device that this browser is; null: it is none yet. */

@@ -46,14 +46,20 @@ test('an edit, a deletion, a move to this device and one away from it are each d
   const own = shortcuts.find(({ code }) => code === 'own')!;
   expect(await tryOut(replica, editing(shared, { code: ';b' }))).toMatchObject([{ code: ';b' }, { code: 'own' }]);
   expect(await tryOut(replica, deleting([shared, own]))).toEqual([]);
-  expect(await tryOut(replica, makingPrivate(shared, { code: ';c' }))).toMatchObject([{ code: ';c', private: true }, { code: 'own' }]);
+  expect(await tryOut(replica, makingPrivate(shared, { code: ';c' }))).toMatchObject([
+    { code: ';c', private: true },
+    { code: 'own' },
+  ]);
   expect(await tryOut(replica, sharing(own))).toMatchObject([{ code: ';a' }, { code: 'own', private: false }]);
 });
 
 describe('a fix', () => {
   const on = async (makeFix: (id: (code: string) => string) => Fix) => {
     const { replica, shortcuts } = await listOf(';a', ';b');
-    const doing = fixing(makeFix((code) => shortcuts.find((one) => one.code === code)!.id), shortcuts)!;
+    const doing = fixing(
+      makeFix((code) => shortcuts.find((one) => one.code === code)!.id),
+      shortcuts,
+    )!;
     return tryOut(replica, doing);
   };
 
@@ -90,9 +96,14 @@ describe('a fix', () => {
 });
 
 describe('a list set in another mark', () => {
-  const convention = { scope: { of: 'list' }, mark: { place: 'before', marker: ',' }, capitals: 'as they are' } as const;
+  const convention = {
+    scope: { of: 'list' },
+    mark: { place: 'before', marker: ',' },
+    capitals: 'as they are',
+  } as const;
   /** All that a person has of a list, in its order; when things changed is not theirs. */
-  const whole = (replica: Replica) => JSON.stringify(replica.read(), (name, value: unknown) => (name === 'changed' ? undefined : value));
+  const whole = (replica: Replica) =>
+    JSON.stringify(replica.read(), (name, value: unknown) => (name === 'changed' ? undefined : value));
 
   test('and taken back is the same byte for byte, private ones too', async () => {
     const { replica, shortcuts } = await listOf(';a', '#b', 'own', '->', 'ttune');
@@ -116,7 +127,13 @@ describe('a list set in another mark', () => {
     const next = { ...convention, mark: { place: 'after', marker: '*' } } as const;
     const view = replica.read();
     expect(view.shortcuts[0]!.former).toBeNull();
-    const second = remarking(planRemark(view.shortcuts, next).remarks, view.shortcuts, next, view.conventions, keptUntil());
+    const second = remarking(
+      planRemark(view.shortcuts, next).remarks,
+      view.shortcuts,
+      next,
+      view.conventions,
+      keptUntil(),
+    );
     const ids = await replica.write(second.writes);
     expect(replica.read().conventions).toMatchObject([next]);
     expect(replica.read().shortcuts[0]).toMatchObject({ code: 'a*', former: { code: ',a' } });

@@ -4,7 +4,7 @@ import { isSameScope } from '@yellow-latch/core/convention/mark';
 import type { Remark } from '@yellow-latch/core/convention/plan';
 import type { ChosenConvention, ConventionFields, Shortcut, ShortcutFields } from '@yellow-latch/core/model';
 
-import type { Write } from './replica';
+import type { Write } from './write';
 
 /** Writes that belong together, and those that take them back, given the ids that were written. */
 export interface Doing {
@@ -13,7 +13,18 @@ export interface Doing {
 }
 
 /** All that a shortcut holds, as a new record takes it. */
-export function fieldsOf({ code, content, kind, setId, rules, usesAWeek, former, pinned, note, language }: Shortcut): ShortcutFields {
+export function fieldsOf({
+  code,
+  content,
+  kind,
+  setId,
+  rules,
+  usesAWeek,
+  former,
+  pinned,
+  note,
+  language,
+}: Shortcut): ShortcutFields {
   return { code, content, kind, setId, rules, usesAWeek, former, pinned, note, language };
 }
 
@@ -27,10 +38,15 @@ export function editing(before: Shortcut, fields: Partial<ShortcutFields>): Doin
 }
 
 /** One change to each of several, as `fieldsFor` says; what is so already is left as it is. */
-export function editingAll(shortcuts: readonly Shortcut[], fieldsFor: (shortcut: Shortcut) => Partial<ShortcutFields>): Doing {
+export function editingAll(
+  shortcuts: readonly Shortcut[],
+  fieldsFor: (shortcut: Shortcut) => Partial<ShortcutFields>,
+): Doing {
   const doings = shortcuts.flatMap((shortcut) => {
     const fields = fieldsFor(shortcut);
-    const isSame = Object.entries(fields).every(([name, value]) => JSON.stringify(value) === JSON.stringify(shortcut[name as keyof ShortcutFields]));
+    const isSame = Object.entries(fields).every(
+      ([name, value]) => JSON.stringify(value) === JSON.stringify(shortcut[name as keyof ShortcutFields]),
+    );
     return isSame ? [] : [editing(shortcut, fields)];
   });
   return { writes: doings.flatMap(({ writes }) => writes), undo: () => doings.flatMap(({ undo }) => undo([])) };
@@ -113,19 +129,21 @@ export function remarking(
   const known = chosen.find(({ scope }) => isSameScope(scope, convention.scope));
   return {
     writes: [
-      ...moved.map(
-        ({ shortcut, to }): Write => ({
-          type: 'shortcut',
-          id: shortcut.id,
-          fields: { code: to, ...(keepsUntil === null ? {} : { former: { code: shortcut.code, until: keepsUntil } }) },
-        }),
-      ),
+      ...moved.map(({ shortcut, to }): Write => ({
+        type: 'shortcut',
+        id: shortcut.id,
+        fields: { code: to, ...(keepsUntil === null ? {} : { former: { code: shortcut.code, until: keepsUntil } }) },
+      })),
       { type: 'convention', ...(known ? { id: known.id } : {}), fields: convention },
     ],
     undo: (ids) => [
       ...moved.map(({ shortcut: { id, code, former } }): Write => ({ type: 'shortcut', id, fields: { code, former } })),
       known
-        ? { type: 'convention', id: known.id, fields: { scope: known.scope, mark: known.mark, capitals: known.capitals } }
+        ? {
+            type: 'convention',
+            id: known.id,
+            fields: { scope: known.scope, mark: known.mark, capitals: known.capitals },
+          }
         : { type: 'convention', id: ids.at(-1)!, fields: { deleted: true } },
     ],
   };

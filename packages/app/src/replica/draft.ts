@@ -21,5 +21,13 @@ export interface Draft extends DraftContent {
 export const OPEN_DRAFT = 'draft';
 
 export function draftOf(text: string): Draft {
-  return { id: uuid(), text, caret: text.length, history: { done: [], undone: [] }, formatted: [], changed: Date.now(), version: 0 };
+  return {
+    id: uuid(),
+    text,
+    caret: text.length,
+    history: { done: [], undone: [] },
+    formatted: [],
+    changed: Date.now(),
+    version: 0,
+  };
 }

@@ -1,7 +1,14 @@
 import type { DeviceKind } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
-import { makeCurrentDevice, newDeviceState, newSecret, succeedDevice, welcomedState, type OpenedDevice } from './device';
+import {
+  makeCurrentDevice,
+  newDeviceState,
+  newSecret,
+  succeedDevice,
+  welcomedState,
+  type OpenedDevice,
+} from './device';
 import { Replica, UNSENT, type Unsent } from './replica';
 import { server } from './server';
 
@@ -24,7 +31,10 @@ export async function enter(entrance: Entrance, introduced: Introduced, before: 
   const state =
     entrance.type === 'new'
       ? newDeviceState({ ...me, listName: NEW_LIST, begins: { id: uuid(), name: NEW_LIST } })
-      : welcomedState(me, await (entrance.type === 'code' ? server.join(entrance.code, me) : server.recover(entrance.key, me)));
+      : welcomedState(
+          me,
+          await (entrance.type === 'code' ? server.join(entrance.code, me) : server.recover(entrance.key, me)),
+        );
   const { db } = before ? await succeedDevice(before.db, state) : await makeCurrentDevice(state);
   const unsent = (await db.get('kept', UNSENT)) as Unsent | undefined;
   if (unsent && unsent.listId === state.listId && state.listId !== null) {

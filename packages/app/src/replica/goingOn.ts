@@ -2,7 +2,8 @@ import { recordKey, type NewDevice, type Page, type Welcome } from '@yellow-latc
 
 import { succeedDevice, welcomedState } from './device';
 import { writesOfLost } from './lost';
-import { Replica, type Write } from './replica';
+import { Replica } from './replica';
+import type { Write } from './write';
 import type { Position } from './server';
 
 /**
@@ -10,15 +11,24 @@ import type { Position } from './server';
  * not sent goes along. `which` is all where the server has less than the old one had: what it lost goes along as well, and to a
  * server that has nothing the whole list does. The old database stays as it is.
  */
-export async function goOnAs(old: Replica, me: NewDevice, welcome: Welcome, which: 'waiting' | 'all', pull: (from: Position) => Promise<Page>): Promise<Replica> {
+export async function goOnAs(
+  old: Replica,
+  me: NewDevice,
+  welcome: Welcome,
+  which: 'waiting' | 'all',
+  pull: (from: Position) => Promise<Page>,
+): Promise<Replica> {
   const { db, state } = await succeedDevice(old.db, welcomedState(me, welcome));
   const successor = await Replica.open(db, state);
-  for (let more = true; more; ) {
+  for (let more = true; more;) {
     const page = await pull(successor.next);
     await successor.receive(page);
     more = page.more;
   }
-  const writes = successor.state.through === 0 ? old.wholeRecords('all') : [...old.wholeRecords('waiting'), ...(which === 'all' ? lostOf(old, successor) : [])];
+  const writes =
+    successor.state.through === 0
+      ? old.wholeRecords('all')
+      : [...old.wholeRecords('waiting'), ...(which === 'all' ? lostOf(old, successor) : [])];
   if (writes.length > 0) await successor.write(writes);
   return successor;
 }

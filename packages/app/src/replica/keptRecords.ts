@@ -45,7 +45,12 @@ export class KeptRecords {
   }
 
   /** Puts what came in place of what was kept of it. `all`: every record as it stands then. */
-  write(tx: Writing, came: readonly StoredRecord[], gone: readonly string[], all: ReadonlyMap<string, StoredRecord>): void {
+  write(
+    tx: Writing,
+    came: readonly StoredRecord[],
+    gone: readonly string[],
+    all: ReadonlyMap<string, StoredRecord>,
+  ): void {
     if (this.single.size + came.length > MOST_SINGLE && came.length < LARGE_PAGE) {
       this.replace(tx, [...all.values()]);
       return;

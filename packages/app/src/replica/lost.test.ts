@@ -4,14 +4,24 @@ import { v7 as uuid } from 'uuid';
 import { writesOfLost } from './lost';
 
 const DEVICE = uuid();
-const WHOLE = { code: ';a', content: { expansion: 'first', template: false, format: 'plain' as const }, kind: 'message' as const, setId: null };
+const WHOLE = {
+  code: ';a',
+  content: { expansion: 'first', template: false, format: 'plain' as const },
+  kind: 'message' as const,
+  setId: null,
+};
 const text = (expansion: string) => ({ content: { ...WHOLE.content, expansion } });
 
 /** A record after changes made at these moments. */
 function record(id: string, ...changes: [time: number, fields: FieldChanges<'shortcut'>][]): StoredRecord {
   let known: StoredRecord | undefined;
   for (const [time, fields] of changes) {
-    const change = draftChange({ type: 'shortcut', id }, known, fields, { id: uuid(), clock: makeClock(time, 0, DEVICE), device: DEVICE, n: 1 });
+    const change = draftChange({ type: 'shortcut', id }, known, fields, {
+      id: uuid(),
+      clock: makeClock(time, 0, DEVICE),
+      device: DEVICE,
+      n: 1,
+    });
     const result = applyChange(known, change);
     if (result.type === 'applied') known = result.record;
   }
@@ -21,7 +31,8 @@ function record(id: string, ...changes: [time: number, fields: FieldChanges<'sho
 const ID = uuid();
 const of = (...records: StoredRecord[]) => new Map(records.map((one) => [`shortcut:${one.id}`, one]));
 const nowhere = () => false;
-const lost = (mine: StoredRecord, theirs?: StoredRecord) => writesOfLost(of(mine), theirs ? of(theirs) : of(), nowhere).map(({ fields }) => fields);
+const lost = (mine: StoredRecord, theirs?: StoredRecord) =>
+  writesOfLost(of(mine), theirs ? of(theirs) : of(), nowhere).map(({ fields }) => fields);
 
 test('what the server has not is made anew, whole; what was deleted there is not', () => {
   expect(lost(record(ID, [1, WHOLE]))).toEqual([WHOLE]);
@@ -40,7 +51,9 @@ test('what was written there since is not undone', () => {
 });
 
 test('what was erased is erased again', () => {
-  expect(lost(record(ID, [1, WHOLE], [2, { deleted: 'erased' }]), record(ID, [1, WHOLE], [9, text('newer')]))).toEqual([{ deleted: 'erased' }]);
+  expect(lost(record(ID, [1, WHOLE], [2, { deleted: 'erased' }]), record(ID, [1, WHOLE], [9, text('newer')]))).toEqual([
+    { deleted: 'erased' },
+  ]);
   expect(lost(record(ID, [1, WHOLE], [2, { deleted: 'erased' }]))).toEqual([]);
 });
 

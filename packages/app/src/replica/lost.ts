@@ -1,7 +1,7 @@
 import { isCounter } from '@yellow-latch/core/model';
 import { isDeleted, isErased, recordKey, type Change, type StoredRecord, type Version } from '@yellow-latch/core/sync';
 
-import { plainFields, type Write } from './replica';
+import { plainFields, type Write } from './write';
 
 /**
  * What a device still has of changes that a server lost when its data was set back: writes that make them anew. `before`:
@@ -10,13 +10,23 @@ import { plainFields, type Write } from './replica';
  * clock of its change, than all that the server has of its field: what the server has has seen none later. So nothing
  * written since is undone. What was erased is erased again.
  */
-export function writesOfLost(before: ReadonlyMap<string, StoredRecord>, now: ReadonlyMap<string, StoredRecord>, isElsewhere: (key: string) => boolean): Write[] {
+export function writesOfLost(
+  before: ReadonlyMap<string, StoredRecord>,
+  now: ReadonlyMap<string, StoredRecord>,
+  isElsewhere: (key: string) => boolean,
+): Write[] {
   const writes: Write[] = [];
   for (const [key, record] of before) {
     const { type, id } = record;
     const there = now.get(key);
     if (!there && isElsewhere(key)) continue;
-    const fields = isErased(record) ? erasing(there) : there ? laterFields(record, there) : isDeleted(record) ? {} : plainFields(record);
+    const fields = isErased(record)
+      ? erasing(there)
+      : there
+        ? laterFields(record, there)
+        : isDeleted(record)
+          ? {}
+          : plainFields(record);
     if (Object.keys(fields).length > 0) writes.push({ type, id, fields } as Write);
   }
   return writes;
@@ -26,7 +36,13 @@ export function writesOfLost(before: ReadonlyMap<string, StoredRecord>, now: Rea
  * The same for a device that goes on as itself: what waits in its outbox says itself what it has to say, so that is left out.
  * `shown`: the records with what waits on top.
  */
-export function writesOfLostBeside(waiting: readonly Change[], before: ReadonlyMap<string, StoredRecord>, now: ReadonlyMap<string, StoredRecord>, shown: ReadonlyMap<string, StoredRecord>, isElsewhere: (key: string) => boolean): Write[] {
+export function writesOfLostBeside(
+  waiting: readonly Change[],
+  before: ReadonlyMap<string, StoredRecord>,
+  now: ReadonlyMap<string, StoredRecord>,
+  shown: ReadonlyMap<string, StoredRecord>,
+  isElsewhere: (key: string) => boolean,
+): Write[] {
   const waits = new Map<string, Set<string>>();
   for (const { record, fields } of waiting) {
     const key = recordKey(record);
@@ -48,7 +64,9 @@ function erasing(there: StoredRecord | undefined): Record<string, unknown> {
 }
 
 function laterFields(record: StoredRecord, there: StoredRecord): Record<string, unknown> {
-  const later = Object.entries(record.fields).filter(([field, versions]) => !isCounter(record.type, field) && isLater(versions, there.fields[field] ?? []));
+  const later = Object.entries(record.fields).filter(
+    ([field, versions]) => !isCounter(record.type, field) && isLater(versions, there.fields[field] ?? []),
+  );
   return Object.fromEntries(later.map(([field, [shown]]) => [field, shown!.value]));
 }
 

@@ -50,7 +50,11 @@ export class Outbox {
    * Writes entries anew, or lets them go (null). What is kept is read again for that: another tab may have changed it. `which`:
    * all bundles, those of other tabs too, or only those in which something that is held changes.
    */
-  async change(tx: Writing, next: (entry: OutboxEntry) => OutboxEntry | null, which: 'all' | 'held'): Promise<Waiting[]> {
+  async change(
+    tx: Writing,
+    next: (entry: OutboxEntry) => OutboxEntry | null,
+    which: 'all' | 'held',
+  ): Promise<Waiting[]> {
     const store = tx.objectStore('outbox');
     const changed = new Map<number, { stays: boolean }>();
     const entries = this.held.flatMap((entry) => {
@@ -72,7 +76,8 @@ export class Outbox {
       if (!kept) continue;
       const after = kept.flatMap((entry) => next(entry) ?? []);
       if (after.length === 0) void store.delete(key);
-      else if (after.length !== kept.length || after.some((entry, index) => entry !== kept[index])) void store.put(after, key);
+      else if (after.length !== kept.length || after.some((entry, index) => entry !== kept[index]))
+        void store.put(after, key);
     }
     return entries;
   }

@@ -9,7 +9,8 @@ import type { Page, StoredRecord } from '@yellow-latch/core/sync';
 import { openDatabase } from './database';
 import { newDeviceState, succeedDevice } from './device';
 import { makingPrivate } from './doing';
-import { Replica, UNSENT, type Unsent, type Write } from './replica';
+import { Replica, UNSENT, type Unsent } from './replica';
+import type { Write } from './write';
 import { Sync } from './sync';
 
 async function newReplica(): Promise<Replica> {
@@ -172,9 +173,9 @@ describe('a private shortcut', () => {
     rules: {},
     usesAWeek: null,
     former: null,
-  pinned: null,
-  note: '',
-  language: null,
+    pinned: null,
+    note: '',
+    language: null,
   };
 
   test('is kept on this device alone, through edits and openings, until it is deleted', async () => {
@@ -233,7 +234,19 @@ test('the languages, the devices and what was left are read from their records',
 });
 
 describe('a page', () => {
-  const page = (more: Partial<Page>): Page => ({ records: [], removed: [], through: 0, last: null, taken: 0, more: false, fresh: false, parted: false, may: 'edit', takes: null, ...more });
+  const page = (more: Partial<Page>): Page => ({
+    records: [],
+    removed: [],
+    through: 0,
+    last: null,
+    taken: 0,
+    more: false,
+    fresh: false,
+    parted: false,
+    may: 'edit',
+    takes: null,
+    ...more,
+  });
   /** What a server holds of a shortcut that some device wrote. */
   async function held(code: string, number = 1): Promise<StoredRecord> {
     const other = await newReplica();
@@ -284,7 +297,9 @@ describe('a page', () => {
   test('of other sets than the device holds asks for a fresh copy', async () => {
     const replica = await newReplica();
     expect(await replica.receive(page({ takes: [null], through: 1 }))).toBe('copy-needed');
-    expect(await replica.receive(page({ takes: [null], through: 1, fresh: true, records: [await held(';a')] }))).toBe('taken');
+    expect(await replica.receive(page({ takes: [null], through: 1, fresh: true, records: [await held(';a')] }))).toBe(
+      'taken',
+    );
     expect([replica.state.takes, codes(replica)]).toEqual([[null], [';a']]);
   });
 
@@ -298,7 +313,18 @@ describe('a page', () => {
 });
 
 test('a fresh copy from a server whose data was set back: what it lost is on its way again, what waits stays', async () => {
-  const page: Page = { records: [], removed: [], through: 0, last: null, taken: 0, more: false, fresh: false, parted: false, may: 'edit', takes: null };
+  const page: Page = {
+    records: [],
+    removed: [],
+    through: 0,
+    last: null,
+    taken: 0,
+    more: false,
+    fresh: false,
+    parted: false,
+    may: 'edit',
+    takes: null,
+  };
   const other = await newReplica();
   const [kept, lostId] = await other.write([shortcut(';kept'), shortcut(';lost')]);
   const records = [kept!, lostId!].map((id) => other.recordOf('shortcut', id)!);
@@ -319,7 +345,13 @@ test('a change that found no room waits on the device, and is sent again when th
   await replica.refuse(replica.waiting[0]!.id, 'this list is full', true);
   expect([replica.refusals, replica.waiting.map(({ n }) => n)]).toEqual([['this list is full'], [1]]);
   await replica.retryWhatFoundNoRoom();
-  expect([replica.refusals, replica.waiting.map(({ n, fields }) => [n, fields.code])]).toEqual([[], [[1, ';b'], [2, ';a']]]);
+  expect([replica.refusals, replica.waiting.map(({ n, fields }) => [n, fields.code])]).toEqual([
+    [],
+    [
+      [1, ';b'],
+      [2, ';a'],
+    ],
+  ]);
   const again = await Replica.open(replica.db, replica.state);
   expect(again.waiting.map(({ n }) => n)).toEqual([1, 2]);
   expect(codes(again)).toEqual([';a', ';b']);
@@ -383,7 +415,21 @@ test('told to take other sets, a device asks for a fresh copy by itself', async 
 
 test('what this browser alone holds goes along when it becomes another device', async () => {
   const replica = await newReplica();
-  await replica.write([{ type: 'shortcut', isPrivate: true, fields: { ...shortcut(';mine').fields, rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null } }]);
+  await replica.write([
+    {
+      type: 'shortcut',
+      isPrivate: true,
+      fields: {
+        ...shortcut(';mine').fields,
+        rules: {},
+        usesAWeek: null,
+        former: null,
+        pinned: null,
+        note: '',
+        language: null,
+      },
+    },
+  ]);
   await replica.db.put('kept', { since: 1, counts: { a: 2 } }, 'uses');
   await replica.db.put('kept', 'quiet', 'sound');
   const next = await succeedDevice(replica.db, newDeviceState({ listId: 'list' }));
@@ -405,7 +451,9 @@ test('where the device has no room for all of a write, none of it stands', async
     return add.apply(this, given);
   };
   // More than go together into one value: the second has no room.
-  await expect(replica.write(Array.from({ length: 300 }, (_, index) => shortcut(`;${index}`)))).rejects.toMatchObject({ name: 'QuotaExceededError' });
+  await expect(replica.write(Array.from({ length: 300 }, (_, index) => shortcut(`;${index}`)))).rejects.toMatchObject({
+    name: 'QuotaExceededError',
+  });
   IDBObjectStore.prototype.add = add;
   expect([codes(replica), replica.waiting.length]).toEqual([[';a'], 1]);
   expect(codes(await Replica.open(replica.db, replica.state))).toEqual([';a']);
@@ -426,11 +474,27 @@ test('what was written at once leaves the outbox as the server takes it, part by
   const replica = await newReplica();
   await replica.write(Array.from({ length: 450 }, (_, index) => shortcut(`;${index}`)));
   await replica.write([shortcut(';last')]);
-  const page: Omit<Page, 'taken'> = { records: [], removed: [], through: 0, last: null, more: false, fresh: false, parted: false, may: 'edit', takes: null };
-  for (const [taken, left] of [[200, 251], [310, 141], [451, 0]] as const) {
+  const page: Omit<Page, 'taken'> = {
+    records: [],
+    removed: [],
+    through: 0,
+    last: null,
+    more: false,
+    fresh: false,
+    parted: false,
+    may: 'edit',
+    takes: null,
+  };
+  for (const [taken, left] of [
+    [200, 251],
+    [310, 141],
+    [451, 0],
+  ] as const) {
     await replica.receive({ ...page, taken });
     expect(replica.waiting.length).toBe(left);
-    expect((await Replica.open(replica.db, replica.state)).waiting.map(({ n }) => n)).toEqual(replica.waiting.map(({ n }) => n));
+    expect((await Replica.open(replica.db, replica.state)).waiting.map(({ n }) => n)).toEqual(
+      replica.waiting.map(({ n }) => n),
+    );
   }
 });
 

@@ -1,4 +1,11 @@
-import { isCounter, RECORD_TYPES, type FieldsOf, type RecordType, type Shortcut, type ShortcutFields } from '@yellow-latch/core/model';
+import {
+  isCounter,
+  RECORD_TYPES,
+  type FieldsOf,
+  type RecordType,
+  type Shortcut,
+  type ShortcutFields,
+} from '@yellow-latch/core/model';
 import {
   applyChange,
   changedAt,
@@ -25,21 +32,7 @@ import { writesOfLostBeside } from './lost';
 import { Outbox, type Waiting } from './outbox';
 import type { Position } from './server';
 import { viewOf, type ListView } from './view';
-
-/**
- * A write to one record. Without an id it makes a new one. `seen`: the record as it stood when the
- * person began to edit it, if that is not now; what came in meanwhile then stays as a version.
- */
-export type Write = {
-  [T in RecordType]: {
-    type: T;
-    id?: string;
-    fields: FieldChanges<T>;
-    seen?: StoredRecord;
-    /** Of a new shortcut: it never leaves this device. Writes to one that is private stay here too. */
-    isPrivate?: boolean;
-  };
-}[RecordType];
+import { plainFields, type Write } from './write';
 
 /** A fresh copy of the list on its way, in memory until it is whole. */
 interface Copy {
@@ -97,7 +90,9 @@ export class Replica {
 
   /** Where in the log the next page is asked for. In the midst of a fresh copy there is nothing to compare. */
   get next(): Position {
-    return this.copy ? { since: this.copy.through, last: null } : { since: this.device.through, last: this.device.last };
+    return this.copy
+      ? { since: this.copy.through, last: null }
+      : { since: this.device.through, last: this.device.last };
   }
 
   get refusals(): readonly string[] {
@@ -133,7 +128,12 @@ export class Replica {
   /** Reads everything again from the database: at the start, and after another tab has written. */
   async reload(): Promise<void> {
     const tx = this.db.transaction(['records', 'blocks', 'outbox', 'state', 'private']);
-    const [state, records, own] = await Promise.all([tx.objectStore('state').get('device'), this.kept.read(tx), tx.objectStore('private').getAll(), this.outbox.read(tx)]);
+    const [state, records, own] = await Promise.all([
+      tx.objectStore('state').get('device'),
+      this.kept.read(tx),
+      tx.objectStore('private').getAll(),
+      this.outbox.read(tx),
+    ]);
     if (state) this.device = newDeviceState(state);
     this.records = records;
     // What the model got since a private one was kept is as it is for any other.
@@ -176,7 +176,13 @@ export class Replica {
         changes.push(change);
       }
       // What still waits to be sent of a record would carry away what is to be erased.
-      if (erased.size > 0) waiting = await this.outbox.change(tx, (entry) => (erased.has(recordKey(entry.change.record)) ? { ...entry, change: eraseChange(entry.change) } : entry), 'all');
+      if (erased.size > 0)
+        waiting = await this.outbox.change(
+          tx,
+          (entry) =>
+            erased.has(recordKey(entry.change.record)) ? { ...entry, change: eraseChange(entry.change) } : entry,
+          'all',
+        );
       waiting = [...waiting, ...(await this.outbox.add(tx, changes))];
       await tx.objectStore('state').put({ ...state, clock, lastN }, 'device');
     });
@@ -207,7 +213,9 @@ export class Replica {
     const { copy } = this;
     const stale = !copy && page.through < this.device.through;
     // With more to come, the records of changes that it counts as taken may not be here yet.
-    const arrived = this.outbox.entries.filter(({ change, refused }) => !page.more && refused === undefined && change.n <= page.taken);
+    const arrived = this.outbox.entries.filter(
+      ({ change, refused }) => !page.more && refused === undefined && change.n <= page.taken,
+    );
     const isNews = copy !== null || arrived.length + page.records.length + page.removed.length > 0;
     if (!isNews && page.through === this.device.through && page.may === this.device.may) return 'taken';
 
@@ -226,10 +234,23 @@ export class Replica {
     else this.kept.write(tx, records, removed, all);
     const gone = new Set(arrived.map(({ change }) => change.id));
     const stays = this.outbox.entries.filter(({ change }) => !gone.has(change.id));
-    const whole = copy ? this.madeWhole(stays, (key) => !copy.records.has(key) && !copy.elsewhere.has(key)) : new Map<string, Change>();
-    const next: DeviceState = { ...state, clock, may: page.may, takes: page.takes, inStepAt: now, ...(copy || page.through >= state.through ? { through: page.through, last: page.last } : {}) };
+    const whole = copy
+      ? this.madeWhole(stays, (key) => !copy.records.has(key) && !copy.elsewhere.has(key))
+      : new Map<string, Change>();
+    const next: DeviceState = {
+      ...state,
+      clock,
+      may: page.may,
+      takes: page.takes,
+      inStepAt: now,
+      ...(copy || page.through >= state.through ? { through: page.through, last: page.last } : {}),
+    };
     void tx.objectStore('state').put(next, 'device');
-    const waiting = await this.outbox.change(tx, (entry) => (gone.has(entry.change.id) ? null : withChange(entry, whole)), 'held');
+    const waiting = await this.outbox.change(
+      tx,
+      (entry) => (gone.has(entry.change.id) ? null : withChange(entry, whole)),
+      'held',
+    );
     await tx.done;
     const before = copy ? new Map(this.shown) : this.shown;
     this.device = next;
@@ -239,7 +260,10 @@ export class Replica {
       this.copy = null;
       this.shown = new Map(this.records);
       this.show(this.outbox.entries.map(({ change }) => recordKey(change.record)));
-      const lost = copy.parted && next.may === 'edit' ? writesOfLostBeside(this.waiting, before, copy.records, this.shown, (key) => copy.elsewhere.has(key)) : [];
+      const lost =
+        copy.parted && next.may === 'edit'
+          ? writesOfLostBeside(this.waiting, before, copy.records, this.shown, (key) => copy.elsewhere.has(key))
+          : [];
       if (lost.length > 0) await this.write(lost);
       return 'taken';
     }
@@ -265,10 +289,18 @@ export class Replica {
       const { type } = change.record;
       const key = recordKey(change.record);
       const known = this.records.get(key);
-      if (!known || !isForgotten(key) || refused !== undefined || isBack.has(key) || onlyCounts({ type, fields: change.fields })) continue;
+      if (
+        !known ||
+        !isForgotten(key) ||
+        refused !== undefined ||
+        isBack.has(key) ||
+        onlyCounts({ type, fields: change.fields })
+      )
+        continue;
       const fields = { ...(soFar.get(key) ?? plainFields(known)), ...change.fields };
       soFar.set(key, fields);
-      const isEdit = change.fields.deleted === false || RECORD_TYPES[type].guarded.some((field) => field in change.fields);
+      const isEdit =
+        change.fields.deleted === false || RECORD_TYPES[type].guarded.some((field) => field in change.fields);
       if (isEdit && change.fields.deleted !== true) isBack.add(key);
       whole.set(change.id, { ...change, fields: isBack.has(key) ? fields : { deleted: true } });
     }
@@ -299,7 +331,10 @@ export class Replica {
     const tx = this.db.transaction(['outbox', 'state'], 'readwrite', { durability: 'strict' });
     const state = (await tx.objectStore('state').get('device')) ?? this.device;
     await this.outbox.change(tx, (entry) => (ids.has(entry.change.id) ? null : entry), 'all');
-    await this.outbox.add(tx, again.map((change, index) => ({ ...change, n: state.lastN + 1 + index })));
+    await this.outbox.add(
+      tx,
+      again.map((change, index) => ({ ...change, n: state.lastN + 1 + index })),
+    );
     await tx.objectStore('state').put({ ...state, lastN: state.lastN + again.length }, 'device');
     await tx.done;
     await this.reload();
@@ -345,8 +380,13 @@ export class Replica {
    * was never sent is kept, to go along if it joins again; of a list that the server has forgotten, all of it.
    */
   async leave(why: NonNullable<DeviceState['out']>): Promise<void> {
-    const unsent: Unsent = { listId: this.device.listId ?? this.device.begins?.id ?? null, writes: this.wholeRecords(why === 'forgotten' ? 'all' : 'waiting') };
-    const tx = this.db.transaction(['records', 'blocks', 'outbox', 'state', 'kept'], 'readwrite', { durability: 'strict' });
+    const unsent: Unsent = {
+      listId: this.device.listId ?? this.device.begins?.id ?? null,
+      writes: this.wholeRecords(why === 'forgotten' ? 'all' : 'waiting'),
+    };
+    const tx = this.db.transaction(['records', 'blocks', 'outbox', 'state', 'kept'], 'readwrite', {
+      durability: 'strict',
+    });
     void tx.objectStore('kept').put(unsent, UNSENT);
     this.kept.replace(tx, []);
     void tx.objectStore('outbox').clear();
@@ -369,7 +409,9 @@ export class Replica {
     return [...keys].flatMap((key) => {
       const record = this.shown.get(key);
       if (!record) return [];
-      const own = Object.entries(waiting.get(key) ?? {}).filter(([field]) => field !== 'deleted' && !isCounter(record.type, field));
+      const own = Object.entries(waiting.get(key) ?? {}).filter(
+        ([field]) => field !== 'deleted' && !isCounter(record.type, field),
+      );
       const fields = isDeleted(record) ? { deleted: true } : { ...plainFields(record), ...Object.fromEntries(own) };
       return [{ type: record.type, id: record.id, fields }];
     });
@@ -427,7 +469,14 @@ async function writePrivate(
     return null;
   }
   const before = await store.get(id);
-  const shortcut: Shortcut = { ...RECORD_TYPES.shortcut.defaults, ...before, ...(fields as ShortcutFields), id, changed: now, private: true };
+  const shortcut: Shortcut = {
+    ...RECORD_TYPES.shortcut.defaults,
+    ...before,
+    ...(fields as ShortcutFields),
+    id,
+    changed: now,
+    private: true,
+  };
   await store.put(shortcut, id);
   return shortcut;
 }
@@ -444,10 +493,4 @@ export function onlyCounts({ type, fields }: Pick<Write, 'type' | 'fields'>): bo
 
 function isSame(a: Takes, b: Takes): boolean {
   return JSON.stringify(a) === JSON.stringify(b);
-}
-
-/** The values that a record shows, as a write gives them to another. */
-export function plainFields(record: StoredRecord): Partial<FieldsOf[RecordType]> {
-  const names = Object.keys(record.fields).filter((name) => name !== 'deleted' && !isCounter(record.type, name));
-  return Object.fromEntries(names.map((name) => [name, record.fields[name]![0]?.value]));
 }

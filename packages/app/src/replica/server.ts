@@ -77,13 +77,16 @@ function queryOf({ since, last }: Position): string {
 export const server = {
   door: (): Promise<Door> => ask('/door', DoorSchema),
   enter: (device: NewDevice): Promise<Welcome> => post('/devices', WelcomeSchema, device),
-  begin: (list: NewList['list'], device: NewDevice): Promise<Welcome> => post('/lists', WelcomeSchema, { list, device }),
+  begin: (list: NewList['list'], device: NewDevice): Promise<Welcome> =>
+    post('/lists', WelcomeSchema, { list, device }),
   join: (code: string, device: NewDevice): Promise<Welcome> => post('/joins', WelcomeSchema, { code, device }),
-  recover: (spareKey: string, device: NewDevice): Promise<Welcome> => post('/recoveries', WelcomeSchema, { spareKey, device }),
+  recover: (spareKey: string, device: NewDevice): Promise<Welcome> =>
+    post('/recoveries', WelcomeSchema, { spareKey, device }),
   succeed: (device: string, next: NewDevice): Promise<Welcome> => post(`/d/${device}/successor`, WelcomeSchema, next),
 
   push: (device: string, changes: Change[]): Promise<Taken> => post(`/d/${device}/changes`, TakenSchema, { changes }),
-  pull: (device: string, from: Position): Promise<Page> => ask(`/d/${device}/pages?${queryOf(from)}`, PageSchema as z.ZodType<Page>),
+  pull: (device: string, from: Position): Promise<Page> =>
+    ask(`/d/${device}/pages?${queryOf(from)}`, PageSchema as z.ZodType<Page>),
   follow: (device: string, from: Position) => new EventSource(`/api/d/${device}/stream?${queryOf(from)}`),
 
   history: (device: string, query: Record<string, string>): Promise<History> =>
@@ -91,12 +94,15 @@ export const server = {
   directory: (device: string): Promise<Directory> => ask(`/d/${device}/devices`, DirectorySchema),
   setDevice: (device: string, other: string, settings: DeviceSettings): Promise<Directory> =>
     ask(`/d/${device}/devices/${other}`, DirectorySchema, { method: 'PATCH', body: settings }),
-  signOut: (device: string, other: string): Promise<Directory> => ask(`/d/${device}/devices/${other}`, DirectorySchema, { method: 'DELETE' }),
+  signOut: (device: string, other: string): Promise<Directory> =>
+    ask(`/d/${device}/devices/${other}`, DirectorySchema, { method: 'DELETE' }),
   invite: (device: string): Promise<Invitation> => post(`/d/${device}/invitations`, InvitationSchema),
-  withdraw: (device: string, code: string): Promise<void> => ask<void>(`/d/${device}/invitations/${code}`, null, { method: 'DELETE' }),
+  withdraw: (device: string, code: string): Promise<void> =>
+    ask<void>(`/d/${device}/invitations/${code}`, null, { method: 'DELETE' }),
   /** Deletes the list, for all of its devices. */
   deleteList: (device: string): Promise<void> => ask<void>(`/d/${device}/list`, null, { method: 'DELETE' }),
-  makeSpareKey: async (device: string): Promise<string> => (await post(`/d/${device}/spare-key`, SpareKeySchema)).spareKey,
+  makeSpareKey: async (device: string): Promise<string> =>
+    (await post(`/d/${device}/spare-key`, SpareKeySchema)).spareKey,
 };
 
 export type Server = typeof server;

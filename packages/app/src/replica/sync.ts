@@ -1,4 +1,11 @@
-import { LARGEST_PUSH, PageSchema, type Change, type NewDevice, type Page, type Welcome } from '@yellow-latch/core/sync';
+import {
+  LARGEST_PUSH,
+  PageSchema,
+  type Change,
+  type NewDevice,
+  type Page,
+  type Welcome,
+} from '@yellow-latch/core/sync';
 
 import { v7 as uuid } from 'uuid';
 
@@ -72,7 +79,14 @@ export class Sync {
     const { refusals, state } = this.replica;
     // What was counted is sent as well, and nothing a person waits for.
     const written = this.unsent.filter(({ record: { type }, fields }) => !onlyCounts({ type, fields }));
-    return { phase: this.phase, waiting: written.length, refusals, trouble: this.trouble, inStepAt: state.inStepAt, mayOnlyUse: state.may === 'use' };
+    return {
+      phase: this.phase,
+      waiting: written.length,
+      refusals,
+      trouble: this.trouble,
+      inStepAt: state.inStepAt,
+      mayOnlyUse: state.may === 'use',
+    };
   }
 
   /** What waits and is not known to have arrived. */
@@ -161,7 +175,9 @@ export class Sync {
   private async introduce(): Promise<void> {
     const { state } = this.replica;
     if (state.listId !== null) return;
-    const { list } = state.begins ? await this.server.begin(state.begins, introduce(state)) : await this.server.enter(introduce(state));
+    const { list } = state.begins
+      ? await this.server.begin(state.begins, introduce(state))
+      : await this.server.enter(introduce(state));
     await this.replica.welcome(list);
   }
 
@@ -170,7 +186,7 @@ export class Sync {
     const { replica, server } = this;
     replica.dropCopy();
     let asked = server.pull(replica.state.id, replica.next);
-    for (let more = true; more; ) {
+    for (let more = true; more;) {
       const page = await asked;
       ({ more } = page);
       if (more) {
@@ -213,7 +229,7 @@ export class Sync {
     this.receiving = this.receiving.then(async () => {
       let answer = await this.replica.receive(page);
       // It takes other sets now: what it holds is not what it is to hold.
-      for (let from: Position = { since: 0, last: null }, more = answer === 'copy-needed'; more; ) {
+      for (let from: Position = { since: 0, last: null }, more = answer === 'copy-needed'; more;) {
         const copied = await this.server.pull(this.replica.state.id, from);
         answer = await this.replica.receive(copied);
         from = this.replica.next;
@@ -239,7 +255,11 @@ export class Sync {
   private async sendAll(): Promise<void> {
     for (let push = this.nextPush(); push.length > 0; push = this.nextPush()) {
       // What waits stays, and is sent when the device may edit again.
-      if (this.replica.state.may === 'use' && !push.every(({ record: { type }, fields }) => onlyCounts({ type, fields }))) return;
+      if (
+        this.replica.state.may === 'use' &&
+        !push.every(({ record: { type }, fields }) => onlyCounts({ type, fields }))
+      )
+        return;
       try {
         // What it has taken comes back with the stream, and leaves the outbox then.
         const { taken } = await this.server.push(this.replica.state.id, push);
@@ -248,7 +268,8 @@ export class Sync {
       } catch (error) {
         const at = isRefusal(error) ? error.problem.errors?.find(({ index }) => index !== undefined) : null;
         if (!at) throw error;
-        if (isRefusal(error) && error.slug === 'incomplete' && (await this.replica.makeWhole(push[at.index!]!))) continue;
+        if (isRefusal(error) && error.slug === 'incomplete' && (await this.replica.makeWhole(push[at.index!]!)))
+          continue;
         await this.replica.refuse(push[at.index!]!.id, at.detail, isRefusal(error) && error.slug === 'list-too-large');
         this.tell({ type: 'changed' });
         this.changed();
@@ -272,7 +293,10 @@ export class Sync {
     // What is being taken in is waited for; what failed is not held against what comes.
     this.receiving = this.receiving.catch(() => {});
     // A refusal by the server itself, rather than a line that is lost, is worth a word.
-    this.turn('away', isRefusal(error) && (error.problem.status >= 500 || TOLD.has(error.slug)) ? error.problem.title : null);
+    this.turn(
+      'away',
+      isRefusal(error) && (error.problem.status >= 500 || TOLD.has(error.slug)) ? error.problem.title : null,
+    );
     clearTimeout(this.timer);
     const next = () => void this.answer(error).catch(() => this.fail(new Error('no answer')));
     this.timer = setTimeout(next, this.retry * (0.75 + Math.random() / 2));
@@ -348,5 +372,3 @@ export class Sync {
     location.reload();
   }
 }
-
-

@@ -1,5 +1,14 @@
 /** A server in memory, by the rules of docs/formats.md, whose line can be cut. */
-import { applyChange, recordKey, type Change, type May, type Page, type StoredRecord, type Taken, type Takes } from '@yellow-latch/core/sync';
+import {
+  applyChange,
+  recordKey,
+  type Change,
+  type May,
+  type Page,
+  type StoredRecord,
+  type Taken,
+  type Takes,
+} from '@yellow-latch/core/sync';
 
 import { RefusedError, type Position, type SyncServer } from '@/replica/server';
 
@@ -38,7 +47,8 @@ export class FakeServer implements SyncServer {
 
   enter = (device: { id: string }) => this.answer(() => ({ device: device.id, list: { id: 'list', name: 'List' } }));
 
-  begin = (list: { id: string; name: string }, device: { id: string }) => this.answer(() => ({ device: device.id, list }));
+  begin = (list: { id: string; name: string }, device: { id: string }) =>
+    this.answer(() => ({ device: device.id, list }));
 
   succeed = (_device: string, next: { id: string }) => this.enter(next);
 
@@ -98,10 +108,19 @@ export class FakeServer implements SyncServer {
   }
 
   private page(device: string, since: number): Page {
-    const records = [...this.records.values()]
-      .filter(({ number }) => number > since)
-      .map(({ record }) => record);
+    const records = [...this.records.values()].filter(({ number }) => number > since).map(({ record }) => record);
     const { may, takes } = this;
-    return { records, removed: [], through: this.log.length, last: this.log.at(-1)?.id ?? null, taken: this.taken.get(device) ?? 0, more: false, fresh: since === 0, parted: false, may, takes };
+    return {
+      records,
+      removed: [],
+      through: this.log.length,
+      last: this.log.at(-1)?.id ?? null,
+      taken: this.taken.get(device) ?? 0,
+      more: false,
+      fresh: since === 0,
+      parted: false,
+      may,
+      takes,
+    };
   }
 }

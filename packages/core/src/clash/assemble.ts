@@ -82,7 +82,14 @@ function olderThan(item: Item, group: readonly Item[]): number {
 }
 
 export function lookAlike(item: Item, others: readonly Item[]): Finding {
-  return { type: 'look-alike', severity: 'note', shortcuts: [item.id, ...ids(others)], devices: [], count: others.length, evidence: null };
+  return {
+    type: 'look-alike',
+    severity: 'note',
+    shortcuts: [item.id, ...ids(others)],
+    devices: [],
+    count: others.length,
+    evidence: null,
+  };
 }
 
 /** Whether a code that others are hit in can be reached on each device; twins are told of elsewhere. */
@@ -115,7 +122,11 @@ export function reachOf(item: Item, devices: readonly Device[], isTwin: (id: str
  * The devices on which a code waits for the key behind it, because others go on from it. What fires at once waits for any
  * that is longer; what fires at a delimiter for those that go on with one.
  */
-export function delayed(item: Item, items: Pick<Items, 'hasLonger' | 'longerThan' | 'countLonger'>, devices: readonly Device[]): Finding | null {
+export function delayed(
+  item: Item,
+  items: Pick<Items, 'hasLonger' | 'longerThan' | 'countLonger'>,
+  devices: readonly Device[],
+): Finding | null {
   if (!items.hasLonger(item)) return null;
   const longer = new Map<string, readonly string[]>();
   let isCut = false;
@@ -181,8 +192,16 @@ export function misfires(
     }
     if (!worst) return [];
     const { perTenThousand, words, examples } = worst;
-    const isAssumed = kind === 'whole' && vocabularies.some(({ language, assumed }) => language === examples[0]!.language && assumed?.has(splitMarker(examples[0]!.word).mnemonic));
-    const ofCode = kind === 'whole' ? bandOfCode(splitMarker(item.key).mnemonic, perTenThousand, isEstimate) : bandOf(perTenThousand, isEstimate);
+    const isAssumed =
+      kind === 'whole' &&
+      vocabularies.some(
+        ({ language, assumed }) =>
+          language === examples[0]!.language && assumed?.has(splitMarker(examples[0]!.word).mnemonic),
+      );
+    const ofCode =
+      kind === 'whole'
+        ? bandOfCode(splitMarker(item.key).mnemonic, perTenThousand, isEstimate)
+        : bandOf(perTenThousand, isEstimate);
     const band = isAssumed ? ASSUMED_BAND : ofCode;
     return [
       {
@@ -252,7 +271,10 @@ export function inOwnExpansions(
   };
 }
 
-export function loop(item: Item, chains: readonly { readonly device: string; readonly chain: readonly string[] }[]): Finding {
+export function loop(
+  item: Item,
+  chains: readonly { readonly device: string; readonly chain: readonly string[] }[],
+): Finding {
   const { chain } = chains[0]!;
   return {
     type: 'loop',
@@ -267,7 +289,14 @@ export function loop(item: Item, chains: readonly { readonly device: string; rea
 export function claimed(item: Item): Finding | null {
   const claims = claimsOn(item.entry.code);
   if (claims.length === 0) return null;
-  return { type: 'claimed', severity: 'note', shortcuts: [item.id], devices: [], count: claims.length, evidence: { claims } };
+  return {
+    type: 'claimed',
+    severity: 'note',
+    shortcuts: [item.id],
+    devices: [],
+    count: claims.length,
+    evidence: { claims },
+  };
 }
 
 export function deviceTraps(item: Item, devices: readonly Device[], languages: readonly string[]): Finding | null {
@@ -278,7 +307,10 @@ export function deviceTraps(item: Item, devices: readonly Device[], languages: r
   if (found.length === 0) return null;
   return {
     type: 'device trap',
-    severity: found.reduce<Severity>((worst, { severity }) => (compareSeverity(severity, worst) > 0 ? severity : worst), 'note'),
+    severity: found.reduce<Severity>(
+      (worst, { severity }) => (compareSeverity(severity, worst) > 0 ? severity : worst),
+      'note',
+    ),
     shortcuts: [item.id],
     devices: [...new Set(found.map(({ device }) => device))],
     count: found.length,
@@ -322,5 +354,12 @@ export function secret(item: Item): Finding | null {
   if (item.shortcut.private) return null;
   const secrets = findSecrets(item.entry.expansion);
   if (secrets.length === 0) return null;
-  return { type: 'secret', severity: 'risky', shortcuts: [item.id], devices: [], count: secrets.length, evidence: { secrets } };
+  return {
+    type: 'secret',
+    severity: 'risky',
+    shortcuts: [item.id],
+    devices: [],
+    count: secrets.length,
+    evidence: { secrets },
+  };
 }

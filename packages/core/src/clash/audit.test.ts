@@ -36,13 +36,19 @@ describe('codes and codes', () => {
     expect(find(checked, '1', 'delayed')).toMatchObject({ severity: 'note', devices: ['app'], shortcuts: ['1', '2'] });
   });
   test('a code that thirty others go on from: all are counted, 20 are named', () => {
-    const longer = Array.from({ length: 30 }, (_, i) => shortcut(`longer ${i}`, `;a${String.fromCharCode(97 + (i % 26))}${i}`, `text ${i}`, { rules: { fires: 'instant' } }));
+    const longer = Array.from({ length: 30 }, (_, i) =>
+      shortcut(`longer ${i}`, `;a${String.fromCharCode(97 + (i % 26))}${i}`, `text ${i}`, {
+        rules: { fires: 'instant' },
+      }),
+    );
     const checked = audit([shortcut('1', ';a', 'first', { rules: { fires: 'instant' } }), ...longer]);
     const delayed = find(checked, '1', 'delayed')!;
     expect([delayed.count, delayed.shortcuts.length]).toEqual([30, 20]);
   });
   test('five thousand equal codes: one finding for each that loses, at most 20 named, the count told', () => {
-    const many = Array.from({ length: 5_000 }, (_, i) => shortcut(String(i).padStart(5, '0'), ';same', `expansion ${i}`));
+    const many = Array.from({ length: 5_000 }, (_, i) =>
+      shortcut(String(i).padStart(5, '0'), ';same', `expansion ${i}`),
+    );
     const checked = audit(many);
     const losers = checked.findings.filter(({ type }) => type === 'same code');
     expect(losers).toHaveLength(4_999);
@@ -59,7 +65,9 @@ describe('texts as a device makes them', () => {
   const speech = shortcut('4', ';sp', "So wait-- he said 'no'... and  so on.");
   const wordsOf = (shortcuts: readonly ReturnType<typeof shortcut>[], profiles: typeof phone | typeof computer) => {
     const checked = audit(shortcuts, { languages: [{ vocabulary }], profiles });
-    return checked.findings.flatMap((finding) => (finding.type === 'word' ? [[finding.shortcuts[0], finding.evidence.perTenThousand]] : []));
+    return checked.findings.flatMap((finding) =>
+      finding.type === 'word' ? [[finding.shortcuts[0], finding.evidence.perTenThousand]] : [],
+    );
   };
   test('a straight apostrophe never fires where it is bent, and a bent one does', () => {
     expect(wordsOf([straight, bent], phone)).toEqual([['2', 100]]);
@@ -67,8 +75,14 @@ describe('texts as a device makes them', () => {
     expect(find(audit([straight], { profiles: phone }), '1', 'device trap')).toMatchObject({ severity: 'breaks' });
   });
   test('texts of the list are typed out as well', () => {
-    const checked = audit([dash, speech], { profiles: [{ ...DEVICE_PROFILES['phone-list'], ways: ['instant'], otherwise: 'instant', edge: 'own', builtIn: [] }] });
-    expect(find(checked, '3', 'own expansion')!.evidence.examples).toEqual([{ text: speech.content.expansion, start: 3, end: 9, of: '4' }]);
+    const checked = audit([dash, speech], {
+      profiles: [
+        { ...DEVICE_PROFILES['phone-list'], ways: ['instant'], otherwise: 'instant', edge: 'own', builtIn: [] },
+      ],
+    });
+    expect(find(checked, '3', 'own expansion')!.evidence.examples).toEqual([
+      { text: speech.content.expansion, start: 3, end: 9, of: '4' },
+    ]);
   });
   test('an edit finds what a new audit finds', () => {
     const codes = ['don’t', 'wait—', 'no’…', 'and.', '‘no', 'So', "don't", '--'];
@@ -85,19 +99,36 @@ describe('texts as a device makes them', () => {
 describe('words and texts', () => {
   const vocabulary = vocabularyOf(['so', 'sound', 'also', 'ham']);
   test('a word, the beginning of words, and words around', () => {
-    const checked = audit([shortcut('1', 'so', 'x', instant)], { languages: [{ vocabulary }], profiles: [...phone, ...computer] });
-    expect(find(checked, '1', 'word')!.evidence).toMatchObject({ perTenThousand: 100, byDevice: { 'phone-list': 100, 'computer-list': 100 } });
+    const checked = audit([shortcut('1', 'so', 'x', instant)], {
+      languages: [{ vocabulary }],
+      profiles: [...phone, ...computer],
+    });
+    expect(find(checked, '1', 'word')!.evidence).toMatchObject({
+      perTenThousand: 100,
+      byDevice: { 'phone-list': 100, 'computer-list': 100 },
+    });
     expect(find(checked, '1', 'beginning of words')!.evidence).toMatchObject({ byDevice: { 'computer-list': 50 } });
-    expect(find(checked, '1', 'inside words')!.evidence.examples).toEqual([{ word: 'also', language: 'en', perTenThousand: 25 }]);
+    expect(find(checked, '1', 'inside words')!.evidence.examples).toEqual([
+      { word: 'also', language: 'en', perTenThousand: 25 },
+    ]);
     expect(checked.figures['computer-list']!.perTenThousand).toBe(175);
   });
   test('two languages count by their shares', () => {
     const french = vocabularyOf(['ham', 'oui'], 'fr');
-    const checked = audit([shortcut('1', 'ham')], { languages: [{ vocabulary, share: 0.75 }, { vocabulary: french, share: 0.25 }], profiles: phone });
+    const checked = audit([shortcut('1', 'ham')], {
+      languages: [
+        { vocabulary, share: 0.75 },
+        { vocabulary: french, share: 0.25 },
+      ],
+      profiles: phone,
+    });
     expect(find(checked, '1', 'word')!.evidence.perTenThousand).toBeCloseTo(12.5 * 0.75 + 100 * 0.25, 9);
   });
   test('an offer does not misfire', () => {
-    const checked = audit([shortcut('1', 'so')], { languages: [{ vocabulary }], profiles: [DEVICE_PROFILES['keyboard-with-offers']] });
+    const checked = audit([shortcut('1', 'so')], {
+      languages: [{ vocabulary }],
+      profiles: [DEVICE_PROFILES['keyboard-with-offers']],
+    });
     expect(checked.findings).toEqual([]);
     expect(checked.figures['keyboard-with-offers']!.perTenThousand).toBe(0);
   });
@@ -122,18 +153,28 @@ describe('words and texts', () => {
   });
   test('in the TypeScript sources of a package the scan finds what a plain look finds', () => {
     const folder = join(dirname(require.resolve('zod/package.json')), 'src/v4/core');
-    const files = readdirSync(folder).filter((name) => name.endsWith('.ts')).slice(0, 8);
+    const files = readdirSync(folder)
+      .filter((name) => name.endsWith('.ts'))
+      .slice(0, 8);
     const lines = files.flatMap((name) => readFileSync(join(folder, name), 'utf8').split('\n'));
-    const list = CompiledList.compile(settleRules(listOf(['if', 'def', '//', 'ctx', '=>'].map((code) => shortcut(code, code)))), DEVICE_PROFILES['phone-list']);
+    const list = CompiledList.compile(
+      settleRules(listOf(['if', 'def', '//', 'ctx', '=>'].map((code) => shortcut(code, code)))),
+      DEVICE_PROFILES['phone-list'],
+    );
     const found = new Map<string, number>();
     new Bank(lines).scan(list, (_text, _start, _end, { code }) => found.set(code, (found.get(code) ?? 0) + 1));
     const plain = (code: string, before: string) =>
-      lines.reduce((sum, line) => sum + (line.match(new RegExp(`(?<=${before})${code}(?=$|[\\s.,;:!?)\\]}"])`, 'giu'))?.length ?? 0), 0);
+      lines.reduce(
+        (sum, line) =>
+          sum + (line.match(new RegExp(`(?<=${before})${code}(?=$|[\\s.,;:!?)\\]}"])`, 'giu'))?.length ?? 0),
+        0,
+      );
     for (const word of ['if', 'def', 'ctx']) {
       const counted = plain(word, "(?:^|[^\\p{L}\\p{N}_])(?<!\\p{L}[.':])");
       expect([word, found.get(word) ?? 0]).toEqual([word, counted]);
     }
-    for (const mark of ['//', '=>']) expect([mark, found.get(mark) ?? 0]).toEqual([mark, plain(mark, '^|[\\s(\\[{"\']')]);
+    for (const mark of ['//', '=>'])
+      expect([mark, found.get(mark) ?? 0]).toEqual([mark, plain(mark, '^|[\\s(\\[{"\']')]);
     expect(found.get('if')! + found.get('//')!).toBeGreaterThan(100);
   });
 });
@@ -142,7 +183,11 @@ describe('devices, expansions', () => {
   test('a code that must match exactly fails at the start of a sentence', () => {
     const exact = { rules: { capitals: 'match' } } as const;
     const device = { ...DEVICE_PROFILES['phone-list'], capitals: 'own' as const };
-    const { severity, evidence } = find(audit([shortcut('1', 'hrp', 'x', exact)], { profiles: [device] }), '1', 'device trap')!;
+    const { severity, evidence } = find(
+      audit([shortcut('1', 'hrp', 'x', exact)], { profiles: [device] }),
+      '1',
+      'device trap',
+    )!;
     expect(severity).toBe('risky');
     expect(evidence.traps).toEqual([{ trap: 'sentence capital', device: 'phone-list', result: 'Hrp' }]);
   });
@@ -157,7 +202,9 @@ describe('devices, expansions', () => {
         list: { ...listOf([shortcut('1', code)]), ...(language ? { language } : {}) },
         profiles,
         languages: [{ vocabulary: NO_WORDS }],
-      }).findings.flatMap((finding) => (finding.type === 'device trap' ? [`${finding.severity}: ${finding.evidence.traps[0]!.trap}`] : []));
+      }).findings.flatMap((finding) =>
+        finding.type === 'device trap' ? [`${finding.severity}: ${finding.evidence.traps[0]!.trap}`] : [],
+      );
     expect(trapOf('big oar', tablet)).toEqual(['breaks: space in code']);
     expect(trapOf('asap', phone)).toEqual(['note: built-in entry']);
     expect(trapOf(';w', tablet, 'pl')).toEqual(['breaks: language of the entry']);
@@ -166,12 +213,17 @@ describe('devices, expansions', () => {
   test('faults of expansions: what, where, and what would be better', () => {
     const english = vocabularyOf(['tomorrow', 'received', 'payment', 'thanks', 'come', 'with']);
     const faults = (expansion: string, kind: 'message' | 'link' = 'message') =>
-      find(audit([shortcut('1', ';f', expansion, { kind })], { languages: [{ vocabulary: english }] }), '1', 'faulty expansion')?.evidence.faults.map(
-        ({ fault, start, end, better }) => [fault, expansion.slice(start, end), better],
-      ) ?? [];
+      find(
+        audit([shortcut('1', ';f', expansion, { kind })], { languages: [{ vocabulary: english }] }),
+        '1',
+        'faulty expansion',
+      )?.evidence.faults.map(({ fault, start, end, better }) => [fault, expansion.slice(start, end), better]) ?? [];
     expect(faults('come tommorow')).toEqual([['likely misspelling', 'tommorow', 'tomorrow']]);
     expect(faults('Payment recieved with thanks.')).toEqual([['likely misspelling', 'recieved', 'received']]);
-    expect(faults('one  two \n')).toEqual([['double space', '  ', ' '], ['blank at the end', ' \n', '']]);
+    expect(faults('one  two \n')).toEqual([
+      ['double space', '  ', ' '],
+      ['blank at the end', ' \n', ''],
+    ]);
     expect(faults('a (b [c) d')).toEqual([['unbalanced bracket', ')', undefined]]);
     expect(faults('a) first :) b) second (fine)')).toEqual([]);
     expect(faults('https://hall', 'link')).toEqual([['link that does not parse', 'https://hall', undefined]]);
@@ -181,7 +233,8 @@ describe('devices, expansions', () => {
   });
   test('one expansion under two codes is told on both', () => {
     const checked = audit([shortcut('1', ';a', 'same'), shortcut('2', ';bcd', 'same')]);
-    for (const id of ['1', '2']) expect(find(checked, id, 'faulty expansion')!.evidence.faults).toMatchObject([{ fault: 'same expansion' }]);
+    for (const id of ['1', '2'])
+      expect(find(checked, id, 'faulty expansion')!.evidence.faults).toMatchObject([{ fault: 'same expansion' }]);
   });
 });
 
@@ -199,7 +252,9 @@ describe('what is given', () => {
     expect(checked.findings.filter(({ severity }) => severity === 'breaks')).toEqual([]);
   });
   test('steps give progress from 0 to 1, so that a worker can tell and stop', () => {
-    const steps = [...Audit.steps({ list: listOf([shortcut('1', 'so')]), profiles: phone, languages: [{ vocabulary: NO_WORDS }] })];
+    const steps = [
+      ...Audit.steps({ list: listOf([shortcut('1', 'so')]), profiles: phone, languages: [{ vocabulary: NO_WORDS }] }),
+    ];
     expect(steps.at(-1)).toBe(1);
     expect(steps.every((done, i) => i === 0 || done > steps[i - 1]!)).toBe(true);
   });
@@ -211,9 +266,16 @@ test('what the audit says can be reached, typing fires; what it says cannot, typ
   for (let seed = 1; seed <= 120; seed += 1) {
     const random = randomFrom(seed);
     const shortcuts = Array.from({ length: 10 }, (_, i) =>
-      shortcut(`s${i}`, Array.from({ length: 1 + Math.floor(random() * 4) }, () => pick(random, ['a', 'b', ';', '!', 'c', '.'])).join(''), `<${i}>`, {
-        rules: { fires: pick(random, ['instant', 'delimiter']), edge: pick(random, ['word', 'anywhere']) },
-      }),
+      shortcut(
+        `s${i}`,
+        Array.from({ length: 1 + Math.floor(random() * 4) }, () => pick(random, ['a', 'b', ';', '!', 'c', '.'])).join(
+          '',
+        ),
+        `<${i}>`,
+        {
+          rules: { fires: pick(random, ['instant', 'delimiter']), edge: pick(random, ['word', 'anywhere']) },
+        },
+      ),
     );
     const checked = audit(shortcuts, { profiles: PROFILES });
     for (const profile of PROFILES) {
@@ -221,7 +283,12 @@ test('what the audit says can be reached, typing fires; what it says cannot, typ
       for (const { id, code } of shortcuts) {
         const isHidden = checked
           .findingsOf(id)
-          .some(({ type, severity, devices }) => severity === 'breaks' && ['same code', 'unreachable', 'broken inside', 'device trap'].includes(type) && devices.includes(profile.id));
+          .some(
+            ({ type, severity, devices }) =>
+              severity === 'breaks' &&
+              ['same code', 'unreachable', 'broken inside', 'device trap'].includes(type) &&
+              devices.includes(profile.id),
+          );
         // Among other codes, at several places, followed by what ends it.
         const fires = ['— ', '— zz ', '9 — '].some((lead) => {
           const { trace } = simulate(keysOf(`${lead}${code} `), list, profile);
@@ -233,7 +300,13 @@ test('what the audit says can be reached, typing fires; what it says cannot, typ
           expect({ seed, device: profile.id, code, fires }).toEqual({ seed, device: profile.id, code, fires: false });
         } else if (held) {
           reached += 1;
-          expect({ seed, device: profile.id, code, fires, id }).toEqual({ seed, device: profile.id, code, fires: true, id });
+          expect({ seed, device: profile.id, code, fires, id }).toEqual({
+            seed,
+            device: profile.id,
+            code,
+            fires: true,
+            id,
+          });
         }
       }
     }

@@ -94,7 +94,11 @@ export class Audit {
     const audit = new Audit(input);
     yield ++done / steps;
     for (const profile of input.profiles) {
-      const device = new OnDevice(profile, audit.items, input.languages.map(({ share }, i) => ({ share, texts: audit.marked[i]! })));
+      const device = new OnDevice(
+        profile,
+        audit.items,
+        input.languages.map(({ share }, i) => ({ share, texts: audit.marked[i]! })),
+      );
       audit.devices.push(device);
       yield ++done / steps;
       device.scanWords();
@@ -140,7 +144,10 @@ export class Audit {
   /** The list's figure on each device, by profile id. */
   get figures(): ListFigures {
     const isEstimate = this.vocabularies.some((vocabulary) => vocabulary.isEstimate);
-    const unseen = Math.max(0, ...this.vocabularies.map((vocabulary) => (vocabulary.unseen ?? 0) * bandOf(0, vocabulary.isEstimate).high));
+    const unseen = Math.max(
+      0,
+      ...this.vocabularies.map((vocabulary) => (vocabulary.unseen ?? 0) * bandOf(0, vocabulary.isEstimate).high),
+    );
     return Object.fromEntries(
       this.devices.map(({ profile, perTenThousand, contexts }) => {
         const figure: ListFigure = {
@@ -314,10 +321,15 @@ export class Audit {
       findings.push(make.inOwnExpansions(item, placesIn('expansions'), this.expansionExample));
     }
     if (devices.some(({ loops }) => loops.has(item.id))) {
-      findings.push(make.loop(item, devices.flatMap(({ profile, loops }) => {
-        const chain = loops.get(item.id);
-        return chain ? [{ device: profile.id, chain }] : [];
-      })));
+      findings.push(
+        make.loop(
+          item,
+          devices.flatMap(({ profile, loops }) => {
+            const chain = loops.get(item.id);
+            return chain ? [{ device: profile.id, chain }] : [];
+          }),
+        ),
+      );
     }
     return findings.filter((finding) => finding !== null);
   }

@@ -1,4 +1,12 @@
-import { fitsCapitals, foldMade, madeForScan, madeForScanOfEach, type CompiledList, type FiringEntry, type FoldedText } from '../fire';
+import {
+  fitsCapitals,
+  foldMade,
+  madeForScan,
+  madeForScanOfEach,
+  type CompiledList,
+  type FiringEntry,
+  type FoldedText,
+} from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey } from '../model';
 
@@ -95,7 +103,11 @@ const MADE = /[\u2018\u2019\u201c\u201d\u2014\u2026]/u;
 /** A match key with what devices make of straight quotes, hyphens and full stops as it is typed. */
 export function asTyped(key: string): string {
   if (!MADE.test(key)) return key;
-  return key.replace(/[\u2018\u2019]/gu, "'").replace(/[\u201c\u201d]/gu, '"').replaceAll('\u2014', '--').replaceAll('\u2026', '...');
+  return key
+    .replace(/[\u2018\u2019]/gu, "'")
+    .replace(/[\u201c\u201d]/gu, '"')
+    .replaceAll('\u2014', '--')
+    .replaceAll('\u2026', '...');
 }
 
 /** A text, or a match key, in which `asTyped` of a code stands if the code may fire there on any device. */
@@ -137,8 +149,15 @@ export function hitsIn(list: CompiledList, typed: string, isMiddle = false): Hit
     const matches = list.matchesEndingAt(text, end);
     for (const way of ['instant', 'delimiter'] as const) {
       if (way === 'delimiter' && !isEnded) continue;
-      const match = matches.find(({ entry, start }) => entry.fires === way && fitsCapitals(entry, text.slice(start, end)));
-      if (match) hits.push({ start: made?.typedStart(match.start) ?? match.start, end: made?.typedEnd(end) ?? end, entry: match.entry });
+      const match = matches.find(
+        ({ entry, start }) => entry.fires === way && fitsCapitals(entry, text.slice(start, end)),
+      );
+      if (match)
+        hits.push({
+          start: made?.typedStart(match.start) ?? match.start,
+          end: made?.typedEnd(end) ?? end,
+          entry: match.entry,
+        });
     }
   }
   return hits.sort((a, b) => a.start - b.start || a.end - b.end);

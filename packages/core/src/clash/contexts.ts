@@ -24,7 +24,18 @@ const twice = (values: readonly string[], sentences: readonly string[]): string[
 ];
 
 const HOSTS = ['www.bakery.example', 'school.example', 'shop.bikes.example', 'town-library.example'];
-const PATHS = ['', '/', '/opening-hours', '/search?q=rye+bread&page=2', '/news/2026/11#top', '/w/index.php?title=Main_Street', '/a/b/../c;v=2', '/%C3%A9t%C3%A9/', '/help/contact-us', '/p/4711-winter-coat'];
+const PATHS = [
+  '',
+  '/',
+  '/opening-hours',
+  '/search?q=rye+bread&page=2',
+  '/news/2026/11#top',
+  '/w/index.php?title=Main_Street',
+  '/a/b/../c;v=2',
+  '/%C3%A9t%C3%A9/',
+  '/help/contact-us',
+  '/p/4711-winter-coat',
+];
 
 export const CONTEXTS: readonly ContextClass[] = [
   {
@@ -96,23 +107,46 @@ export const CONTEXTS: readonly ContextClass[] = [
     name: 'handles',
     source: OURS,
     texts: twice(
-      lines(`anna_berg\nthe.bread.shop\ntom1984\nmrs_hill\nbike.kitchen\nleo_and_mia\nrunning_late\nj_doe\npaul.b\nclass_4b\nold.town\nmy_garden\nkim99\nno_sugar\ngood_news\nask.me\nfour_cats\nnorth__west\nx_x\nin.the.sun\nred.kite\nday_by_day\nroom.12\nyou_and_me`),
-      ['@*', 'thanks @*!', 'photo by @*, with thanks', '(@*)', 'I think @* said it', 'ask @* if you can', 'is that you, @*?', 'see @* for more'],
+      lines(
+        `anna_berg\nthe.bread.shop\ntom1984\nmrs_hill\nbike.kitchen\nleo_and_mia\nrunning_late\nj_doe\npaul.b\nclass_4b\nold.town\nmy_garden\nkim99\nno_sugar\ngood_news\nask.me\nfour_cats\nnorth__west\nx_x\nin.the.sun\nred.kite\nday_by_day\nroom.12\nyou_and_me`,
+      ),
+      [
+        '@*',
+        'thanks @*!',
+        'photo by @*, with thanks',
+        '(@*)',
+        'I think @* said it',
+        'ask @* if you can',
+        'is that you, @*?',
+        'see @* for more',
+      ],
     ),
   },
   {
     name: 'tags',
     source: OURS,
     texts: twice(
-      lines(`bread\nsourdough\nMondayMorning\ntea\n10kRun\nhandmade\nwinter2026\nsale\nnewin\nbefore\nafter\nfood\nlove\nbikes\nhome\nrain\nmytown\nOpenDay\n2026\nfootball\nbook_club\ntv\nthrowback\nGoodMorning`),
-      ['#*', 'what a day #* #weekend', '#* #again', '(#*)', 'I do not know #*', 'so this is it #*', 'good to be back #*'],
+      lines(
+        `bread\nsourdough\nMondayMorning\ntea\n10kRun\nhandmade\nwinter2026\nsale\nnewin\nbefore\nafter\nfood\nlove\nbikes\nhome\nrain\nmytown\nOpenDay\n2026\nfootball\nbook_club\ntv\nthrowback\nGoodMorning`,
+      ),
+      [
+        '#*',
+        'what a day #* #weekend',
+        '#* #again',
+        '(#*)',
+        'I do not know #*',
+        'so this is it #*',
+        'good to be back #*',
+      ],
     ),
   },
   {
     name: 'prices',
     source: OURS,
     texts: twice(
-      lines(`£85\n£85.00\n€ 120,50\n120,50 €\n$1,250.00\nGBP 45\n45 GBP\n£4.50/kg\n£1.2k\n85-\n85,-\n£85+VAT\n20%\n2 × £45\n£45x2\n3 @ £15\n3@15\n£0.45p\n99p\n£1/2h\n£85!\n£85*\nCHF 95.–\n-£10`),
+      lines(
+        `£85\n£85.00\n€ 120,50\n120,50 €\n$1,250.00\nGBP 45\n45 GBP\n£4.50/kg\n£1.2k\n85-\n85,-\n£85+VAT\n20%\n2 × £45\n£45x2\n3 @ £15\n3@15\n£0.45p\n99p\n£1/2h\n£85!\n£85*\nCHF 95.–\n-£10`,
+      ),
       ['*', '(*)', 'it is * now', '* in all', 'that makes *, I think', 'can you do *?', 'we paid * for the two'],
     ),
   },
@@ -120,7 +154,9 @@ export const CONTEXTS: readonly ContextClass[] = [
     name: 'times and dates',
     source: OURS,
     texts: twice(
-      lines(`10:30\n10.30 am\n9-5\n9am\n5pm.\n17h30\n10:30–11:15\n2026-11-25\n25.11.2026\n25/11/26\n11/25\n2026-W48-3\nP6M\nT10:30Z\n10:30:00\n'26\nQ4/2026\nSat.\nMon-Fri\n1st\n2nd,\n24/7\n12 o'clock\n½ past 3`),
+      lines(
+        `10:30\n10.30 am\n9-5\n9am\n5pm.\n17h30\n10:30–11:15\n2026-11-25\n25.11.2026\n25/11/26\n11/25\n2026-W48-3\nP6M\nT10:30Z\n10:30:00\n'26\nQ4/2026\nSat.\nMon-Fri\n1st\n2nd,\n24/7\n12 o'clock\n½ past 3`,
+      ),
       ['*', '(*)', 'see you at *', 'from * on', 'it was * when we left', 'I will be there by *', 'not before *'],
     ),
   },
@@ -215,9 +251,11 @@ export const CONTEXTS: readonly ContextClass[] = [
   },
   {
     name: 'telephone numbers',
-    source: "numbers that Ofcom reserves for drama: 01632 960000 to 960999; 07700 900000 to 900999; made up",
+    source: 'numbers that Ofcom reserves for drama: 01632 960000 to 960999; 07700 900000 to 900999; made up',
     texts: each(
-      lines(`01632 960123\n+44 1632 960001\n(01632) 960 999\n01632-960-040\n07700 900461\n+447700900001\n01632 960123 x12\n01632 960123#2\n*67 01632 960123\n01632/960123\n01632.960.123\n0044 1632 960123`),
+      lines(
+        `01632 960123\n+44 1632 960001\n(01632) 960 999\n01632-960-040\n07700 900461\n+447700900001\n01632 960123 x12\n01632 960123#2\n*67 01632 960123\n01632/960123\n01632.960.123\n0044 1632 960123`,
+      ),
       ['ring *', 'Tel. *', '*', 'or * (van)'],
     ),
   },

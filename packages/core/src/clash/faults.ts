@@ -51,9 +51,13 @@ function isLink(text: string): boolean {
   const [, scheme, authority, path] = parts;
   if (/[\s<>"{}|\\^`]/u.test(text) || /%(?![\da-f]{2})/iu.test(text)) return false;
   if (scheme !== undefined && !/^https?$/iu.test(scheme)) return (authority ?? '') + path! !== '';
-  const host = (authority ?? (scheme === undefined ? path!.split('/')[0]! : '')).replace(/^.*@/u, '').replace(/:\d*$/u, '');
+  const host = (authority ?? (scheme === undefined ? path!.split('/')[0]! : ''))
+    .replace(/^.*@/u, '')
+    .replace(/:\d*$/u, '');
   const isName = /^(?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+\p{L}[\p{L}\p{N}-]*\.?$/u.test(host);
-  return isName || /^(\d{1,3}\.){3}\d{1,3}$/u.test(host) || /^\[[\da-f:.]+\]$/iu.test(host) || /^localhost$/iu.test(host);
+  return (
+    isName || /^(\d{1,3}\.){3}\d{1,3}$/u.test(host) || /^\[[\da-f:.]+\]$/iu.test(host) || /^localhost$/iu.test(host)
+  );
 }
 
 /** The first bracket that is never closed, or closed without having been opened. */
@@ -90,7 +94,8 @@ function misspelled(
     const plain = word.replaceAll('’', "'");
     if (vocabularies.some((vocabulary) => isWord(plain, vocabulary))) continue;
     const better = vocabularies.map((vocabulary) => nearestCommonWord(plain, vocabulary)).find((near) => near !== null);
-    if (better && !isKnown(word)) faults.push({ fault: 'likely misspelling', start: index, end: index + word.length, better });
+    if (better && !isKnown(word))
+      faults.push({ fault: 'likely misspelling', start: index, end: index + word.length, better });
   }
   return faults;
 }

@@ -122,14 +122,24 @@ export type Finding =
   /** It fires in links, prices and the like: in how many of 100, by class, and where. */
   | Found<
       'context',
-      { readonly per100: number; readonly byClass: Readonly<Record<string, number>>; readonly examples: readonly PlaceExample[] }
+      {
+        readonly per100: number;
+        readonly byClass: Readonly<Record<string, number>>;
+        readonly examples: readonly PlaceExample[];
+      }
     >
   /** It fires when an expansion of this list is typed out. */
   | Found<'own expansion', { readonly examples: readonly PlaceExample[] }>
   /** Its expansion fires again and again. */
   | Found<'loop', { readonly chain: readonly string[] }>
-  | Found<'claimed', { readonly claims: readonly { readonly beginning: string; readonly by: string; readonly meaning: string }[] }>
-  | Found<'device trap', { readonly traps: readonly { readonly trap: Trap; readonly device: string; readonly result: string }[] }>
+  | Found<
+      'claimed',
+      { readonly claims: readonly { readonly beginning: string; readonly by: string; readonly meaning: string }[] }
+    >
+  | Found<
+      'device trap',
+      { readonly traps: readonly { readonly trap: Trap; readonly device: string; readonly result: string }[] }
+    >
   | Found<'near miss', { readonly slips: readonly { readonly id: string; readonly slip: Slip }[] }>
   | Found<'faulty expansion', { readonly faults: readonly Fault[] }>
   | Found<'secret', { readonly secrets: readonly Secret[] }>;

@@ -20,7 +20,10 @@ const PLANTED: [FindingType, AuditedShortcut[]][] = [
   ['look-alike', [shortcut('a', ';fo0', 'Felt order'), shortcut('b', ';foo', 'Foot rail')]],
   ['unreachable', [shortcut('b', ';tenp', 'Ten, and a place for the van'), shortcut('a', ';ten', 'Ten minutes')]],
   ['broken inside', [shortcut('b', ';a;txq', 'Another text of ours'), shortcut('a', ';tx', 'Taxes')]],
-  ['delayed', [shortcut('a', ';ten', 'Ten minutes', { rules: { fires: 'instant' } }), shortcut('b', ';tenp', 'Ten, and a place')]],
+  [
+    'delayed',
+    [shortcut('a', ';ten', 'Ten minutes', { rules: { fires: 'instant' } }), shortcut('b', ';tenp', 'Ten, and a place')],
+  ],
   ['word', [shortcut('a', 'so', 'Sent from the road')]],
   ['beginning of words', [shortcut('a', 'so', 'Sent from the road')]],
   ['inside words', [shortcut('a', 'os', 'Order of service')]],
@@ -50,7 +53,8 @@ describe('every fix that is given does what it says', () => {
       else expect(found).toBeDefined();
       // What the comparison promises is what an audit of the new list says.
       expect(figuresOf(after)).toEqual(rounded(tried.comparison.after));
-      for (const came of tried.comparison.came) expect(find(after, came.shortcuts[0]!, came.type)?.severity).toBe(came.severity);
+      for (const came of tried.comparison.came)
+        expect(find(after, came.shortcuts[0]!, came.type)?.severity).toBe(came.severity);
     }
     // The best go first.
     expect(fixes[0]!.cures).toBe('wholly');
@@ -58,7 +62,10 @@ describe('every fix that is given does what it says', () => {
 });
 
 test('where a device knows offers, offering a word alone helps in part; where it tests edges, an edge cures', () => {
-  const word = fixesFor(check(shortcut('a', 'so', 'Sent from the road')), find(check(shortcut('a', 'so')), 'a', 'word')!);
+  const word = fixesFor(
+    check(shortcut('a', 'so', 'Sent from the road')),
+    find(check(shortcut('a', 'so')), 'a', 'word')!,
+  );
   expect(word.find(({ fix }) => fix.type === 'other rules')).toMatchObject({ fix: { asks: 'offer' }, cures: 'partly' });
   const app = (more: object) =>
     Audit.run({
@@ -68,12 +75,19 @@ test('where a device knows offers, offering a word alone helps in part; where it
       ...more,
     });
   const edge = fixesFor(app({}), find(app({}), 'a', 'inside words')!);
-  expect(edge).toContainEqual(expect.objectContaining({ fix: { type: 'other rules', id: 'a', rules: { edge: 'word' }, asks: 'edge' }, cures: 'wholly' }));
+  expect(edge).toContainEqual(
+    expect.objectContaining({
+      fix: { type: 'other rules', id: 'a', rules: { edge: 'word' }, asks: 'edge' },
+      cures: 'wholly',
+    }),
+  );
 });
 
 test('two with one code may be merged either way', () => {
   const list = check(...PLANTED[0]![1]);
-  const merges = fixesFor(list, find(list, 'b', 'same code')!).flatMap(({ fix }) => (fix.type === 'merge' ? [fix] : []));
+  const merges = fixesFor(list, find(list, 'b', 'same code')!).flatMap(({ fix }) =>
+    fix.type === 'merge' ? [fix] : [],
+  );
   expect(merges.map(({ keep, drop }) => [keep, drop])).toEqual([
     ['b', ['a']],
     ['a', ['b']],
@@ -97,9 +111,14 @@ test('a fix that brings another clash says so, and stands behind those that do n
   );
   const fixes = fixesFor(list, find(list, 'a', 'claimed')!);
   const bringing = fixes.findIndex(({ comparison }) => comparison.came.some(({ severity }) => severity === 'breaks'));
-  expect(fixes[bringing]).toMatchObject({ fix: { code: ';res' }, comparison: { came: [{ type: 'unreachable', shortcuts: ['b', 'a'] }] } });
+  expect(fixes[bringing]).toMatchObject({
+    fix: { code: ';res' },
+    comparison: { came: [{ type: 'unreachable', shortcuts: ['b', 'a'] }] },
+  });
   expect(bringing).toBeGreaterThan(0);
-  expect(fixes.slice(0, bringing).every(({ comparison }) => comparison.came.every(({ severity }) => severity === 'note'))).toBe(true);
+  expect(
+    fixes.slice(0, bringing).every(({ comparison }) => comparison.came.every(({ severity }) => severity === 'note')),
+  ).toBe(true);
 });
 
 describe('a brief', () => {
@@ -109,7 +128,9 @@ describe('a brief', () => {
       return briefOf(find(list, shortcuts[0]!.id, type)!, list).about;
     };
     expect(about('word', shortcut('a', 'SO'))).toBe('breaks so');
-    expect(about('near miss', shortcut('a', ';gat', 'Good'), shortcut('b', ';hat', 'Payable within two weeks'))).toBe('note ;gat ;hat');
+    expect(about('near miss', shortcut('a', ';gat', 'Good'), shortcut('b', ';hat', 'Payable within two weeks'))).toBe(
+      'note ;gat ;hat',
+    );
     const slip = (text: string) => about('faulty expansion', shortcut('a', ';t', text));
     expect(slip('tommorow')).toBe(slip('tommorow'));
     expect(slip('tommorow')).not.toBe(slip('tommorow then'));
@@ -117,7 +138,10 @@ describe('a brief', () => {
   });
 
   test('is small, whatever the finding holds', () => {
-    const list = check(shortcut('a', 'os', 'Order of service'), ...PLANTED.flatMap(([, shortcuts], i) => shortcuts.map((one) => ({ ...one, id: `${i}${one.id}` }))));
+    const list = check(
+      shortcut('a', 'os', 'Order of service'),
+      ...PLANTED.flatMap(([, shortcuts], i) => shortcuts.map((one) => ({ ...one, id: `${i}${one.id}` }))),
+    );
     for (const finding of list.findings) expect(JSON.stringify(briefOf(finding, list)).length).toBeLessThan(1_500);
   });
 });

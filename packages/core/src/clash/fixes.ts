@@ -8,7 +8,12 @@ import type { AuditedShortcut } from './item';
 /** Something that may be done about a finding. Data first; the screen says it and does it. */
 export type Fix =
   | { readonly type: 'other code'; readonly id: string; readonly code: string; readonly how: NearCode['how'] }
-  | { readonly type: 'other rules'; readonly id: string; readonly rules: AskedRules; readonly asks: 'offer' | 'edge' | 'capitals' }
+  | {
+      readonly type: 'other rules';
+      readonly id: string;
+      readonly rules: AskedRules;
+      readonly asks: 'offer' | 'edge' | 'capitals';
+    }
   | { readonly type: 'correct text'; readonly id: string; readonly expansion: string }
   /** One stays, the others go. */
   | { readonly type: 'merge'; readonly keep: string; readonly drop: readonly string[] }
@@ -80,7 +85,9 @@ export function fixesFor(audit: Audit, finding: Finding, mark?: Mark): TriedFix[
     ...(finding.type === 'device trap' ? [rulesOf(id, 'capitals')] : []),
     ...(mayOtherMove ? [rulesOf(other, 'edge')] : []),
   ].flatMap((fix) => tryFix(audit, finding, fix) ?? []);
-  const codes = isAboutText(finding) ? [] : [id, ...(mayOtherMove ? [other] : [])].flatMap((one) => otherCodes(audit, finding, one, mark));
+  const codes = isAboutText(finding)
+    ? []
+    : [id, ...(mayOtherMove ? [other] : [])].flatMap((one) => otherCodes(audit, finding, one, mark));
   return [...codes, ...tried].sort(byCure);
 }
 
@@ -126,7 +133,8 @@ function rulesOf(id: string, asks: 'offer' | 'edge' | 'capitals'): Fix {
 /** One of several with the same code, or with the same text, may stay alone. */
 function merges({ type, shortcuts, evidence, count }: Finding): Fix[] {
   const isShared =
-    type === 'same code' || (type === 'faulty expansion' && evidence.faults.some(({ fault }) => fault === 'same expansion'));
+    type === 'same code' ||
+    (type === 'faulty expansion' && evidence.faults.some(({ fault }) => fault === 'same expansion'));
   if (!isShared || count >= MOST_MERGED || shortcuts.length < 2) return [];
   return shortcuts.slice(0, 2).map((keep) => ({ type: 'merge', keep, drop: shortcuts.filter((id) => id !== keep) }));
 }
@@ -135,7 +143,9 @@ function merges({ type, shortcuts, evidence, count }: Finding): Fix[] {
 function texts(finding: Finding, { id, content }: AuditedShortcut): Fix[] {
   // The text of a template is not what is written in it.
   if (finding.type !== 'faulty expansion' || content.template || content.format === 'markdown') return [];
-  const better = finding.evidence.faults.filter((fault): fault is Fault & { better: string } => fault.better !== undefined);
+  const better = finding.evidence.faults.filter(
+    (fault): fault is Fault & { better: string } => fault.better !== undefined,
+  );
   const expansion = [...better]
     .sort((a, b) => b.start - a.start)
     .reduce((text, { start, end, better: right }) => text.slice(0, start) + right + text.slice(end), content.expansion);
@@ -145,7 +155,10 @@ function texts(finding: Finding, { id, content }: AuditedShortcut): Fix[] {
 /** A fix with what it comes to; null if it does not help. */
 function tryFix(audit: Audit, finding: Finding, fix: Fix): TriedFix | null {
   const [id] = finding.shortcuts;
-  const { comparison, findings } = audit.tryChange(changeOf(fix, (one) => audit.shortcutOf(one)), id!);
+  const { comparison, findings } = audit.tryChange(
+    changeOf(fix, (one) => audit.shortcutOf(one)),
+    id!,
+  );
   const after = findings.find(({ type }) => type === finding.type);
   if (after && !isMilder(after, finding)) return null;
   return { fix, cures: after ? 'partly' : 'wholly', comparison };

@@ -29,7 +29,10 @@ const vocabulary = vocabularyOf(WORDS);
 const input = (shortcuts: readonly AuditedShortcut[]) => ({
   list: listOf(shortcuts),
   profiles: [...PROFILES, { ...DEVICE_PROFILES['computer-list'], id: 'rescanning', rescans: true }],
-  languages: [{ vocabulary, share: 0.7 }, { vocabulary: vocabularyOf(['sauce', 'ob', 'bas'], 'fr'), share: 0.3 }],
+  languages: [
+    { vocabulary, share: 0.7 },
+    { vocabulary: vocabularyOf(['sauce', 'ob', 'bas'], 'fr'), share: 0.3 },
+  ],
   skeletonOf: (key: string) => key.replaceAll('1', 'l').replaceAll("'", '!'),
 });
 
@@ -69,7 +72,11 @@ test('after any number of edits an audit says what a new one of the same list sa
         shortcuts.set(id, changed);
         audit.change({ put: [changed] });
       }
-      expect({ seed, edit, ...told(audit) }).toEqual({ seed, edit, ...told(Audit.run(input([...shortcuts.values()]))) });
+      expect({ seed, edit, ...told(audit) }).toEqual({
+        seed,
+        edit,
+        ...told(Audit.run(input([...shortcuts.values()]))),
+      });
     }
   }
 }, 600_000);
@@ -101,7 +108,12 @@ test('asking caret by caret finds what a scan of all texts finds', () => {
       new Bank(texts).scan(list, (text, start, end, entry) => scanned[text]!.push({ start, end, entry }));
       const plain = (hits: Hit[]) => hits.map(({ start, end, entry }) => `${start}-${end} ${entry.id}`).sort();
       texts.forEach((text, i) => {
-        expect([seed, profile.id, text, ...plain(hitsIn(list, text))]).toEqual([seed, profile.id, text, ...plain(scanned[i]!)]);
+        expect([seed, profile.id, text, ...plain(hitsIn(list, text))]).toEqual([
+          seed,
+          profile.id,
+          text,
+          ...plain(scanned[i]!),
+        ]);
       });
     }
   }

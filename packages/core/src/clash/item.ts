@@ -31,7 +31,18 @@ export function itemOf(
   skeletonOf: ((key: string) => string) | null | undefined,
 ): Item {
   const key = matchKey(entry.code);
-  return { id: entry.id, index, entry, kind: shortcut.kind, shortcut, key, isItself: isItself(entry.code, entry.expansion), skeleton: skeletonOf?.(key) ?? null, lowered: null, typedKey: searchable(key) };
+  return {
+    id: entry.id,
+    index,
+    entry,
+    kind: shortcut.kind,
+    shortcut,
+    key,
+    isItself: isItself(entry.code, entry.expansion),
+    skeleton: skeletonOf?.(key) ?? null,
+    lowered: null,
+    typedKey: searchable(key),
+  };
 }
 
 /** A device under audit: its profile, and the list as it holds it. */

@@ -13,7 +13,11 @@ const LEAST_TOLD = RISKY_FROM;
 /** The marked words of a list in one language: for each code those in which it may fire. The same on all devices. */
 export class MarkedTexts {
   private readonly byItem = new Map<Item, readonly MarkedWord[]>();
-  private joined: { readonly bank: Bank; readonly owners: readonly Item[]; readonly texts: readonly MarkedWord[] } | null = null;
+  private joined: {
+    readonly bank: Bank;
+    readonly owners: readonly Item[];
+    readonly texts: readonly MarkedWord[];
+  } | null = null;
   /** Those that came after all were joined, under their search keys. */
   private readonly added = new Map<Item, string>();
 
@@ -21,7 +25,9 @@ export class MarkedTexts {
 
   /** Makes those of items. */
   take(items: Iterable<Item>): void {
-    const marked = [...items].filter(({ entry, isItself }) => !isItself && mayBeMarked(entry.code)).map((item) => ({ item, cut: splitMarker(item.key) }));
+    const marked = [...items]
+      .filter(({ entry, isItself }) => !isItself && mayBeMarked(entry.code))
+      .map((item) => ({ item, cut: splitMarker(item.key) }));
     // Longer words matter at the side where the code has no mark.
     const ending = marked.filter(({ cut }) => cut.before === '' && cut.after !== '').map(({ cut }) => cut.mnemonic);
     const beginning = marked.filter(({ cut }) => cut.after === '' || cut.before !== '').map(({ cut }) => cut.mnemonic);
@@ -47,7 +53,14 @@ export class MarkedTexts {
   all() {
     if (!this.joined) {
       const all = [...this.byItem].flatMap(([owner, texts]) => texts.map((text) => ({ owner, text })));
-      this.joined = { bank: new Bank(all.map(({ text }) => text.text), true), owners: all.map(({ owner }) => owner), texts: all.map(({ text }) => text) };
+      this.joined = {
+        bank: new Bank(
+          all.map(({ text }) => text.text),
+          true,
+        ),
+        owners: all.map(({ owner }) => owner),
+        texts: all.map(({ text }) => text),
+      };
     }
     return this.joined;
   }
@@ -109,7 +122,14 @@ export class MarkedHits {
     for (const item of items) {
       const fired = this.texts.of(item).filter((one) => {
         const hits = hitsIn(list, one.text, true);
-        return hits.length > 0 && isTheirs(hits.reduce((first, hit) => (firesBefore(hit, first, list.profile) ? hit : first)), item, one);
+        return (
+          hits.length > 0 &&
+          isTheirs(
+            hits.reduce((first, hit) => (firesBefore(hit, first, list.profile) ? hit : first)),
+            item,
+            one,
+          )
+        );
       });
       if (fired.length > 0) this.fired.set(item.index, fired);
       else this.fired.delete(item.index);
@@ -132,7 +152,8 @@ export class MarkedHits {
         const misfires = (ofItem[kind] ??= { perTenThousand: 0, words: 0, examples: [] });
         misfires.perTenThousand += frequency;
         misfires.words += 1;
-        if (misfires.examples.length < MOST_EXAMPLES) misfires.examples.push({ word: text, language, perTenThousand: frequency });
+        if (misfires.examples.length < MOST_EXAMPLES)
+          misfires.examples.push({ word: text, language, perTenThousand: frequency });
       }
       const told = Object.entries(ofItem).filter(([, { perTenThousand }]) => perTenThousand >= LEAST_TOLD);
       if (told.length > 0) tally.set(index, Object.fromEntries(told));

@@ -39,7 +39,12 @@ const LEAST_WORD = 0.01;
 const FEW = 4;
 
 /** The texts in which a code may fire, given with its key cut up. `aroundOf` as `wordsAround` gives it for the mnemonic. */
-export function markedWordsFor(code: string, { before, mnemonic, after }: MarkedCode, vocabulary: Vocabulary, aroundOf: (mnemonic: string) => Around): MarkedWord[] {
+export function markedWordsFor(
+  code: string,
+  { before, mnemonic, after }: MarkedCode,
+  vocabulary: Vocabulary,
+  aroundOf: (mnemonic: string) => Around,
+): MarkedWord[] {
   const { punctuation } = vocabulary;
   if (!punctuation) return [];
   const key = before + mnemonic + after;
@@ -49,22 +54,47 @@ export function markedWordsFor(code: string, { before, mnemonic, after }: Marked
     if (key.length > 3) return made;
     const common = vocabulary.words[0]!;
     const share = key.length > 2 ? 0 : punctuation.after(null, key);
-    put(made, { text: common + key, start: common.length, end: common.length, word: NONE, kind: 'whole', perTenThousand: share * 10_000 });
+    put(made, {
+      text: common + key,
+      start: common.length,
+      end: common.length,
+      word: NONE,
+      kind: 'whole',
+      perTenThousand: share * 10_000,
+    });
     put(made, { text: key, start: 0, end: 0, word: NONE, kind: 'whole', perTenThousand: punctuation.alone(key) });
     return made;
   }
   if (/\p{N}/u.test(mnemonic)) {
-    const rate = punctuation.figures(before + mnemonic + after) || punctuation.figures(before + mnemonic) * (after ? punctuation.after(null, after) : 1);
-    put(made, { text: key, start: before.length, end: before.length + mnemonic.length, word: NONE, kind: 'whole', perTenThousand: rate });
+    const rate =
+      punctuation.figures(before + mnemonic + after) ||
+      punctuation.figures(before + mnemonic) * (after ? punctuation.after(null, after) : 1);
+    put(made, {
+      text: key,
+      start: before.length,
+      end: before.length + mnemonic.length,
+      word: NONE,
+      kind: 'whole',
+      perTenThousand: rate,
+    });
     return made;
   }
   if (before || after) {
     const share = (before ? punctuation.before(null, before) : 1) * (after ? punctuation.after(null, after) : 1);
     addMarked(made, vocabulary, mnemonic, aroundOf(mnemonic), { before, after, share, isAll: false });
-    if (before.length === 1 && after === '') addGlued(made, vocabulary, mnemonic, aroundOf(mnemonic), before, punctuation.glued(before));
+    if (before.length === 1 && after === '')
+      addGlued(made, vocabulary, mnemonic, aroundOf(mnemonic), before, punctuation.glued(before));
   } else if (/^\p{Lu}/u.test(code)) {
     const { exact } = aroundOf(mnemonic);
-    if (exact !== NONE) put(made, { text: code, start: 0, end: code.length, word: exact, kind: 'whole', perTenThousand: vocabulary.perTenThousand[exact]! * punctuation.begins(mnemonic) });
+    if (exact !== NONE)
+      put(made, {
+        text: code,
+        start: 0,
+        end: code.length,
+        word: exact,
+        kind: 'whole',
+        perTenThousand: vocabulary.perTenThousand[exact]! * punctuation.begins(mnemonic),
+      });
   }
   return made;
 }
@@ -74,9 +104,17 @@ export function markedWordsUnder(mnemonic: string, vocabulary: Vocabulary, aroun
   const made: MarkedWord[] = [];
   if (!vocabulary.punctuation || !/^\p{L}/u.test(mnemonic) || !/\p{L}$/u.test(mnemonic)) return made;
   const { after, before, both, glued } = vocabulary.punctuation.marks;
-  for (const one of after) addMarked(made, vocabulary, mnemonic, around, { before: '', after: one.marks, share: one.share, isAll: true });
-  for (const one of before) addMarked(made, vocabulary, mnemonic, around, { before: one.marks, after: '', share: one.share, isAll: true });
-  for (const one of both) addMarked(made, vocabulary, mnemonic, around, { before: one.marks, after: one.marks, share: one.share, isAll: true });
+  for (const one of after)
+    addMarked(made, vocabulary, mnemonic, around, { before: '', after: one.marks, share: one.share, isAll: true });
+  for (const one of before)
+    addMarked(made, vocabulary, mnemonic, around, { before: one.marks, after: '', share: one.share, isAll: true });
+  for (const one of both)
+    addMarked(made, vocabulary, mnemonic, around, {
+      before: one.marks,
+      after: one.marks,
+      share: one.share,
+      isAll: true,
+    });
   for (const one of glued) addGlued(made, vocabulary, mnemonic, around, one.marks, one.share);
   return made;
 }
@@ -90,32 +128,76 @@ interface Marks {
   readonly isAll: boolean;
 }
 
-function addMarked(made: MarkedWord[], vocabulary: Vocabulary, mnemonic: string, around: Around, { before, after, share, isAll }: Marks): void {
+function addMarked(
+  made: MarkedWord[],
+  vocabulary: Vocabulary,
+  mnemonic: string,
+  around: Around,
+  { before, after, share, isAll }: Marks,
+): void {
   const { words, perTenThousand, punctuation } = vocabulary;
   const start = before.length;
   const end = start + mnemonic.length;
   if (around.exact !== NONE) {
-    const ofWord = (before ? punctuation!.before(mnemonic, before, isAll) : 1) * (after ? punctuation!.after(mnemonic, after, isAll) : 1);
+    const ofWord =
+      (before ? punctuation!.before(mnemonic, before, isAll) : 1) *
+      (after ? punctuation!.after(mnemonic, after, isAll) : 1);
     const rate = perTenThousand[around.exact]! * ofWord;
-    if (rate >= LEAST) made.push({ text: before + mnemonic + after, start, end, word: around.exact, kind: 'whole', perTenThousand: rate });
+    if (rate >= LEAST)
+      made.push({
+        text: before + mnemonic + after,
+        start,
+        end,
+        word: around.exact,
+        kind: 'whole',
+        perTenThousand: rate,
+      });
   }
   if (!before && around.endingSum * share >= LEAST) {
     const word = words[around.ending]!;
-    made.push({ text: word + after, start: word.length - mnemonic.length, end: word.length, word: around.ending, kind: 'inside', perTenThousand: around.endingSum * share });
+    made.push({
+      text: word + after,
+      start: word.length - mnemonic.length,
+      end: word.length,
+      word: around.ending,
+      kind: 'inside',
+      perTenThousand: around.endingSum * share,
+    });
   }
   if (!after && around.beginningSum * share >= LEAST) {
-    made.push({ text: before + words[around.beginning]!, start, end, word: around.beginning, kind: 'beginning', perTenThousand: around.beginningSum * share });
+    made.push({
+      text: before + words[around.beginning]!,
+      start,
+      end,
+      word: around.beginning,
+      kind: 'beginning',
+      perTenThousand: around.beginningSum * share,
+    });
   }
 }
 
 /** Behind another word with this mark between them and no blank. */
-function addGlued(made: MarkedWord[], { words, perTenThousand }: Vocabulary, mnemonic: string, around: Around, mark: string, share: number): void {
+function addGlued(
+  made: MarkedWord[],
+  { words, perTenThousand }: Vocabulary,
+  mnemonic: string,
+  around: Around,
+  mark: string,
+  share: number,
+): void {
   const head = words[0]! + mark;
   const place = { start: head.length, end: head.length + mnemonic.length };
   const rate = around.exact === NONE ? 0 : perTenThousand[around.exact]! * share;
-  if (rate >= LEAST) made.push({ ...place, text: head + mnemonic, word: around.exact, kind: 'whole', perTenThousand: rate });
+  if (rate >= LEAST)
+    made.push({ ...place, text: head + mnemonic, word: around.exact, kind: 'whole', perTenThousand: rate });
   if (around.beginningSum * share >= LEAST) {
-    made.push({ ...place, text: head + words[around.beginning]!, word: around.beginning, kind: 'beginning', perTenThousand: around.beginningSum * share });
+    made.push({
+      ...place,
+      text: head + words[around.beginning]!,
+      word: around.beginning,
+      kind: 'beginning',
+      perTenThousand: around.beginningSum * share,
+    });
   }
 }
 
@@ -132,7 +214,8 @@ export interface Mnemonics {
 /** The words of a language around each of some mnemonics. Linear in the words; a few mnemonics are quicker. */
 export function wordsAround({ ending, beginning }: Mnemonics, vocabulary: Vocabulary): (mnemonic: string) => Around {
   const found = new Map<string, Around>();
-  for (const mnemonic of [...ending, ...beginning]) found.set(mnemonic, { exact: NONE, endingSum: 0, ending: NONE, beginningSum: 0, beginning: NONE });
+  for (const mnemonic of [...ending, ...beginning])
+    found.set(mnemonic, { exact: NONE, endingSum: 0, ending: NONE, beginningSum: 0, beginning: NONE });
   const { words, perTenThousand } = vocabulary;
   const noteEnding = (around: Around, word: number) => {
     around.endingSum += perTenThousand[word]!;
@@ -153,7 +236,8 @@ export function wordsAround({ ending, beginning }: Mnemonics, vocabulary: Vocabu
     }
     return (mnemonic) => found.get(mnemonic)!;
   }
-  const lengthsOf = (some: ReadonlySet<string>) => [...new Set(Array.from(some, ({ length }) => length))].sort((a, b) => a - b);
+  const lengthsOf = (some: ReadonlySet<string>) =>
+    [...new Set(Array.from(some, ({ length }) => length))].sort((a, b) => a - b);
   const [endings, beginnings] = [lengthsOf(ending), lengthsOf(beginning)];
   for (let index = 0; index < often.count; index += 1) {
     const word = words[index]!;
@@ -188,7 +272,8 @@ class OftenUsed {
   }
 
   *containing(text: string): Generator<number> {
-    for (let at = this.joined.indexOf(text); at >= 0; at = this.joined.indexOf(text, at + 1)) yield positionIn(this.starts, at);
+    for (let at = this.joined.indexOf(text); at >= 0; at = this.joined.indexOf(text, at + 1))
+      yield positionIn(this.starts, at);
   }
 }
 

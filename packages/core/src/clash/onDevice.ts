@@ -120,11 +120,17 @@ export class OnDevice implements Device {
       const item = items[text]!;
       if (entry.id !== item.id && this.isOurs(entry)) expansions.add(item.index, { start, end, entry });
     });
-    new Bank(items.map(({ entry }) => entry.code), true).scan(list, (text, _start, _end, entry) => {
+    new Bank(
+      items.map(({ entry }) => entry.code),
+      true,
+    ).scan(list, (text, _start, _end, entry) => {
       const item = items[text]!;
       if (this.isOther(entry, item)) codes.add(item.index);
     });
-    this.loops = loopsOf(items.map(({ entry }) => entry), list);
+    this.loops = loopsOf(
+      items.map(({ entry }) => entry),
+      list,
+    );
   }
 
   /** Forgets the texts of an item that goes; gives the ids it concerns. */
@@ -138,7 +144,10 @@ export class OnDevice implements Device {
   follow(change: { put: readonly FiringEntry[]; remove: readonly string[] }, texts: TouchedTexts): Set<string> {
     this.list = this.list.with(change);
     if (this.list.overlaySize > LARGEST_OVERLAY) {
-      this.list = CompiledList.compile(Array.from(this.items.all(), ({ entry }) => entry), this.profile);
+      this.list = CompiledList.compile(
+        Array.from(this.items.all(), ({ entry }) => entry),
+        this.profile,
+      );
     }
     const { list, items } = this;
     const touched = new Set<string>();
@@ -161,7 +170,10 @@ export class OnDevice implements Device {
     if (list.profile.rescans) {
       // What is put in may fire again: whatever is met in another code may come out otherwise.
       for (const index of this.codes) touch(items.at(index)!.id);
-      const loops = loopsOf(Array.from(items.all(), ({ entry }) => entry), list);
+      const loops = loopsOf(
+        Array.from(items.all(), ({ entry }) => entry),
+        list,
+      );
       for (const id of [...this.loops.keys(), ...loops.keys()]) touch(id);
       this.loops = loops;
     }

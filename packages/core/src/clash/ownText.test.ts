@@ -7,7 +7,9 @@ import { readOwnText, type OwnTextFormat } from './ownTextSource';
 import { listOf, shortcut } from './testing';
 
 const list = CompiledList.compile(
-  settleRules(listOf([shortcut('so', 'so'), shortcut('two', 'so that'), shortcut('hash', '#so'), shortcut('cafe', 'café')])),
+  settleRules(
+    listOf([shortcut('so', 'so'), shortcut('two', 'so that'), shortcut('hash', '#so'), shortcut('cafe', 'café')]),
+  ),
   DEVICE_PROFILES['phone-list'],
 );
 
@@ -15,7 +17,9 @@ describe('every place where a code would have fired', () => {
   const text = 'So it is.\nI know #so, so that\r\nwas the Café, so!'.replaceAll('\r\n', '\n');
   const report = scanOwnText(text, list);
   test('is told with its stretch, in order', () => {
-    const places = Array.from({ length: report.places.length / 3 }, (_, i) => [...report.places.subarray(i * 3, i * 3 + 3)]);
+    const places = Array.from({ length: report.places.length / 3 }, (_, i) => [
+      ...report.places.subarray(i * 3, i * 3 + 3),
+    ]);
     expect(places.map(([start, end, id]) => `${report.ids[id!]}: ${text.slice(start, end)}`)).toEqual([
       'so: So',
       'hash: #so',
@@ -70,7 +74,11 @@ describe('encodings', () => {
   });
   test('50 MB are read, what is beyond the limit is not', () => {
     expect(decodeText(new Uint8Array(50 * 1024 * 1024).fill(0x61))).toMatchObject({ encoding: 'utf-8' });
-    expect(decodeText(new Uint8Array(LARGEST_TEXT + 1))).toEqual({ type: 'too-large', limit: LARGEST_TEXT, found: LARGEST_TEXT + 1 });
+    expect(decodeText(new Uint8Array(LARGEST_TEXT + 1))).toEqual({
+      type: 'too-large',
+      limit: LARGEST_TEXT,
+      found: LARGEST_TEXT + 1,
+    });
   });
 });
 
@@ -86,7 +94,11 @@ describe('files', () => {
     expect(read('a;so\nb;oh\n', { type: 'csv', column: 1 })).toMatchObject({ text: 'so\noh' });
   });
   test('a column that is not there is named, with those that are', () => {
-    expect(read('when,text\n1,so\n', { type: 'csv', column: 'body' })).toEqual({ type: 'no-column', wanted: 'body', found: ['when', 'text'] });
+    expect(read('when,text\n1,so\n', { type: 'csv', column: 'body' })).toEqual({
+      type: 'no-column',
+      wanted: 'body',
+      found: ['when', 'text'],
+    });
   });
   test('a field of JSON lines; lines that are none are told', () => {
     const lines = '{"a":{"b":"so"}}\nnot json\n{"a":{}}\n{"a":{"b":"oh"}}';

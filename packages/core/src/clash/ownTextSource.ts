@@ -17,7 +17,10 @@ export interface OwnText {
   readonly rowOfLine: Uint32Array | null;
 }
 
-export type OwnTextProblem = DecodeProblem | { readonly type: 'no-column'; readonly wanted: string; readonly found: readonly string[] } | { readonly type: 'no-text' };
+export type OwnTextProblem =
+  | DecodeProblem
+  | { readonly type: 'no-column'; readonly wanted: string; readonly found: readonly string[] }
+  | { readonly type: 'no-text' };
 
 /** Reads a file of a person's own text: bytes in, text out, or the reason why not. Linear. */
 export function readOwnText(bytes: Uint8Array, format: OwnTextFormat): OwnText | OwnTextProblem {
@@ -32,7 +35,12 @@ export function readOwnText(bytes: Uint8Array, format: OwnTextFormat): OwnText |
   const { values, skipped } = rows;
   if (values.length === 0) return { type: 'no-text' };
   const rowOfLine = values.flatMap(({ row, value }) => value.split('\n').map(() => row));
-  return { text: values.map(({ value }) => value).join('\n'), encoding, skipped, rowOfLine: Uint32Array.from(rowOfLine) };
+  return {
+    text: values.map(({ value }) => value).join('\n'),
+    encoding,
+    skipped,
+    rowOfLine: Uint32Array.from(rowOfLine),
+  };
 }
 
 interface Values {
@@ -66,7 +74,10 @@ function readFields(text: string, field: string): Values | OwnTextProblem {
   text.split('\n').forEach((line, i) => {
     if (line.trim() === '') return;
     try {
-      const value = path.reduce<unknown>((at, name) => (at as Record<string, unknown> | null)?.[name], JSON.parse(line));
+      const value = path.reduce<unknown>(
+        (at, name) => (at as Record<string, unknown> | null)?.[name],
+        JSON.parse(line),
+      );
       if (typeof value === 'string') values.push({ row: i + 1, value });
       else skipped.push({ row: i + 1, why: `has no text in “${field}”` });
     } catch {

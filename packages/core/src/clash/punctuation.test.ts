@@ -70,7 +70,10 @@ describe('the texts in which a code may fire', () => {
   const around = (key: string) => wordsAround({ ending: new Set([key]), beginning: new Set([key]) }, vocabulary());
   const textsOf = (code: string) => {
     const cut = splitMarker(code.toLowerCase());
-    return markedWordsFor(code, cut, vocabulary(), around(cut.mnemonic)).map(({ text, perTenThousand }) => [text, Number(perTenThousand.toPrecision(6))]);
+    return markedWordsFor(code, cut, vocabulary(), around(cut.mnemonic)).map(({ text, perTenThousand }) => [
+      text,
+      Number(perTenThousand.toPrecision(6)),
+    ]);
   };
   const near = (value: number) => Number(value.toPrecision(6));
 
@@ -84,7 +87,7 @@ describe('the texts in which a code may fire', () => {
       ['the/note', near(13 * 0.003)],
     ]);
     expect(textsOf('(no')).toEqual([
-      ['(no', near(60 * ((50 * (50 * 0.004) / 150) / 150))],
+      ['(no', near(60 * ((50 * (50 * 0.004)) / 150 / 150))],
       ['(note', near(13 * 0.004)],
     ]);
     expect(textsOf('--')).toEqual([['--', 70]]);
@@ -96,7 +99,13 @@ describe('the texts in which a code may fire', () => {
   });
   test('many mnemonics at once have the same words around them as each by itself', () => {
     const random = randomFrom(5);
-    const words = [...new Set(Array.from({ length: 300 }, () => Array.from({ length: 1 + Math.floor(random() * 5) }, () => pick(random, [...'abc'])).join('')))];
+    const words = [
+      ...new Set(
+        Array.from({ length: 300 }, () =>
+          Array.from({ length: 1 + Math.floor(random() * 5) }, () => pick(random, [...'abc'])).join(''),
+        ),
+      ),
+    ];
     const many = vocabulary({ words, perTenThousand: Float64Array.from(words, (_, i) => 500 / (i + 1)) });
     const mnemonics = new Set(['a', 'ab', 'bca', 'cc', 'abc', 'ba', 'caba']);
     const all = wordsAround({ ending: mnemonics, beginning: mnemonics }, many);
@@ -112,16 +121,26 @@ describe('the texts in which a code may fire', () => {
   });
   test('under all marks a word comes as often as with each of them, whatever else stands beside', () => {
     const under = markedWordsUnder('no', vocabulary(), around('no')('no'));
-    const commas = under.filter(({ text }) => /^no,/u.test(text)).reduce((sum, { perTenThousand }) => sum + perTenThousand, 0);
+    const commas = under
+      .filter(({ text }) => /^no,/u.test(text))
+      .reduce((sum, { perTenThousand }) => sum + perTenThousand, 0);
     expect(commas).toBeCloseTo(60 * punctuation.after('no', ','), 6);
     for (const { text, start, end } of under) expect(text.slice(start, end)).toBe('no');
-    expect(under.every(({ text }) => MARKS_AFTER.some((mark) => text.includes(mark)) || /["(/]/u.test(text))).toBe(true);
+    expect(under.every(({ text }) => MARKS_AFTER.some((mark) => text.includes(mark)) || /["(/]/u.test(text))).toBe(
+      true,
+    );
   });
 });
 
 describe('in an audit', () => {
   const checked = (codes: readonly string[], rules = {}) =>
-    audit(codes.map((code) => shortcut(code, code, `what ${code} stands for`, { rules })), { languages: [{ vocabulary: vocabulary() }], profiles: [DEVICE_PROFILES['phone-list'], DEVICE_PROFILES['computer-list']] });
+    audit(
+      codes.map((code) => shortcut(code, code, `what ${code} stands for`, { rules })),
+      {
+        languages: [{ vocabulary: vocabulary() }],
+        profiles: [DEVICE_PROFILES['phone-list'], DEVICE_PROFILES['computer-list']],
+      },
+    );
 
   test('a code with a mark is told to fire where words have it', () => {
     const word = find(checked(['no,']), 'no,', 'word')!;
@@ -144,20 +163,31 @@ describe('in an audit', () => {
     for (let n = 0; n < 60; n += 1) {
       const id = pick(random, ['ham,', 'piano.', 'x', 'y', 'z']);
       const isGone = random() < 0.2 && now.has(id);
-      const put = shortcut(id, pick(random, codes), 'a text', { rules: { fires: pick(random, ['delimiter', 'instant'] as const), edge: pick(random, ['word', 'anywhere'] as const) } });
+      const put = shortcut(id, pick(random, codes), 'a text', {
+        rules: {
+          fires: pick(random, ['delimiter', 'instant'] as const),
+          edge: pick(random, ['word', 'anywhere'] as const),
+        },
+      });
       following.change(isGone ? { remove: [id] } : { put: [put] });
       if (isGone) now.delete(id);
       else now.set(id, put);
       const anew = audit([...now.values()], { languages: [{ vocabulary: vocabulary() }] });
-      for (const [device, { perTenThousand }] of Object.entries(anew.figures)) expect(following.figures[device]!.perTenThousand).toBeCloseTo(perTenThousand, 9);
-      for (const one of now.keys()) expect([n, one, misfires(following.findingsOf(one))]).toEqual([n, one, misfires(anew.findingsOf(one))]);
+      for (const [device, { perTenThousand }] of Object.entries(anew.figures))
+        expect(following.figures[device]!.perTenThousand).toBeCloseTo(perTenThousand, 9);
+      for (const one of now.keys())
+        expect([n, one, misfires(following.findingsOf(one))]).toEqual([n, one, misfires(anew.findingsOf(one))]);
     }
   });
   /** What is told of words, sums rounded. */
   const misfires = (findings: readonly Finding[]): string[] =>
     findings.flatMap(({ type, evidence, ...rest }) => {
       if (!evidence || !('perTenThousand' in evidence)) return [];
-      return [JSON.stringify({ type, evidence, ...rest }, (_, value: unknown) => (typeof value === 'number' ? Number(value.toPrecision(9)) : value))];
+      return [
+        JSON.stringify({ type, evidence, ...rest }, (_, value: unknown) =>
+          typeof value === 'number' ? Number(value.toPrecision(9)) : value,
+        ),
+      ];
     });
   test('nothing is told as none: of a list that was met nowhere the most that it may be', () => {
     const none = audit([shortcut('1', ';xq')], { languages: [{ vocabulary: vocabulary({ unseen: 0.0006 }) }] });

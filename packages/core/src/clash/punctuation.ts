@@ -62,13 +62,16 @@ export class Punctuation {
       const shares = sums.map((sum, i) => (sum + OTHERS * this.all[i]!) / (sums[0]! + OTHERS));
       for (const word of members) this.ofClass.set(word, shares);
     }
-    const sharesOf = (counted: Readonly<Record<string, number>>) => Object.entries(counted).map(([marks, count]) => ({ marks, share: count / words }));
+    const sharesOf = (counted: Readonly<Record<string, number>>) =>
+      Object.entries(counted).map(([marks, count]) => ({ marks, share: count / words }));
     const both = Object.keys(before).filter((marks) => marks.length === 1 && after[marks] !== undefined);
     this.marks = {
       after: sharesOf(after),
       before: sharesOf(before),
       both: both.map((marks) => ({ marks, share: (before[marks]! / words) * (after[marks]! / words) })),
-      glued: [...new Set([...Object.keys(counts.glued), ...SLIPS])].filter((mark) => mark.length === 1).map((marks) => ({ marks, share: this.glued(marks) })),
+      glued: [...new Set([...Object.keys(counts.glued), ...SLIPS])]
+        .filter((mark) => mark.length === 1)
+        .map((marks) => ({ marks, share: this.glued(marks) })),
     };
   }
 
@@ -78,7 +81,9 @@ export class Punctuation {
   }
 
   /** All marks that were seen right behind words and no others with them; right before them; on both sides of one; between two: and the part of all words that have them. */
-  readonly marks: Readonly<Record<'after' | 'before' | 'both' | 'glued', readonly { readonly marks: string; readonly share: number }[]>>;
+  readonly marks: Readonly<
+    Record<'after' | 'before' | 'both' | 'glued', readonly { readonly marks: string; readonly share: number }[]>
+  >;
 
   /** The part of a word's uses that begin a sentence or paragraph. */
   begins(word: string): number {

@@ -9,11 +9,18 @@ import { audit, find, listOf, NO_WORDS, shortcut, vocabularyOf } from './testing
 
 const KEYS = ['a', 'b', '.', ' ', 'A'];
 const LONGEST = 5;
-const DEVICES: readonly DeviceProfile[] = Object.values(DEVICE_PROFILES).map((profile) => ({ ...profile, builtIn: [] }));
+const DEVICES: readonly DeviceProfile[] = Object.values(DEVICE_PROFILES).map((profile) => ({
+  ...profile,
+  builtIn: [],
+}));
 
 /** Every stream of up to so many keys. */
 function streams(length: number): string[] {
-  return length === 0 ? [''] : streams(length - 1).flatMap((stream) => (stream.length === length - 1 ? [stream, ...KEYS.map((key) => stream + key)] : [stream]));
+  return length === 0
+    ? ['']
+    : streams(length - 1).flatMap((stream) =>
+        stream.length === length - 1 ? [stream, ...KEYS.map((key) => stream + key)] : [stream],
+      );
 }
 const STREAMS = streams(LONGEST).filter((stream) => stream !== '');
 
@@ -52,7 +59,12 @@ test('no stream of keys contradicts that a code does not expand where a word beg
           // What the sentence leaves out where it says so: the first word of a sentence.
           if (finding.evidence.firesAtStart && /^$|\.\s+$/u.test(stream.slice(0, at))) continue;
           // A text before it that fires itself, or is waited for, is no text in which the code stands by itself.
-          if (simulate(keysOf(stream.slice(0, at)), listOf(shortcuts), profile).trace.some(({ rule }) => rule.startsWith('fired'))) continue;
+          if (
+            simulate(keysOf(stream.slice(0, at)), listOf(shortcuts), profile).trace.some(({ rule }) =>
+              rule.startsWith('fired'),
+            )
+          )
+            continue;
           const { trace } = simulate(keysOf(stream), listOf(shortcuts), profile);
           const fires = trace.some((line) => line.id === id && line.rule.startsWith('fired') && line.at >= at);
           expect({ seed, stream, code, device, fires, list: fires ? shortcuts : null }).toMatchObject({ fires: false });
@@ -83,11 +95,21 @@ describe('a code that begins one of the list, before it is saved', () => {
   const instant = { rules: { fires: 'instant' } } as const;
   const checked = audit([shortcut('1', ';addr', 'an address', instant), shortcut('2', ';adieu', 'farewell', instant)]);
   const verdict = (code: string, more: typeof instant | object = instant) =>
-    checked.previewFindings({ put: [shortcut('~new', code, 'an advertisement', more)] }, '~new').find(({ type }) => type === 'hides');
+    checked
+      .previewFindings({ put: [shortcut('~new', code, 'an advertisement', more)] }, '~new')
+      .find(({ type }) => type === 'hides');
 
   test('is told of, with all that would not expand and the devices on which they would not', () => {
-    expect(verdict(';ad')).toMatchObject({ severity: 'breaks', shortcuts: ['~new', '1', '2'], devices: ['computer-list'], count: 2 });
-    const saved = audit([shortcut('1', ';addr', 'an address', instant), shortcut('3', ';ad', 'an advertisement', instant)]);
+    expect(verdict(';ad')).toMatchObject({
+      severity: 'breaks',
+      shortcuts: ['~new', '1', '2'],
+      devices: ['computer-list'],
+      count: 2,
+    });
+    const saved = audit([
+      shortcut('1', ';addr', 'an address', instant),
+      shortcut('3', ';ad', 'an advertisement', instant),
+    ]);
     expect(find(saved, '1', 'unreachable')!.devices).toEqual(['computer-list']);
   });
   test('is not, where nothing is lost', () => {
@@ -103,14 +125,24 @@ describe('a code that begins one of the list, before it is saved', () => {
 
 describe('a code whose text is the same word', () => {
   const vocabulary = vocabularyOf(['paris', 'so', 'comparison']);
-  test.each([['paris', 'Paris'], ['so', 'so'], ['PARIS', 'paris ']])('%s → %s is never a misfire', (code, text) => {
-    const checked = audit([shortcut('1', code, text), shortcut('2', ';x', 'So we met in Paris, so so.')], { languages: [{ vocabulary }] });
-    expect(checked.findingsOf('1').filter(({ type }) => ['word', 'context', 'own expansion'].includes(type))).toEqual([]);
+  test.each([
+    ['paris', 'Paris'],
+    ['so', 'so'],
+    ['PARIS', 'paris '],
+  ])('%s → %s is never a misfire', (code, text) => {
+    const checked = audit([shortcut('1', code, text), shortcut('2', ';x', 'So we met in Paris, so so.')], {
+      languages: [{ vocabulary }],
+    });
+    expect(checked.findingsOf('1').filter(({ type }) => ['word', 'context', 'own expansion'].includes(type))).toEqual(
+      [],
+    );
     expect(checked.figures['phone-list']!.perTenThousand).toBe(0);
   });
   test('inside other words it is one all the same', () => {
     const list = [shortcut('1', 'paris', 'Paris', { rules: { fires: 'instant', edge: 'anywhere' } })];
-    expect(find(audit(list, { languages: [{ vocabulary }] }), '1', 'inside words')!.evidence.examples[0]!.word).toBe('comparison');
+    expect(find(audit(list, { languages: [{ vocabulary }] }), '1', 'inside words')!.evidence.examples[0]!.word).toBe(
+      'comparison',
+    );
   });
   test('an edit follows', () => {
     const checked = audit([shortcut('1', 'so', 'so long')], { languages: [{ vocabulary }] });
@@ -124,6 +156,15 @@ test('of one shortcut a text that looks secret is told first, then a code in use
   const secret = '4111 1111 1111 1111';
   expect(findSecrets(secret)).toHaveLength(1);
   const list = [shortcut('1', 'so', 'so long'), shortcut('2', 'so', secret)];
-  const checked = Audit.run({ list: listOf(list), profiles: [DEVICE_PROFILES['phone-list']], languages: [{ vocabulary: vocabularyOf(['so']) }] });
-  expect(checked.findingsOf('2').map(({ type }) => type).slice(0, 2)).toEqual(['secret', 'same code']);
+  const checked = Audit.run({
+    list: listOf(list),
+    profiles: [DEVICE_PROFILES['phone-list']],
+    languages: [{ vocabulary: vocabularyOf(['so']) }],
+  });
+  expect(
+    checked
+      .findingsOf('2')
+      .map(({ type }) => type)
+      .slice(0, 2),
+  ).toEqual(['secret', 'same code']);
 });

@@ -25,7 +25,8 @@ export function tryCode(entry: FiringEntry, list: CompiledList): Tried | null {
 function tryBehind(lead: string, entry: FiringEntry, list: CompiledList): Tried | null {
   const held = heldBy(entry, list.profile);
   if (held === null || held.fires === 'offer') return null;
-  const typed = entry.code + (held.fires === 'delimiter' || list.profile.prefix === 'wait' ? separatorOf(list.profile) : '');
+  const typed =
+    entry.code + (held.fires === 'delimiter' || list.profile.prefix === 'wait' ? separatorOf(list.profile) : '');
   const { text, trace } = simulate(keysOf(typed), list, list.profile, { explains: false, after: lead });
   const fired = trace.filter(({ rule }) => rule.startsWith('fired') && rule !== 'fired-by-rescan');
   if (fired.some(({ id }) => id === entry.id)) return null;

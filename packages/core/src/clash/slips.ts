@@ -77,7 +77,12 @@ export class SlipIndex {
       for (let j = 0; j < near.length; j += 1) {
         const other = (hash + Math.imul(near[j]! - a, power(i))) | 0;
         if (this.mayHave(other)) {
-          this.note(other, found, 'neighbouring key', key.slice(0, i) + String.fromCharCode(near[j]!) + key.slice(i + 1));
+          this.note(
+            other,
+            found,
+            'neighbouring key',
+            key.slice(0, i) + String.fromCharCode(near[j]!) + key.slice(i + 1),
+          );
         }
       }
       // Doubled: every unit behind moves one place on.

@@ -42,7 +42,9 @@ const ENDINGS = ["'s", 's', 'es', 'ed', 'ing', "'"];
 export function isWord(word: string, vocabulary: Vocabulary): boolean {
   const { words } = spellingOf(vocabulary);
   const lower = word.toLowerCase();
-  return words.has(lower) || ENDINGS.some((ending) => lower.endsWith(ending) && words.has(lower.slice(0, -ending.length)));
+  return (
+    words.has(lower) || ENDINGS.some((ending) => lower.endsWith(ending) && words.has(lower.slice(0, -ending.length)))
+  );
 }
 
 /** The most frequent common word that is one slip away, or null. */
@@ -50,7 +52,9 @@ export function nearestCommonWord(word: string, vocabulary: Vocabulary): string 
   const { byRest } = spellingOf(vocabulary);
   const lower = word.toLowerCase();
   const rank = (near: string) => vocabulary.words.indexOf(near);
-  const near = [lower, ...restsOf(lower)].flatMap((rest) => byRest.get(rest) ?? []).filter((one) => isOneSlip(lower, one));
+  const near = [lower, ...restsOf(lower)]
+    .flatMap((rest) => byRest.get(rest) ?? [])
+    .filter((one) => isOneSlip(lower, one));
   return near.length === 0 ? null : near.reduce((best, one) => (rank(one) < rank(best) ? one : best));
 }
 

@@ -27,8 +27,14 @@ describe('known values of SUBTLEX-US (Brysbaert & New 2009)', () => {
   test('two codes that meet in one word are counted once, for the one that fires', () => {
     const instant = { rules: { fires: 'instant' } } as const;
     const list = [shortcut('1', 'so', 'x', instant), shortcut('2', 'som', 'y', instant)];
-    const checked = audit(list, { languages: [{ vocabulary: english }], profiles: [{ ...DEVICE_PROFILES['computer-list'], edge: 'word' }] });
-    const all = english.words.reduce((sum, word, i) => sum + (word.startsWith('so') ? english.perTenThousand[i]! : 0), 0);
+    const checked = audit(list, {
+      languages: [{ vocabulary: english }],
+      profiles: [{ ...DEVICE_PROFILES['computer-list'], edge: 'word' }],
+    });
+    const all = english.words.reduce(
+      (sum, word, i) => sum + (word.startsWith('so') ? english.perTenThousand[i]! : 0),
+      0,
+    );
     expect(checked.figures['computer-list']!.perTenThousand).toBeCloseTo(all, 6);
     expect(find(checked, '2', 'unreachable')).toBeDefined();
     expect(find(checked, '2', 'beginning of words')).toBeUndefined();
@@ -44,14 +50,19 @@ describe('known values of SUBTLEX-US (Brysbaert & New 2009)', () => {
 
 test('everyday abbreviations, which no film has, are told with an assumed range and never as none', () => {
   const codes = ['btw', 'imo', 'fyi', 'thx', 'ps', 'tbh'];
-  const checked = audit(codes.map((code) => shortcut(code, code, `what ${code} stands for`)), { languages: [{ vocabulary: english }], profiles: [DEVICE_PROFILES['phone-list']] });
+  const checked = audit(
+    codes.map((code) => shortcut(code, code, `what ${code} stands for`)),
+    { languages: [{ vocabulary: english }], profiles: [DEVICE_PROFILES['phone-list']] },
+  );
   for (const code of codes) {
     const { evidence, severity } = find(checked, code, 'word')!;
     expect([code, severity, evidence.isAssumed]).toEqual([code, 'risky', true]);
     expect(evidence.perTenThousand * evidence.band.low).toBeCloseTo(0.008, 6);
     expect(evidence.perTenThousand * evidence.band.high).toBeCloseTo(4, 6);
   }
-  expect(find(checked, 'btw', 'word')!.evidence.examples).toEqual([{ word: 'btw', language: 'en', perTenThousand: 0.4 }]);
+  expect(find(checked, 'btw', 'word')!.evidence.examples).toEqual([
+    { word: 'btw', language: 'en', perTenThousand: 0.4 },
+  ]);
 });
 
 test('once in N weeks at a pace of 5,000 words', () => {
@@ -68,11 +79,17 @@ describe('beside the Brown Corpus (Francis & Kučera 1964; read from its package
 
   test('the misfires that the engine counts are those of plain counting', () => {
     const codes = ['so', 'ham', 'in', 'am', 'may', 'key', 'sound', 'oar'];
-    const list = CompiledList.compile(settleRules(listOf(codes.map((code) => shortcut(code, code)))), DEVICE_PROFILES['phone-list']);
+    const list = CompiledList.compile(
+      settleRules(listOf(codes.map((code) => shortcut(code, code)))),
+      DEVICE_PROFILES['phone-list'],
+    );
     const report = scanOwnText(text, list);
     // What fires: the word alone, no sign that joins before it, a delimiter behind it.
     for (const code of codes) {
-      const plain = text.match(new RegExp(`(?<![\\p{L}\\p{N}_]|[\\p{L}]['.:]|[^\\s(\\[{"'a-z]\\B)${code}(?=[\\s.,;:!?)\\]}"])`, 'giu'))?.length ?? 0;
+      const plain =
+        text.match(
+          new RegExp(`(?<![\\p{L}\\p{N}_]|[\\p{L}]['.:]|[^\\s(\\[{"'a-z]\\B)${code}(?=[\\s.,;:!?)\\]}"])`, 'giu'),
+        )?.length ?? 0;
       const counted = report.findings.find(({ id }) => id === code)?.count ?? 0;
       expect([code, Math.abs(counted - plain) <= Math.max(1, plain * 0.005)]).toEqual([code, true]);
     }
@@ -91,7 +108,10 @@ describe('beside the Brown Corpus (Francis & Kučera 1964; read from its package
     [0, 0.2],
   ] as const;
   const inClass = (of: typeof pairs, [from, to]: readonly [number, number]) =>
-    of.filter(({ frequency: one }) => one >= from && one < to).map(({ ratio }) => ratio).sort((a, b) => a - b);
+    of
+      .filter(({ frequency: one }) => one >= from && one < to)
+      .map(({ ratio }) => ratio)
+      .sort((a, b) => a - b);
 
   test('a band fitted on one half of the words covers 85 to 95 of 100 of the other half', () => {
     expect(pairs.length).toBeGreaterThan(4_000);
@@ -101,7 +121,13 @@ describe('beside the Brown Corpus (Francis & Kučera 1964; read from its package
       const high = fitted[Math.floor(fitted.length * 0.95)]!;
       const other = inClass(halves[1], one);
       const covered = other.filter((ratio) => ratio >= low && ratio <= high).length / other.length;
-      expect({ one, low: Math.exp(low), high: Math.exp(high), holds: covered >= 0.85 && covered <= 0.95, covered }).toMatchObject({ holds: true });
+      expect({
+        one,
+        low: Math.exp(low),
+        high: Math.exp(high),
+        holds: covered >= 0.85 && covered <= 0.95,
+        covered,
+      }).toMatchObject({ holds: true });
     }
   });
 

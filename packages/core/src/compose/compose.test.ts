@@ -2,7 +2,17 @@ import fc from 'fast-check';
 
 import { followOnDevice, settleRules, startSession } from '../fire';
 import { DEVICE_PROFILES } from '../fit';
-import { DeviceList, formattedHtml, joinerBefore, MissedChances, nextGap, shiftFormatted, tagsIn, withoutTag, withoutTags } from '.';
+import {
+  DeviceList,
+  formattedHtml,
+  joinerBefore,
+  MissedChances,
+  nextGap,
+  shiftFormatted,
+  tagsIn,
+  withoutTag,
+  withoutTags,
+} from '.';
 
 const shortcut = (code: string, expansion: string, id = code) => ({
   id,
@@ -47,7 +57,10 @@ describe('tags', () => {
         let text = block;
         for (const index of order) {
           const key = ['one', 'two', 'three'][index];
-          const range = withoutTag(text, tagsIn(text).find((tag) => tag.key === key)!);
+          const range = withoutTag(
+            text,
+            tagsIn(text).find((tag) => tag.key === key)!,
+          );
           text = text.slice(0, range.start) + text.slice(range.end);
         }
         expect(text.trim()).toBe('');
@@ -63,7 +76,8 @@ describe('missed chances', () => {
     shortcut(';ws', 'Corrie & Vale\nUnit 3, The Ropewalk'),
     shortcut(';x', '×'),
   ]);
-  const found = (text: string, quiet: { start: number; end: number }[] = []) => chances.endingAt(text, text.length, quiet);
+  const found = (text: string, quiet: { start: number; end: number }[] = []) =>
+    chances.endingAt(text, text.length, quiet);
 
   test('a text typed out is found, in other capitals and spaces too, the longest of several', () => {
     expect(found('Sorry! i am  about ten minutes away')).toEqual({ id: ';ten', start: 7, end: 35 });
@@ -101,7 +115,12 @@ describe('formatted stretches', () => {
     const end = start + 'Best wishes'.length;
     const list = text.indexOf('list');
     const block = '<ul>\n<li>one</li>\n</ul>\n';
-    expect(formattedHtml(text, [{ start: list, end: list + 4, html: block }, { start, end, html }])).toBe(
+    expect(
+      formattedHtml(text, [
+        { start: list, end: list + 4, html: block },
+        { start, end, html },
+      ]),
+    ).toBe(
       '<p>Dear &lt;R&gt; &amp; co,</p>\n<p>see you. Best <strong>wishes</strong><br>Ansel</p>\n<ul>\n<li>one</li>\n</ul>\n<p>here</p>',
     );
   });
@@ -115,12 +134,24 @@ describe('formatted stretches', () => {
 });
 
 describe('a list on a device', () => {
-  const entries = settleRules({ sets: [], shortcuts: [shortcut(';ws', 'Unit 3\nThe Ropewalk'), shortcut(';long', 'word '.repeat(60)), shortcut('two words', 'text')] });
+  const entries = settleRules({
+    sets: [],
+    shortcuts: [
+      shortcut(';ws', 'Unit 3\nThe Ropewalk'),
+      shortcut(';long', 'word '.repeat(60)),
+      shortcut('two words', 'text'),
+    ],
+  });
 
   test('where it knows no lines they are joined, and the space of a code is told of', () => {
     const device = DeviceList.of(entries, DEVICE_PROFILES['tablet-list']);
     let session = startSession();
-    for (const key of ';ws ') session = followOnDevice(session, { type: 'edit', range: session.caret, text: key, how: 'typing' }, device.list).session;
+    for (const key of ';ws ')
+      session = followOnDevice(
+        session,
+        { type: 'edit', range: session.caret, text: key, how: 'typing' },
+        device.list,
+      ).session;
     expect(session.text).toBe('Unit 3 The Ropewalk ');
     expect(device.refusedAt('so two words', 12)).toEqual({ id: 'two words', typed: 'two words', why: 'space in code' });
     expect(device.refusedAt(';ws', 3)).toBeNull();

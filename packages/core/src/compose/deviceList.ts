@@ -39,13 +39,16 @@ export class DeviceList {
         reasons.set(entry.id, why);
       }
     }
-    const unheld = refused.length === 0 ? null : CompiledList.compile(refused, { ...profile, spacesInCodes: true, builtIn: [] });
+    const unheld =
+      refused.length === 0 ? null : CompiledList.compile(refused, { ...profile, spacesInCodes: true, builtIn: [] });
     return new DeviceList(CompiledList.compile(held, profile), unheld, reasons);
   }
 
   /** The code that ends at `end` and that the device could not take. */
   refusedAt(text: string, end: number): Refused | null {
     const match = this.refused?.matchesEndingAt(text, end)[0];
-    return match ? { id: match.entry.id, typed: text.slice(match.start, match.end), why: this.reasons.get(match.entry.id)! } : null;
+    return match
+      ? { id: match.entry.id, typed: text.slice(match.start, match.end), why: this.reasons.get(match.entry.id)! }
+      : null;
   }
 }

@@ -7,7 +7,11 @@ export interface FormattedStretch extends Range {
 }
 
 /** The stretches after `replaced` became `length` units long: one that is cut into is plain text from then on. */
-export function shiftFormatted(stretches: readonly FormattedStretch[], replaced: Range, length: number): FormattedStretch[] {
+export function shiftFormatted(
+  stretches: readonly FormattedStretch[],
+  replaced: Range,
+  length: number,
+): FormattedStretch[] {
   const shift = length - (replaced.end - replaced.start);
   return stretches.flatMap((one) => {
     if (one.end <= replaced.start) return [one];

@@ -6,23 +6,40 @@ import { fileNameOf, mailtoUri, smsUri, textToSend, titleOf } from '.';
 describe('mail drafts as in RFC 6068', () => {
   test.each([
     [{ to: ['chris@example.com'], body: '' }, 'mailto:chris@example.com'],
-    [{ to: ['infobot@example.com'], subject: 'current-issue', body: '' }, 'mailto:infobot@example.com?subject=current-issue'],
-    [{ to: ['infobot@example.com'], body: 'send current-issue' }, 'mailto:infobot@example.com?body=send%20current-issue'],
-    [{ to: ['infobot@example.com'], body: 'send current-issue\nsend index' }, 'mailto:infobot@example.com?body=send%20current-issue%0D%0Asend%20index'],
+    [
+      { to: ['infobot@example.com'], subject: 'current-issue', body: '' },
+      'mailto:infobot@example.com?subject=current-issue',
+    ],
+    [
+      { to: ['infobot@example.com'], body: 'send current-issue' },
+      'mailto:infobot@example.com?body=send%20current-issue',
+    ],
+    [
+      { to: ['infobot@example.com'], body: 'send current-issue\nsend index' },
+      'mailto:infobot@example.com?body=send%20current-issue%0D%0Asend%20index',
+    ],
     [{ to: ['gorby%kremvax@example.com'], body: '' }, 'mailto:gorby%25kremvax@example.com'],
     [{ to: ['unlikely?address@example.com'], body: '' }, 'mailto:unlikely%3Faddress@example.com'],
     [{ to: ['Mike&family@example.org'], body: '' }, 'mailto:Mike%26family@example.org'],
     [{ to: ['"not@me"@example.org'], body: '' }, 'mailto:%22not%40me%22@example.org'],
     [{ to: ['"oh\\\\no"@example.org'], body: '' }, 'mailto:%22oh%5C%5Cno%22@example.org'],
     [{ to: ['user@example.org'], subject: 'caf\u00e9', body: '' }, 'mailto:user@example.org?subject=caf%C3%A9'],
-    [{ to: ['user@example.org'], subject: 'caf\u00e9', body: 'caf\u00e9' }, 'mailto:user@example.org?subject=caf%C3%A9&body=caf%C3%A9'],
-    [{ to: ['user@\u7d0d\u8c46.example.org'], subject: 'Test', body: 'NATTO' }, 'mailto:user@%E7%B4%8D%E8%B1%86.example.org?subject=Test&body=NATTO'],
+    [
+      { to: ['user@example.org'], subject: 'caf\u00e9', body: 'caf\u00e9' },
+      'mailto:user@example.org?subject=caf%C3%A9&body=caf%C3%A9',
+    ],
+    [
+      { to: ['user@\u7d0d\u8c46.example.org'], subject: 'Test', body: 'NATTO' },
+      'mailto:user@%E7%B4%8D%E8%B1%86.example.org?subject=Test&body=NATTO',
+    ],
   ])('%j', (draft, uri) => {
     expect(mailtoUri(draft)).toBe(uri);
   });
 
   test('several who get it are parted by commas', () => {
-    expect(mailtoUri({ to: ['a@corrieandvale.example', 'b@corrieandvale.example'], body: '' })).toBe('mailto:a@corrieandvale.example,b@corrieandvale.example');
+    expect(mailtoUri({ to: ['a@corrieandvale.example', 'b@corrieandvale.example'], body: '' })).toBe(
+      'mailto:a@corrieandvale.example,b@corrieandvale.example',
+    );
   });
 
   test('any text is read back by the URL standard as it was, with the line breaks of mail', () => {

@@ -16,7 +16,10 @@ export const LONG_DRAFT = 2_000;
  * line break is %0D%0A (section 5). A lone surrogate becomes U+FFFD.
  */
 export function mailtoUri({ to = [], subject = '', body }: MailDraft): string {
-  const fields = [...(subject === '' ? [] : [`subject=${encoded(subject.replaceAll(/\s+/gu, ' '))}`]), ...(body === '' ? [] : [`body=${encoded(body.replaceAll(/\r\n?|\n/gu, '\r\n'))}`])];
+  const fields = [
+    ...(subject === '' ? [] : [`subject=${encoded(subject.replaceAll(/\s+/gu, ' '))}`]),
+    ...(body === '' ? [] : [`body=${encoded(body.replaceAll(/\r\n?|\n/gu, '\r\n'))}`]),
+  ];
   return `mailto:${to.map(encodedAddress).join(',')}${fields.length > 0 ? `?${fields.join('&')}` : ''}`;
 }
 
@@ -37,7 +40,10 @@ function encodedAddress(address: string): string {
 
 function encoded(text: string): string {
   // Its marks are what a URI's grammar calls sub-delimiters; encoded, they are safe in every reader.
-  return encodeURIComponent(wellFormed(text)).replaceAll(/[!'()*]/gu, (sign) => `%${sign.charCodeAt(0).toString(16).toUpperCase()}`);
+  return encodeURIComponent(wellFormed(text)).replaceAll(
+    /[!'()*]/gu,
+    (sign) => `%${sign.charCodeAt(0).toString(16).toUpperCase()}`,
+  );
 }
 
 function wellFormed(text: string): string {
@@ -59,11 +65,21 @@ export function titleOf(text: string): string {
   // A first line of a megabyte need not be read to its end.
   const line = /\S[^\n]{0,400}/u.exec(text)?.[0].trim() ?? '';
   const clusters = clustersOf(line);
-  return clusters.length <= LONGEST_TITLE ? line : `${clusters.slice(0, LONGEST_TITLE - 1).map(({ text: one }) => one).join('').trimEnd()}…`;
+  return clusters.length <= LONGEST_TITLE
+    ? line
+    : `${clusters
+        .slice(0, LONGEST_TITLE - 1)
+        .map(({ text: one }) => one)
+        .join('')
+        .trimEnd()}…`;
 }
 
 /** A name for a file of a draft, safe on every system. */
 export function fileNameOf(title: string, extension: 'txt' | 'html'): string {
-  const name = title.replaceAll(/[\p{C}<>:"/\\|?*…]+/gu, ' ').replaceAll(/\s+/gu, ' ').trim().replaceAll(/^\.+|[.,;: ]+$/gu, '');
+  const name = title
+    .replaceAll(/[\p{C}<>:"/\\|?*…]+/gu, ' ')
+    .replaceAll(/\s+/gu, ' ')
+    .trim()
+    .replaceAll(/^\.+|[.,;: ]+$/gu, '');
   return `${name === '' ? 'Draft' : name}.${extension}`;
 }

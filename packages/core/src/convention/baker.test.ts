@@ -19,7 +19,12 @@ import { partsOf } from './mark';
 const english = parseVocabulary(buildVocabulary('en'));
 const CODES = `no ok so wed bye well yes thx hi sat sun now due out box rye btw asap fyi tmr pls
   ;ad ;hrs ;tel ;web ;inv ;ord ;del ;sour ;gf`.split(/\s+/u);
-const use = (keyboard: string, share: number, device: InUse['device']): InUse => ({ keyboard: KEYBOARDS.find(({ id }) => id === keyboard)!, share, pace: 1, device });
+const use = (keyboard: string, share: number, device: InUse['device']): InUse => ({
+  keyboard: KEYBOARDS.find(({ id }) => id === keyboard)!,
+  share,
+  pace: 1,
+  device,
+});
 const PHONE = use('phone-en', 7, DEVICE_PROFILES['phone-list']);
 const COMPUTER = use('hardware-en-gb', 3, DEVICE_PROFILES['computer-list']);
 const AFTER: Mark = { place: 'after', marker: ',' };
@@ -49,13 +54,18 @@ test('a comma behind codes is told to misfire often, and is not recommended', ()
   const recommended = rowOf(comparison, comparison.recommendation!.mark);
   expect(recommended.misfires.aWeek).toBeLessThan(0.05);
   // Nor would it be if short words were not among the codes: the next ones would be.
-  const few = compared({ list: { sets: [], shortcuts: baker.list.shortcuts.filter(({ code }) => code.startsWith(';')) } });
+  const few = compared({
+    list: { sets: [], shortcuts: baker.list.shortcuts.filter(({ code }) => code.startsWith(';')) },
+  });
   const { ofNewCode, misfires } = rowOf(few, AFTER);
   expect(isOftenMistaken({ ofNewCode, misfires: { ...misfires, aWeek: 0 } })).toBe(true);
 });
 
 test('what it would do to an ordinary answer', () => {
-  const entries = settleRules(baker.list).map((entry) => ({ ...entry, code: markCode(partsOf(entry.code)!.mnemonic, AFTER) }));
+  const entries = settleRules(baker.list).map((entry) => ({
+    ...entry,
+    code: markCode(partsOf(entry.code)!.mnemonic, AFTER),
+  }));
   const fired = CompiledList.compile(entries, DEVICE_PROFILES['phone-list']).scan('Well, no, not on Wed, ok, bye');
   expect(fired.map(({ entry }) => entry.id)).toEqual(['well', 'no', 'wed', 'ok']);
 });
@@ -66,8 +76,14 @@ test('a comma before them is fine on a phone; on a device that fires at once a m
   expect(phone.misfires.aWeek).toBeLessThan(0.05);
   expect(computer.misfires.aWeek).toBeGreaterThan(0.01);
   expect(computer.misfires.aWeek).toBeLessThan(0.5);
-  const entries = settleRules(baker.list).map((entry) => ({ ...entry, code: markCode(partsOf(entry.code)!.mnemonic, BEFORE) }));
-  const firedOn = (profile: InUse['device']) => CompiledList.compile(entries, profile).scan('it is the one left,so take it').map(({ entry }) => entry.id);
+  const entries = settleRules(baker.list).map((entry) => ({
+    ...entry,
+    code: markCode(partsOf(entry.code)!.mnemonic, BEFORE),
+  }));
+  const firedOn = (profile: InUse['device']) =>
+    CompiledList.compile(entries, profile)
+      .scan('it is the one left,so take it')
+      .map(({ entry }) => entry.id);
   expect([firedOn(PHONE.device), firedOn(COMPUTER.device)]).toEqual([[], ['so']]);
 });
 
@@ -81,11 +97,17 @@ test('a long text of her own forbids no marker for one place in it', () => {
   expect(isOftenMistaken(row)).toBe(false);
 }, 60_000);
 
-test.each([['en'], ['de'], ['fr'], ['es'], ['de', 'en'], ['en', 'fr']] as const)('without a word about keyboards it is the one for a phone and a computer: %s %s', (first, ...others) => {
-  const usual = [use(`phone-${first}`, 6, DEVICE_PROFILES['phone-list']), use(`hardware-${first === 'en' ? 'en-gb' : first}`, 4, DEVICE_PROFILES['computer-list'])];
-  const vocabularies = [first, ...others].map((language) => parseVocabulary(buildVocabulary(language)));
-  expect(usualMark(usual, vocabularies)).toEqual(USUAL);
-});
+test.each([['en'], ['de'], ['fr'], ['es'], ['de', 'en'], ['en', 'fr']] as const)(
+  'without a word about keyboards it is the one for a phone and a computer: %s %s',
+  (first, ...others) => {
+    const usual = [
+      use(`phone-${first}`, 6, DEVICE_PROFILES['phone-list']),
+      use(`hardware-${first === 'en' ? 'en-gb' : first}`, 4, DEVICE_PROFILES['computer-list']),
+    ];
+    const vocabularies = [first, ...others].map((language) => parseVocabulary(buildVocabulary(language)));
+    expect(usualMark(usual, vocabularies)).toEqual(USUAL);
+  },
+);
 
 test.each([
   ['a phone', [PHONE]],
@@ -93,9 +115,15 @@ test.each([
 ])('what new codes are proposed with on %s is what is recommended to a list of likely ones', (_, inUse) => {
   const mark = usualMark(inUse, [english])!;
   const row = rowOf(compared({ inUse }), mark);
-  expect([row.claims, row.traps.filter(({ severity }) => severity !== 'note'), isOftenMistaken(row)]).toEqual([[], [], false]);
+  expect([row.claims, row.traps.filter(({ severity }) => severity !== 'note'), isOftenMistaken(row)]).toEqual([
+    [],
+    [],
+    false,
+  ]);
   // Under it nothing better is found.
-  const shortcuts = CODES.map((code) => shortcut(code, markCode(partsOf(code)!.mnemonic, mark), `what ${code} stands for`));
+  const shortcuts = CODES.map((code) =>
+    shortcut(code, markCode(partsOf(code)!.mnemonic, mark), `what ${code} stands for`),
+  );
   const after = compared({ inUse, list: { sets: [], shortcuts } });
   expect([after.firstStep, after.recommendation?.mark ?? mark]).toEqual([null, mark]);
 });

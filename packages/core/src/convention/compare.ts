@@ -77,7 +77,9 @@ class Comparing {
   ) {
     this.marks = new MarkIndex(charactersOf(input.inUse));
     this.devices = devicesOf(input.inUse);
-    this.own = input.ownText ? { folded: foldedFor(this.devices, input.ownText), words: countWords(input.ownText) } : null;
+    this.own = input.ownText
+      ? { folded: foldedFor(this.devices, input.ownText), words: countWords(input.ownText) }
+      : null;
     this.beginnings = [...new Set(subjects.map(({ mnemonic }) => mnemonic.slice(0, LONGEST_CLAIM - 1)))];
     this.usesAWeek = subjects.reduce((sum, { uses }) => sum + uses, 0);
     this.wordsAWeek = input.wordsAWeek ?? WORDS_A_WEEK;
@@ -125,9 +127,22 @@ class Comparing {
     };
     const byCost = Array.from(cost, (_, index) => index).sort((a, b) => cost[a]! - cost[b]! || a - b);
     const inUse = subjects.map(({ mark }) => marks.indexOf(mark)).filter((index) => index >= 0);
-    const shown = new Set([...byCost.slice(0, BEST), ...front, ...inUse, ...byCost.filter((index) => Array.from(marks.markOf(index).marker).length < 2)]);
+    const shown = new Set([
+      ...byCost.slice(0, BEST),
+      ...front,
+      ...inUse,
+      ...byCost.filter((index) => Array.from(marks.markOf(index).marker).length < 2),
+    ]);
     const rows = [...shown].map(rowOf).sort((a, b) => a.secondsAWeek - b.secondsAWeek);
-    const advice = recommend({ marks, byCost, front: byCost.filter((index) => front.has(index)), rowOf, present, inUse: subjects.map(({ mark }) => mark), usesAWeek: this.usesAWeek });
+    const advice = recommend({
+      marks,
+      byCost,
+      front: byCost.filter((index) => front.has(index)),
+      rowOf,
+      present,
+      inUse: subjects.map(({ mark }) => mark),
+      usesAWeek: this.usesAWeek,
+    });
     return { codes: subjects.length, marks: marks.count, present, rows, ...advice };
   }
 
@@ -152,13 +167,21 @@ class Comparing {
       }
     }
     const misfires = this.misfiresOf(subjects);
-    return { effort: { taps, seconds }, misfires, secondsAWeek: this.costOf(seconds, misfires.aWeek, 0), fromTable, collisions: this.presentCollisions() };
+    return {
+      effort: { taps, seconds },
+      misfires,
+      secondsAWeek: this.costOf(seconds, misfires.aWeek, 0),
+      fromTable,
+      collisions: this.presentCollisions(),
+    };
   }
 
   private presentCollisions(): number {
     const { subjects, others } = this;
     const known = new Set(others.map(({ code }) => matchKey(code)));
-    return collisionsIn(subjects.map(({ code }) => code)) + subjects.filter(({ code }) => known.has(matchKey(code))).length;
+    return (
+      collisionsIn(subjects.map(({ code }) => code)) + subjects.filter(({ code }) => known.has(matchKey(code))).length
+    );
   }
 
   /** The misfires of codes as they are, by the engine itself. */
@@ -179,7 +202,12 @@ class Comparing {
       per100Contexts += (hit.size * 100 * part) / CONTEXT_COUNT;
       if (this.own) list.scanEach(this.own.folded.get(profile)!, () => (inOwnText += part));
     }
-    return { perTenThousand, per100Contexts, inOwnText: this.own && inOwnText, aWeek: this.aWeek(perTenThousand, per100Contexts, inOwnText) };
+    return {
+      perTenThousand,
+      per100Contexts,
+      inOwnText: this.own && inOwnText,
+      aWeek: this.aWeek(perTenThousand, per100Contexts, inOwnText),
+    };
   }
 
   /** How often a new code would misfire in a week, by mark. */
@@ -187,7 +215,9 @@ class Comparing {
     const sums = new Float64Array(this.marks.count);
     for (const { profile, part } of this.devices) {
       for (const { vocabulary, share } of this.languages()) {
-        misfiresOfLikely(vocabulary, profile, this.marks).forEach((rate, mark) => (sums[mark]! += rate * share * part * this.wordsAWeek));
+        misfiresOfLikely(vocabulary, profile, this.marks).forEach(
+          (rate, mark) => (sums[mark]! += rate * share * part * this.wordsAWeek),
+        );
       }
     }
     return sums;
@@ -202,7 +232,8 @@ class Comparing {
     const all = new Float64Array(CONTEXT_COUNT).fill(100 / CONTEXT_COUNT);
     for (const { profile, part } of this.devices) {
       const tally = new MarkTally(marks, subjects, profile);
-      const add = (into: Float64Array, sums: Float64Array, times: number) => sums.forEach((sum, mark) => (into[mark]! += sum * times));
+      const add = (into: Float64Array, sums: Float64Array, times: number) =>
+        sums.forEach((sum, mark) => (into[mark]! += sum * times));
       for (const { vocabulary, share } of this.languages()) {
         const bank = bankOf(vocabulary);
         const weighed = { folded: bank.foldedFor(profile), starts: bank.starts, weights: vocabulary.perTenThousand };
@@ -230,7 +261,14 @@ class Comparing {
   /** The words with marks in which the codes may fire. */
   private markedBank(vocabulary: Vocabulary): MarkedBank {
     let bank = this.markedBanks.get(vocabulary);
-    if (!bank) this.markedBanks.set(vocabulary, (bank = new MarkedBank(this.subjects.map(({ mnemonic }) => mnemonic), vocabulary)));
+    if (!bank)
+      this.markedBanks.set(
+        vocabulary,
+        (bank = new MarkedBank(
+          this.subjects.map(({ mnemonic }) => mnemonic),
+          vocabulary,
+        )),
+      );
     return bank;
   }
 
@@ -257,7 +295,9 @@ class Comparing {
     for (const { code } of others) room.take(code);
     const free = room.count();
     // The codes themselves take room under every mark: only short ones can.
-    const mnemonics = [...new Set(subjects.map(({ mnemonic }) => matchKey(mnemonic)))].filter((mnemonic) => /^\p{L}{1,3}$/u.test(mnemonic));
+    const mnemonics = [...new Set(subjects.map(({ mnemonic }) => matchKey(mnemonic)))].filter((mnemonic) =>
+      /^\p{L}{1,3}$/u.test(mnemonic),
+    );
     const shorter = [3, 2, 1].map((most) => mnemonics.filter(({ length }) => length <= most));
     for (const [index, mark] of marks) {
       for (const mnemonic of shorter[markedBy(mark)] ?? []) {
@@ -271,7 +311,8 @@ class Comparing {
   private collisions(): Float64Array {
     const { marks, subjects, others } = this;
     const mnemonics = new Map<string, number>();
-    for (const { mnemonic } of subjects) mnemonics.set(matchKey(mnemonic), (mnemonics.get(matchKey(mnemonic)) ?? 0) + 1);
+    for (const { mnemonic } of subjects)
+      mnemonics.set(matchKey(mnemonic), (mnemonics.get(matchKey(mnemonic)) ?? 0) + 1);
     const collisions = new Float64Array(marks.count).fill(collisionsIn(subjects.map(({ mnemonic }) => mnemonic)));
     for (const { code } of others) {
       const parts = partsOf(matchKey(code));

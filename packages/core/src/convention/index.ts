@@ -17,7 +17,18 @@ export {
   type Recommendation,
 } from './comparison';
 export { formerCodes, FORMER_LASTS, idOfFormer } from './former';
-export { isInScope, isSameMark, isSameScope, markCode, markKey, mayBeMarked, partsOf, standsApart, type Marked, type Parts } from './mark';
+export {
+  isInScope,
+  isSameMark,
+  isSameScope,
+  markCode,
+  markKey,
+  mayBeMarked,
+  partsOf,
+  standsApart,
+  type Marked,
+  type Parts,
+} from './mark';
 export { planRemark, type CannotRemark, type Remark, type RemarkPlan } from './plan';
 export { LEAST_GAIN } from './recommend';
 export { conventionFor, recogniseConventions, type Recognised, type RecognisedMark } from './recognise';

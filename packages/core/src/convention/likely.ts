@@ -37,12 +37,33 @@ function weighLikely(vocabulary: Vocabulary, profile: DeviceProfile, marks: Mark
   if (mnemonics.length === 0) return new Float64Array(marks.count);
   const tally = new MarkTally(marks, mnemonics.map(newCode), profile);
   const bank = bankOf(vocabulary);
-  const words = tally.weigh({ folded: bank.foldedFor(profile), starts: bank.starts, weights: vocabulary.perTenThousand });
+  const words = tally.weigh({
+    folded: bank.foldedFor(profile),
+    starts: bank.starts,
+    weights: vocabulary.perTenThousand,
+  });
   const marked = tally.weighMarked(new MarkedBank(mnemonics, vocabulary).weighedFor(profile));
-  const contexts = tally.weigh({ folded: CONTEXT_BANK.foldedFor(profile), starts: CONTEXT_BANK.starts, weights: new Float64Array(CONTEXT_COUNT).fill(1 / CONTEXT_COUNT) });
-  return words.map((word, mark) => ((word + marked[mark]!) / 10_000 + contexts[mark]! / WORDS_A_CONTEXT) / mnemonics.length);
+  const contexts = tally.weigh({
+    folded: CONTEXT_BANK.foldedFor(profile),
+    starts: CONTEXT_BANK.starts,
+    weights: new Float64Array(CONTEXT_COUNT).fill(1 / CONTEXT_COUNT),
+  });
+  return words.map(
+    (word, mark) => ((word + marked[mark]!) / 10_000 + contexts[mark]! / WORDS_A_CONTEXT) / mnemonics.length,
+  );
 }
 
 function newCode(mnemonic: string): FiringEntry & { readonly mnemonic: string } {
-  return { id: mnemonic, code: mnemonic, mnemonic, expansion: '', uses: 0, language: 'und', fires: 'delimiter', edge: 'word', capitals: 'ignore', delimiter: 'keep' };
+  return {
+    id: mnemonic,
+    code: mnemonic,
+    mnemonic,
+    expansion: '',
+    uses: 0,
+    language: 'und',
+    fires: 'delimiter',
+    edge: 'word',
+    capitals: 'ignore',
+    delimiter: 'keep',
+  };
 }

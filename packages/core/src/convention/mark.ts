@@ -1,4 +1,12 @@
-import { clustersOf, isItself, splitMarker, type ConventionFields, type Mark, type Scope, type Shortcut } from '../model';
+import {
+  clustersOf,
+  isItself,
+  splitMarker,
+  type ConventionFields,
+  type Mark,
+  type Scope,
+  type Shortcut,
+} from '../model';
 
 /** What of a shortcut a convention looks at. */
 export type Marked = Pick<Shortcut, 'id' | 'code' | 'kind' | 'setId' | 'content'>;
@@ -23,7 +31,13 @@ export function partsOf(code: string): Parts | null {
   if (fits(before) && before === after) return { mark: { place: 'both', marker: before }, mnemonic };
   if (before !== '' || after !== '') return { mark: BARE, mnemonic: code };
   const [first, second] = clustersOf(code.toLowerCase());
-  const isDoubled = /^\p{L}/u.test(code) && first!.text === second?.text && !code.toLowerCase().split(first!.text).every((rest) => rest === '');
+  const isDoubled =
+    /^\p{L}/u.test(code) &&
+    first!.text === second?.text &&
+    !code
+      .toLowerCase()
+      .split(first!.text)
+      .every((rest) => rest === '');
   return isDoubled ? { mark: DOUBLED, mnemonic: code.slice(second.index) } : { mark: BARE, mnemonic: code };
 }
 
@@ -31,7 +45,11 @@ export const BARE: Mark = { place: 'bare', marker: '' };
 export const DOUBLED: Mark = { place: 'doubled', marker: '' };
 
 /** A mnemonic under a mark. */
-export function markCode(mnemonic: string, { place, marker }: Mark, capitals: ConventionFields['capitals'] = 'as they are'): string {
+export function markCode(
+  mnemonic: string,
+  { place, marker }: Mark,
+  capitals: ConventionFields['capitals'] = 'as they are',
+): string {
   const inner = capitals === 'small' ? mnemonic.toLowerCase() : mnemonic;
   switch (place) {
     case 'before':

@@ -29,7 +29,11 @@ interface After {
  * alone, so mnemonics are priced once for each such state, not once for each mark: the cost is the number
  * of marks and, some hundred times, that of mnemonics.
  */
-export function effortOfMarks(marks: MarkIndex, mnemonics: readonly WeighedMnemonic[], inUse: readonly InUse[]): MarkEffort {
+export function effortOfMarks(
+  marks: MarkIndex,
+  mnemonics: readonly WeighedMnemonic[],
+  inUse: readonly InUse[],
+): MarkEffort {
   const taps = new Float64Array(marks.count);
   const seconds = new Float64Array(marks.count);
   const shares = inUse.reduce((sum, { share }) => sum + share, 0);
@@ -41,7 +45,12 @@ export function effortOfMarks(marks: MarkIndex, mnemonics: readonly WeighedMnemo
       const typed = pricer.typed(text, from.state);
       // What a keyboard does not have is fetched from a table, as far away under every mark.
       const whole = typed.missing === null ? typed : typeFrom(pricer, text, from.state);
-      return { state: whole.state, weight: from.weight, taps: from.taps + whole.taps, seconds: from.seconds + whole.seconds };
+      return {
+        state: whole.state,
+        weight: from.weight,
+        taps: from.taps + whole.taps,
+        seconds: from.seconds + whole.seconds,
+      };
     };
     const start: After = { state: middle, weight: 1, taps: 0, seconds: 0 };
     const add = (mark: number, one: { taps: number; seconds: number }) => {
@@ -55,8 +64,14 @@ export function effortOfMarks(marks: MarkIndex, mnemonics: readonly WeighedMnemo
     const all = (texts: (mnemonic: string) => string, from: After) =>
       mean(mnemonics.map(({ mnemonic, weight }) => ({ ...type(texts(mnemonic), from), weight })));
 
-    add(marks.bare, all((mnemonic) => mnemonic + BEHIND, start));
-    add(marks.doubled, all((mnemonic) => mnemonic[0]! + mnemonic + BEHIND, start));
+    add(
+      marks.bare,
+      all((mnemonic) => mnemonic + BEHIND, start),
+    );
+    add(
+      marks.doubled,
+      all((mnemonic) => mnemonic[0]! + mnemonic + BEHIND, start),
+    );
 
     const following = new Map<number, { taps: number; seconds: number }>();
     const followed = ({ state, taps: before, seconds: took }: After) => {
@@ -79,7 +94,9 @@ export function effortOfMarks(marks: MarkIndex, mnemonics: readonly WeighedMnemo
       }
       // Means again, as the others are.
       // Where only codes end that are never used, nothing goes on from: a mean over nothing is no number.
-      return [...ends.values()].filter(({ weight }) => weight > 0).map((one) => ({ ...one, taps: one.taps / one.weight, seconds: one.seconds / one.weight }));
+      return [...ends.values()]
+        .filter(({ weight }) => weight > 0)
+        .map((one) => ({ ...one, taps: one.taps / one.weight, seconds: one.seconds / one.weight }));
     };
     const ends = endsAfter(start);
     const { characters } = marks;

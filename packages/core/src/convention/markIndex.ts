@@ -56,7 +56,9 @@ export class MarkIndex {
     const rest = index % this.pairs;
     const place: MarkerPlace = side === 0 ? 'before' : side === 1 ? 'after' : 'both';
     const marker =
-      rest < length ? this.characters[rest]! : this.characters[Math.floor(rest / length) - 1]! + this.characters[rest % length]!;
+      rest < length
+        ? this.characters[rest]!
+        : this.characters[Math.floor(rest / length) - 1]! + this.characters[rest % length]!;
     return { place, marker };
   }
 
@@ -64,7 +66,9 @@ export class MarkIndex {
   indexOf({ place, marker }: Mark): number {
     if (place === 'doubled') return this.doubled;
     if (place === 'bare') return this.bare;
-    const [one, two] = Array.from(marker, (character) => (character.length === 1 ? this.numberOf(character.charCodeAt(0)) : -1));
+    const [one, two] = Array.from(marker, (character) =>
+      character.length === 1 ? this.numberOf(character.charCodeAt(0)) : -1,
+    );
     if (one === undefined || one < 0 || two === -1) return -1;
     if (place === 'both') return two === undefined ? this.both(one) : -1;
     if (place === 'before') return two === undefined ? this.before(one) : this.beforeTwo(one, two);
@@ -75,4 +79,3 @@ export class MarkIndex {
     for (let index = 0; index < this.count; index += 1) yield [index, this.markOf(index)];
   }
 }
-

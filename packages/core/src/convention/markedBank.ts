@@ -24,13 +24,27 @@ export class MarkedBank {
     const keys = new Set(mnemonics.map((mnemonic) => matchKey(mnemonic)));
     const aroundOf = wordsAround({ ending: keys, beginning: keys }, vocabulary);
     this.texts = [...keys].flatMap((key) => markedWordsUnder(key, vocabulary, aroundOf(key)));
-    this.bank = new Bank(this.texts.map(({ text }) => text), true);
-    this.from = Int32Array.from(this.texts, ({ text, start }) => start - /[^\p{L}\p{N}\p{M}]*$/u.exec(text.slice(0, start))![0].length);
-    this.to = Int32Array.from(this.texts, ({ text, end }) => end + /^[^\p{L}\p{N}\p{M}]*/u.exec(text.slice(end))![0].length);
+    this.bank = new Bank(
+      this.texts.map(({ text }) => text),
+      true,
+    );
+    this.from = Int32Array.from(
+      this.texts,
+      ({ text, start }) => start - /[^\p{L}\p{N}\p{M}]*$/u.exec(text.slice(0, start))![0].length,
+    );
+    this.to = Int32Array.from(
+      this.texts,
+      ({ text, end }) => end + /^[^\p{L}\p{N}\p{M}]*/u.exec(text.slice(end))![0].length,
+    );
   }
 
   weighedFor(profile: DeviceProfile): WeighedMarked {
-    return { folded: this.bank.foldedFor(profile), starts: this.bank.starts, texts: this.texts, isMarked: this.isMarked };
+    return {
+      folded: this.bank.foldedFor(profile),
+      starts: this.bank.starts,
+      texts: this.texts,
+      isMarked: this.isMarked,
+    };
   }
 
   /** How often, in 10,000 words, a code of this list fires with its marks. */
@@ -46,6 +60,12 @@ export class MarkedBank {
 
   private readonly isMarked = (text: number, start: number, end: number): boolean => {
     const one = this.texts[text]!;
-    return start <= one.start && start >= this.from[text]! && end >= one.end && end <= this.to[text]! && (start < one.start || end > one.end);
+    return (
+      start <= one.start &&
+      start >= this.from[text]! &&
+      end >= one.end &&
+      end <= this.to[text]! &&
+      (start < one.start || end > one.end)
+    );
   };
 }

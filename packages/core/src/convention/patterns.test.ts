@@ -18,10 +18,15 @@ function ends(patterns: Patterns, text: string): string[] {
 test('every occurrence is found, those inside others too', () => {
   const random = randomFrom(5);
   for (let i = 0; i < 50; i += 1) {
-    const some = (most: number) => Array.from({ length: 1 + Math.floor(random() * most) }, () => pick(random, ['a', 'b', 'ß'])).join('');
+    const some = (most: number) =>
+      Array.from({ length: 1 + Math.floor(random() * most) }, () => pick(random, ['a', 'b', 'ß'])).join('');
     const strings = [...new Set(Array.from({ length: 8 }, () => some(4)))];
     const text = `${some(60)}x${some(20)}`;
-    const naive = strings.flatMap((string) => Array.from(text, (_, at) => at + 1).filter((end) => text.slice(0, end).endsWith(string)).map((end) => `${string} ${end}`));
+    const naive = strings.flatMap((string) =>
+      Array.from(text, (_, at) => at + 1)
+        .filter((end) => text.slice(0, end).endsWith(string))
+        .map((end) => `${string} ${end}`),
+    );
     expect(ends(new Patterns(strings), text)).toEqual(naive.sort());
   }
 });
@@ -45,7 +50,10 @@ test('a front holds what nothing else beats in both measures', () => {
   for (let i = 0; i < 40; i += 1) {
     const [first, second] = [0, 1].map(() => Array.from({ length: 12 }, () => Math.floor(random() * 6)));
     const naive = first!.flatMap((one, index) => {
-      const isBeaten = first!.some((other, at) => (other < one && second![at]! <= second![index]!) || (other <= one && second![at]! < second![index]!));
+      const isBeaten = first!.some(
+        (other, at) =>
+          (other < one && second![at]! <= second![index]!) || (other <= one && second![at]! < second![index]!),
+      );
       return isBeaten ? [] : [index];
     });
     expect([...frontOf(first!, second!)].sort((a, b) => a - b)).toEqual(naive);

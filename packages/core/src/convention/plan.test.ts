@@ -5,7 +5,22 @@ let next = 0;
 function one(code: string, expansion = `what ${code} gives`, more: { kind?: Kind; setId?: string } = {}): Shortcut {
   next += 1;
   const content = { expansion, template: false, format: 'plain' as const };
-  return { id: String(next).padStart(4, '0'), code, content, kind: 'message', setId: null, rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null, changed: 0, private: false, ...more };
+  return {
+    id: String(next).padStart(4, '0'),
+    code,
+    content,
+    kind: 'message',
+    setId: null,
+    rules: {},
+    usesAWeek: null,
+    former: null,
+    pinned: null,
+    note: '',
+    language: null,
+    changed: 0,
+    private: false,
+    ...more,
+  };
 }
 const COMMA: Mark = { place: 'before', marker: ',' };
 const whole = (mark: Mark) => ({ scope: { of: 'list' }, mark, capitals: 'as they are' }) as const;
@@ -13,7 +28,15 @@ const codes = (plan: ReturnType<typeof planRemark>) => plan.remarks.map(({ from,
 
 describe('a list set in another mark', () => {
   test('changes what can be marked, and leaves what fits, what none marks, and exceptions', () => {
-    const list = [one(';ten'), one('ttune'), one('book*'), one(',fits'), one('->'), one('teh', 'the', { kind: 'correction' }), one('keep')];
+    const list = [
+      one(';ten'),
+      one('ttune'),
+      one('book*'),
+      one(',fits'),
+      one('->'),
+      one('teh', 'the', { kind: 'correction' }),
+      one('keep'),
+    ];
     const plan = planRemark(list, whole(COMMA), new Set([list[6]!.id]));
     expect(codes(plan)).toEqual([';ten ,ten', 'ttune ,tune', 'book* ,book']);
     expect(plan.fitting).toEqual([list[3]!.id]);
@@ -40,7 +63,9 @@ describe('a list set in another mark', () => {
     const list = [one(',ten', 'ten'), one(';ten', '…'), one(';TEN', '—'), one('#ten', '***')];
     const plan = planRemark(list, whole(COMMA));
     const after = list.map(({ id, code }) => plan.remarks.find((remark) => remark.id === id)?.to ?? code);
-    expect(new Set(after.map((code) => code.toLowerCase())).size).toBeGreaterThanOrEqual(new Set(list.map(({ code }) => code.toLowerCase())).size);
+    expect(new Set(after.map((code) => code.toLowerCase())).size).toBeGreaterThanOrEqual(
+      new Set(list.map(({ code }) => code.toLowerCase())).size,
+    );
     expect(plan.remarks.length + plan.cannot.length).toBe(3);
     for (const { why } of plan.cannot) expect(why).toEqual({ type: 'taken', by: expect.any(String) as string });
   });
@@ -48,7 +73,10 @@ describe('a list set in another mark', () => {
   test('says what would be no code any more', () => {
     const long = 'x'.repeat(40);
     const { cannot } = planRemark([one(long)], whole(COMMA));
-    expect(cannot[0]!.why).toEqual({ type: 'not a code', problem: { type: 'too-many-clusters', limit: 40, found: 41 } });
+    expect(cannot[0]!.why).toEqual({
+      type: 'not a code',
+      problem: { type: 'too-many-clusters', limit: 40, found: 41 },
+    });
   });
 
   test('may set capitals small', () => {
@@ -58,7 +86,10 @@ describe('a list set in another mark', () => {
 
 describe('former codes', () => {
   const now = 1_000_000;
-  const moved = (code: string, former: string, until = now + FORMER_LASTS) => ({ ...one(code), former: { code: former, until } });
+  const moved = (code: string, former: string, until = now + FORMER_LASTS) => ({
+    ...one(code),
+    former: { code: former, until },
+  });
 
   test('go on for their time, and tell whose they are', () => {
     const list = [moved(',ten', ';ten'), moved(',old', ';old', now), one('so')];

@@ -19,7 +19,8 @@ export interface CannotRemark {
   readonly id: string;
   readonly from: string;
   readonly to: string;
-  readonly why: { readonly type: 'taken'; readonly by: string } | { readonly type: 'not a code'; readonly problem: TextProblem };
+  readonly why:
+    { readonly type: 'taken'; readonly by: string } | { readonly type: 'not a code'; readonly problem: TextProblem };
 }
 
 export interface RemarkPlan {
@@ -74,7 +75,10 @@ export function planRemark(
       continue;
     }
     const owner = taken.get(matchKey(to));
-    const near = owner === undefined ? undefined : nearCodes(to, content.expansion, [...taken.keys()], kind).find((one) => isUnderMark(one.code));
+    const near =
+      owner === undefined
+        ? undefined
+        : nearCodes(to, content.expansion, [...taken.keys()], kind).find((one) => isUnderMark(one.code));
     if (owner !== undefined && near === undefined) {
       cannot.push({ id, from: code, to, why: { type: 'taken', by: owner } });
       taken.set(matchKey(code), id);

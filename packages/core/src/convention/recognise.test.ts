@@ -1,7 +1,13 @@
 import type { ChosenConvention, Kind, Mark } from '../model';
 import { conventionFor, markCode, partsOf, recogniseConventions } from '.';
 
-const one = (code: string, kind: Kind = 'message', setId: string | null = null) => ({ id: code, code, kind, setId, content: { expansion: `text of ${code}`, template: false, format: 'plain' } as const });
+const one = (code: string, kind: Kind = 'message', setId: string | null = null) => ({
+  id: code,
+  code,
+  kind,
+  setId,
+  content: { expansion: `text of ${code}`, template: false, format: 'plain' } as const,
+});
 
 describe('a code taken apart', () => {
   test.each<[string, Mark | null, string]>([
@@ -21,10 +27,13 @@ describe('a code taken apart', () => {
     expect(partsOf(code)).toEqual(mark && { mark, mnemonic });
   });
 
-  test.each([';addr', 'glazier*', '!deg!', 'ttune', 'hrp', ',क्षि', 'ééclair'])('%s put together again is itself', (code) => {
-    const { mark, mnemonic } = partsOf(code)!;
-    expect(markCode(mnemonic, mark)).toBe(code);
-  });
+  test.each([';addr', 'glazier*', '!deg!', 'ttune', 'hrp', ',क्षि', 'ééclair'])(
+    '%s put together again is itself',
+    (code) => {
+      const { mark, mnemonic } = partsOf(code)!;
+      expect(markCode(mnemonic, mark)).toBe(code);
+    },
+  );
 
   test('capitals may be set small', () => {
     expect(markCode('PK', { place: 'before', marker: ',' }, 'small')).toBe(',pk');
@@ -32,12 +41,25 @@ describe('a code taken apart', () => {
 });
 
 describe('conventions of a list', () => {
-  const list = [one(';a1'), one(';b1'), one(';c1'), one('#t'), one('#u', 'tags'), one('so'), one('->', 'symbol'), one('teh', 'correction')];
+  const list = [
+    one(';a1'),
+    one(';b1'),
+    one(';c1'),
+    one('#t'),
+    one('#u', 'tags'),
+    one('so'),
+    one('->', 'symbol'),
+    one('teh', 'correction'),
+  ];
 
   test('are read off it, with strays and what none marks', () => {
     const { of, marks, main, strays, exempt } = recogniseConventions(list);
     expect(of).toBe(6);
-    expect(marks.map(({ mark, ids }) => [mark.marker, ids.length])).toEqual([[';', 3], ['#', 2], ['', 1]]);
+    expect(marks.map(({ mark, ids }) => [mark.marker, ids.length])).toEqual([
+      [';', 3],
+      ['#', 2],
+      ['', 1],
+    ]);
     expect(main!.mark.marker).toBe(';');
     expect(strays).toEqual(['#t', '#u', 'so']);
     expect(exempt).toEqual(['->', 'teh']);
@@ -49,8 +71,18 @@ describe('conventions of a list', () => {
   });
 
   test('that were chosen decide who strays: a set’s before a kind’s before the list’s', () => {
-    const chosen = (scope: ChosenConvention['scope'], marker: string): ChosenConvention => ({ id: marker, changed: 0, scope, mark: { place: 'before', marker }, capitals: 'as they are' });
-    const all = [chosen({ of: 'list' }, ';'), chosen({ of: 'kind', kind: 'tags' }, '#'), chosen({ of: 'set', setId: 's' }, ',')];
+    const chosen = (scope: ChosenConvention['scope'], marker: string): ChosenConvention => ({
+      id: marker,
+      changed: 0,
+      scope,
+      mark: { place: 'before', marker },
+      capitals: 'as they are',
+    });
+    const all = [
+      chosen({ of: 'list' }, ';'),
+      chosen({ of: 'kind', kind: 'tags' }, '#'),
+      chosen({ of: 'set', setId: 's' }, ','),
+    ];
     expect(recogniseConventions(list, all).strays).toEqual(['#t', 'so']);
     expect(conventionFor(one('x', 'tags', 's'), all)!.mark.marker).toBe(',');
     expect(conventionFor(one('x', 'tags'), all)!.mark.marker).toBe('#');

@@ -22,7 +22,10 @@ export interface Recognised {
 }
 
 /** What marks the codes of a list: "34 of 60 begin with ;". Linear. `chosen`: conventions that hold. */
-export function recogniseConventions(shortcuts: readonly Marked[], chosen: readonly ChosenConvention[] = []): Recognised {
+export function recogniseConventions(
+  shortcuts: readonly Marked[],
+  chosen: readonly ChosenConvention[] = [],
+): Recognised {
   const marks = new Map<string, { mark: Mark; ids: string[] }>();
   const exempt: string[] = [];
   for (const shortcut of shortcuts) {
@@ -47,8 +50,13 @@ export function recogniseConventions(shortcuts: readonly Marked[], chosen: reado
 }
 
 /** The convention that holds for a shortcut: its set's before its kind's before the list's; null: none was chosen. */
-export function conventionFor(shortcut: Pick<Marked, 'kind' | 'setId'>, chosen: readonly ChosenConvention[]): ChosenConvention | null {
+export function conventionFor(
+  shortcut: Pick<Marked, 'kind' | 'setId'>,
+  chosen: readonly ChosenConvention[],
+): ChosenConvention | null {
   const ranks = ['set', 'kind', 'list'] as const;
   const holding = chosen.filter(({ scope }) => isInScope(shortcut, scope));
-  return holding.sort((a, b) => ranks.indexOf(a.scope.of) - ranks.indexOf(b.scope.of) || b.changed - a.changed)[0] ?? null;
+  return (
+    holding.sort((a, b) => ranks.indexOf(a.scope.of) - ranks.indexOf(b.scope.of) || b.changed - a.changed)[0] ?? null
+  );
 }

@@ -1,6 +1,14 @@
 import { MISFIRE } from '../effort';
 import type { Mark } from '../model';
-import { isOftenMistaken, type Against, type Comparison, type Cost, type MarkCost, type PresentCost, type Recommendation } from './comparison';
+import {
+  isOftenMistaken,
+  type Against,
+  type Comparison,
+  type Cost,
+  type MarkCost,
+  type PresentCost,
+  type Recommendation,
+} from './comparison';
 import { standsApart } from './mark';
 import type { MarkIndex } from './markIndex';
 
@@ -42,7 +50,10 @@ function bestBeside(base: Cost, { marks, byCost, front, rowOf, present, usesAWee
     const better = row.isOnFront ? undefined : front.find((one) => isBetter(rowOf(one), row));
     return {
       mark: row.mark,
-      beatenBy: better === undefined ? null : { mark: marks.markOf(better), why: againstOf(rowOf(better), present) ?? 'changes' },
+      beatenBy:
+        better === undefined
+          ? null
+          : { mark: marks.markOf(better), why: againstOf(rowOf(better), present) ?? 'changes' },
       gain: {
         whole: gain,
         typing: (base.effort.seconds - row.effort.seconds) * usesAWeek,

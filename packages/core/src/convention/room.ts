@@ -31,9 +31,14 @@ export class Room {
 
   /** Where a code stands in the tables; null: it is too long, or of other characters. */
   private cellOf(code: string): { readonly table: Uint8Array; readonly at: number } | null {
-    const numbers = Array.from(matchKey(code), (character) => (character.length === 1 ? this.marks.numberOf(character.charCodeAt(0)) : -1));
+    const numbers = Array.from(matchKey(code), (character) =>
+      character.length === 1 ? this.marks.numberOf(character.charCodeAt(0)) : -1,
+    );
     if (numbers.includes(-1) || numbers.length < 2 || numbers.length > 3) return null;
-    return { table: numbers.length === 2 ? this.two : this.three, at: numbers.reduce((sum, number) => sum * this.size + number, 0) };
+    return {
+      table: numbers.length === 2 ? this.two : this.three,
+      at: numbers.reduce((sum, number) => sum * this.size + number, 0),
+    };
   }
 
   /** How many codes of two and three characters are free under each mark, with letters as mnemonics. */

@@ -1,4 +1,13 @@
-import { delimiterTest, foldAll, FoldedPlaces, heldBy, isEndedInPassing, passingState, type FiringEntry, type FoldedText } from '../fire';
+import {
+  delimiterTest,
+  foldAll,
+  FoldedPlaces,
+  heldBy,
+  isEndedInPassing,
+  passingState,
+  type FiringEntry,
+  type FoldedText,
+} from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey } from '../model';
 import type { WeighedMarked } from './markedBank';
@@ -147,7 +156,13 @@ export class MarkTally {
     const { text } = folded;
     const numberAt = (at: number) => (at >= 0 && at < places.length ? marks.numberOf(places.foldedAt(at)) : -1);
     /** Tells of a code from `from` to `to` if it would fire. */
-    const tryAt = (mark: number, from: number, to: number, { isInstant, isAnywhere }: Mnemonic, typed: string | null): void => {
+    const tryAt = (
+      mark: number,
+      from: number,
+      to: number,
+      { isInstant, isAnywhere }: Mnemonic,
+      typed: string | null,
+    ): void => {
       const start = places.placeOf(from);
       const end = places.placeOf(to);
       if (start < 0 || end < 0) return;
@@ -171,27 +186,65 @@ export class MarkTally {
         const isDoubled = start > 0 && places.foldedAt(start - 1) === places.foldedAt(start);
         for (const owner of owners[string]!) {
           const { mnemonic, needsCapitals } = owner;
-          const typed = (mark: number, code: (marker: string) => string) => (needsCapitals ? code(marks.markOf(mark).marker).normalize('NFC') : null);
+          const typed = (mark: number, code: (marker: string) => string) =>
+            needsCapitals ? code(marks.markOf(mark).marker).normalize('NFC') : null;
           tryAt(marks.bare, start, end, owner, needsCapitals ? mnemonic.normalize('NFC') : null);
-          if (isDoubled) tryAt(marks.doubled, start - 1, end, owner, needsCapitals ? (mnemonic[0]! + mnemonic).normalize('NFC') : null);
+          if (isDoubled)
+            tryAt(
+              marks.doubled,
+              start - 1,
+              end,
+              owner,
+              needsCapitals ? (mnemonic[0]! + mnemonic).normalize('NFC') : null,
+            );
           if (before >= 0) {
             const one = marks.before(before);
-            tryAt(one, start - 1, end, owner, typed(one, (marker) => marker + mnemonic));
+            tryAt(
+              one,
+              start - 1,
+              end,
+              owner,
+              typed(one, (marker) => marker + mnemonic),
+            );
             if (beforeThat >= 0) {
               const two = marks.beforeTwo(beforeThat, before);
-              tryAt(two, start - 2, end, owner, typed(two, (marker) => marker + mnemonic));
+              tryAt(
+                two,
+                start - 2,
+                end,
+                owner,
+                typed(two, (marker) => marker + mnemonic),
+              );
             }
             if (after === before) {
               const both = marks.both(before);
-              tryAt(both, start - 1, end + 1, owner, typed(both, (marker) => marker + mnemonic + marker));
+              tryAt(
+                both,
+                start - 1,
+                end + 1,
+                owner,
+                typed(both, (marker) => marker + mnemonic + marker),
+              );
             }
           }
           if (after >= 0) {
             const one = marks.after(after);
-            tryAt(one, start, end + 1, owner, typed(one, (marker) => mnemonic + marker));
+            tryAt(
+              one,
+              start,
+              end + 1,
+              owner,
+              typed(one, (marker) => mnemonic + marker),
+            );
             if (afterThat >= 0) {
               const two = marks.afterTwo(after, afterThat);
-              tryAt(two, start, end + 2, owner, typed(two, (marker) => mnemonic + marker));
+              tryAt(
+                two,
+                start,
+                end + 2,
+                owner,
+                typed(two, (marker) => mnemonic + marker),
+              );
             }
           }
         }

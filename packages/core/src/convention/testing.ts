@@ -69,7 +69,11 @@ export function plainCost(mark: Mark, { list, inUse, languages, usesAWeek, ownTe
 }
 
 /** Misfires in a week as docs/conventions.md has them, by hand. */
-export function plainAWeek({ perTenThousand, per100Contexts, inOwnText }: PlainCost, ownText: string | undefined, wordsAWeek: number): number {
+export function plainAWeek(
+  { perTenThousand, per100Contexts, inOwnText }: PlainCost,
+  ownText: string | undefined,
+  wordsAWeek: number,
+): number {
   const aWord = perTenThousand / 1e4 + per100Contexts / 1e4;
   if (!ownText) return aWord * wordsAWeek;
   return ((aWord * 50_000 + inOwnText) / (50_000 + countWords(ownText))) * wordsAWeek;

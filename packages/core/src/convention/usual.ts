@@ -13,7 +13,16 @@ const USES = 3;
  */
 export function usualMark(inUse: readonly InUse[], vocabularies: readonly Vocabulary[]): Mark | null {
   const mnemonics = [...new Set(vocabularies.flatMap(likelyMnemonics))];
-  const shortcuts = mnemonics.map((code) => ({ id: code, code, content: { expansion: `${code}.`, template: false, format: 'plain' }, kind: 'message', setId: null }) as const);
+  const shortcuts = mnemonics.map(
+    (code) =>
+      ({
+        id: code,
+        code,
+        content: { expansion: `${code}.`, template: false, format: 'plain' },
+        kind: 'message',
+        setId: null,
+      }) as const,
+  );
   const comparison = compareMarks({
     list: { sets: [], shortcuts },
     scope: { of: 'list' },

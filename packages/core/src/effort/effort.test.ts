@@ -2,7 +2,18 @@ import { parseVocabulary } from '@yellow-latch/language';
 import { buildVocabulary } from '@yellow-latch/language/build';
 
 import { pick, randomFrom } from '../fire/testing';
-import { cheapestWay, FITTS, fittsTiming, KLM, klmTiming, kspcOf, kspcOfLetters, type Keyboard, type Press, type Way } from '.';
+import {
+  cheapestWay,
+  FITTS,
+  fittsTiming,
+  KLM,
+  klmTiming,
+  kspcOf,
+  kspcOfLetters,
+  type Keyboard,
+  type Press,
+  type Way,
+} from '.';
 import { multiTapPad, plainKeyboard, smallPhone } from './testing';
 
 const ROWS = ['qwertyuiop', 'asdfghjkl', 'zxcvbnm', ' '];
@@ -13,7 +24,10 @@ const way = (text: string, keyboard: Keyboard, timing = fittsTiming): Way => {
   return found;
 };
 const taps = (text: string) => way(text, smallPhone()).taps;
-const keys = (text: string) => way(text, smallPhone()).presses.map(({ key }) => key).join('');
+const keys = (text: string) =>
+  way(text, smallPhone())
+    .presses.map(({ key }) => key)
+    .join('');
 
 describe('the way to a text', () => {
   test('goes through the layers it needs, and no others', () => {
@@ -41,7 +55,11 @@ describe('the way to a text', () => {
   });
 
   test('of a character that is not there names it, and where', () => {
-    expect(cheapestWay('so 🎹', smallPhone(), fittsTiming)).toEqual({ type: 'not-on-keyboard', character: '🎹', at: 3 });
+    expect(cheapestWay('so 🎹', smallPhone(), fittsTiming)).toEqual({
+      type: 'not-on-keyboard',
+      character: '🎹',
+      at: 3,
+    });
     expect(kspcOf('ß', plainKeyboard(ROWS))).toMatchObject({ type: 'not-on-keyboard', character: 'ß' });
   });
 
@@ -83,7 +101,16 @@ describe('the quickest way is what trying everything finds', () => {
       to: random() < 0.2 ? [pick(random, LAYERS), pick(random, LAYERS)] : [pick(random, LAYERS)],
       ...(random() < 0.1 ? { hold: 0.5 } : {}),
     }));
-    return { id: 'random', name: 'Random', language: 'und', kind: 'glass', keys: { k: key(), l: key(), m: key(), n: key() }, presses, start: 'one', automaticCapital: null };
+    return {
+      id: 'random',
+      name: 'Random',
+      language: 'und',
+      kind: 'glass',
+      keys: { k: key(), l: key(), m: key(), n: key() },
+      presses,
+      start: 'one',
+      automaticCapital: null,
+    };
   }
 
   /** Every sequence of presses that types the text and is no longer than `most`, the quickest. */
@@ -98,7 +125,8 @@ describe('the quickest way is what trying everything finds', () => {
       if (left === 0) return;
       for (const press of presses) {
         if (press.layer !== layer || (press.gives !== '' && press.gives !== text[typed])) continue;
-        const next = seconds + fittsTiming(last === null ? null : places[last]!, places[press.key]!) + (press.hold ?? 0);
+        const next =
+          seconds + fittsTiming(last === null ? null : places[last]!, places[press.key]!) + (press.hold ?? 0);
         for (const to of press.to) go(to, press.key, typed + (press.gives === '' ? 0 : 1), next, left - 1);
       }
     };
@@ -119,7 +147,10 @@ describe('the quickest way is what trying everything finds', () => {
       const seconds = found.type === 'way' ? found.seconds : Infinity;
       const most = found.type === 'way' ? found.taps + 2 : text.length + 2;
       if (found.type === 'way') typed += 1;
-      expect({ text, seconds: seconds.toFixed(9) }).toEqual({ text, seconds: quickest(text, keyboard, most).toFixed(9) });
+      expect({ text, seconds: seconds.toFixed(9) }).toEqual({
+        text,
+        seconds: quickest(text, keyboard, most).toFixed(9),
+      });
     }
     expect(typed).toBeGreaterThan(KEYBOARDS / 5);
   });

@@ -71,7 +71,10 @@ export function wayInside(text: string, keyboard: Keyboard): Way | NotOnKeyboard
  * What it takes to type a code and to have it accepted: where a delimiter fires it, the space that the text
  * needed anyway costs nothing; where that is dropped it is typed again; an offer takes a tap.
  */
-export function effortOfCode(entry: FiringEntry, { keyboard, pace, device }: InUse): Effort | NotOnKeyboard | NotOnDevice {
+export function effortOfCode(
+  entry: FiringEntry,
+  { keyboard, pace, device }: InUse,
+): Effort | NotOnKeyboard | NotOnDevice {
   const held = heldBy(entry, device);
   if (held === null) return { type: 'not-on-device' };
   const pricer = pricerOf(keyboard);
@@ -101,7 +104,11 @@ function effortFrom(start: number, text: string, { keyboard, pace }: Pick<InUse,
 }
 
 /** A text in NFC typed to its end from a state on; what is on no key is fetched from a table of signs. */
-export function typeFrom(pricer: Pricer, text: string, start: number): Omit<Typed, 'missing'> & { readonly fromTable: readonly string[] } {
+export function typeFrom(
+  pricer: Pricer,
+  text: string,
+  start: number,
+): Omit<Typed, 'missing'> & { readonly fromTable: readonly string[] } {
   const first = pricer.typed(text, start);
   if (first.missing === null) return { ...first, fromTable: [] };
   const fromTable: string[] = [];

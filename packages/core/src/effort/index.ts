@@ -7,7 +7,19 @@
  * expansions on the keyboards in use. What is assumed about people stands in `assumptions.ts`.
  */
 export { MISFIRE, RECALL, RECALL_OF_TEXT, TABLE_OF_SIGNS, UNLEARNING, WEEKS_A_YEAR } from './assumptions';
-export { effortInside, effortOfCode, effortOfText, middleOf, pricerOf, typeFrom, wayInside, type Effort, type InUse, type NotOnDevice, type TextEffort } from './inUse';
+export {
+  effortInside,
+  effortOfCode,
+  effortOfText,
+  middleOf,
+  pricerOf,
+  typeFrom,
+  wayInside,
+  type Effort,
+  type InUse,
+  type NotOnDevice,
+  type TextEffort,
+} from './inUse';
 export { type Key, type Keyboard, type Press } from './keyboard';
 export { kspcOf, kspcOfLetters } from './kspc';
 export { countTypedOut } from './ownUses';

@@ -16,12 +16,17 @@ const MOST_WORDS = 40;
 export function recallKindOf(code: string, expansion: string): RecallKind {
   const { mnemonic } = splitMarker(matchKey(code));
   const inner = mnemonic.replaceAll(/[^\p{L}\p{N}\p{M}]/gu, '');
-  const words = matchKey(expansion).match(/[\p{L}\p{N}][\p{L}\p{N}\p{M}]*/gu)?.slice(0, MOST_WORDS) ?? [];
+  const words =
+    matchKey(expansion)
+      .match(/[\p{L}\p{N}][\p{L}\p{N}\p{M}]*/gu)
+      ?.slice(0, MOST_WORDS) ?? [];
   // Signs alone: what is typed looks like what comes.
   if (inner === '') return 'rule';
   const single = /^(.)\1./u.test(inner) ? [inner, inner.slice(1)] : [inner];
   if (single.some((one) => isByRule(one, words))) return 'rule';
-  return words.some((word, from) => word[0] === inner[0] && areConsonants(inner, words.slice(from).join(''))) ? 'consonants' : 'arbitrary';
+  return words.some((word, from) => word[0] === inner[0] && areConsonants(inner, words.slice(from).join('')))
+    ? 'consonants'
+    : 'arbitrary';
 }
 
 /** Seconds until a code has come to mind. */

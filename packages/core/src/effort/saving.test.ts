@@ -136,15 +136,33 @@ describe('what a shortcut saves', () => {
   });
 
   test('sums by set and by keyboard are the week’s; equal expansions count for each', () => {
-    const list = [entry('work', 'work and shop'), entry('shop', 'work and shop'), entry('♯', 'sharp'), entry(';ten', 'ten minutes away')];
+    const list = [
+      entry('work', 'work and shop'),
+      entry('shop', 'work and shop'),
+      entry('♯', 'sharp'),
+      entry(';ten', 'ten minutes away'),
+    ];
     const sets: Record<string, string> = { work: 'a', shop: 'b' };
-    const { each, week, bySet, byKeyboard } = savingsOf(list, () => said(3), (id) => sets[id] ?? null, [HARDWARE, PHONE]);
+    const { each, week, bySet, byKeyboard } = savingsOf(
+      list,
+      () => said(3),
+      (id) => sets[id] ?? null,
+      [HARDWARE, PHONE],
+    );
     expect(each.map(({ id }) => id).at(-1)).toBe('♯');
-    const sum = (of: Record<string, { seconds: number }>) => Object.values(of).reduce((all, { seconds }) => all + seconds, 0);
+    const sum = (of: Record<string, { seconds: number }>) =>
+      Object.values(of).reduce((all, { seconds }) => all + seconds, 0);
     expect(sum(bySet)).toBeCloseTo(week.seconds, 9);
     expect(sum(byKeyboard)).toBeCloseTo(week.seconds, 9);
     expect(Object.keys(bySet).sort()).toEqual(['', 'a', 'b']);
-    expect(savingsOf([], () => null, () => null, [HARDWARE]).week).toEqual({ taps: 0, seconds: 0 });
+    expect(
+      savingsOf(
+        [],
+        () => null,
+        () => null,
+        [HARDWARE],
+      ).week,
+    ).toEqual({ taps: 0, seconds: 0 });
   });
 });
 
@@ -185,10 +203,12 @@ describe('texts that were typed out', () => {
       ['never', 'I was never there'],
       ['blank', ' '],
     ]);
-    const naive = new Map([...texts].flatMap(([id, text]) => {
-      const count = text.trim() === '' ? 0 : own.split(text.trim()).length - 1;
-      return count > 0 ? [[id, count] as const] : [];
-    }));
+    const naive = new Map(
+      [...texts].flatMap(([id, text]) => {
+        const count = text.trim() === '' ? 0 : own.split(text.trim()).length - 1;
+        return count > 0 ? [[id, count] as const] : [];
+      }),
+    );
     expect(countTypedOut(own, texts)).toEqual(naive);
   });
 });

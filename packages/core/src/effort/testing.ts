@@ -7,7 +7,9 @@ const OF_TESTS = { name: 'For tests', language: 'en', kind: 'glass' } as const;
 /** A key for each sign of the rows, side by side. */
 function keysOf(rows: readonly string[]): Record<string, Key> {
   return Object.fromEntries(
-    rows.flatMap((row, y) => Array.from(row, (sign, x): [string, Key] => [sign, { x: x * SIDE, y: y * SIDE, width: SIDE, height: SIDE }])),
+    rows.flatMap((row, y) =>
+      Array.from(row, (sign, x): [string, Key] => [sign, { x: x * SIDE, y: y * SIDE, width: SIDE, height: SIDE }]),
+    ),
   );
 }
 
@@ -23,7 +25,17 @@ export function plainKeyboard(rows: readonly string[]): Keyboard {
  * and so on; N comes between two letters of one key.
  */
 export function multiTapPad(): Keyboard {
-  const groups = { '2': 'abc', '3': 'def', '4': 'ghi', '5': 'jkl', '6': 'mno', '7': 'pqrs', '8': 'tuv', '9': 'wxyz', '0': ' ' };
+  const groups = {
+    '2': 'abc',
+    '3': 'def',
+    '4': 'ghi',
+    '5': 'jkl',
+    '6': 'mno',
+    '7': 'pqrs',
+    '8': 'tuv',
+    '9': 'wxyz',
+    '0': ' ',
+  };
   const presses: Press[] = [];
   const states = ['free', ...Object.keys(groups).map((key) => `after ${key}`)];
   for (const layer of states) {
@@ -37,10 +49,18 @@ export function multiTapPad(): Keyboard {
   for (const [key, letters] of Object.entries(groups)) {
     for (let struck = 1; struck < letters.length; struck += 1) {
       presses.push({ key, layer: `${key} ${struck}`, gives: letters[struck]!, to: [`after ${key}`] });
-      if (struck + 1 < letters.length) presses.push({ key, layer: `${key} ${struck}`, gives: '', to: [`${key} ${struck + 1}`] });
+      if (struck + 1 < letters.length)
+        presses.push({ key, layer: `${key} ${struck}`, gives: '', to: [`${key} ${struck + 1}`] });
     }
   }
-  return { id: 'multi-tap', ...OF_TESTS, keys: keysOf(['123', '456', '789', 'N0']), presses, start: 'free', automaticCapital: null };
+  return {
+    id: 'multi-tap',
+    ...OF_TESTS,
+    keys: keysOf(['123', '456', '789', 'N0']),
+    presses,
+    start: 'free',
+    automaticCapital: null,
+  };
 }
 
 /**
@@ -72,5 +92,12 @@ export function smallPhone(): Keyboard {
     { key: '①', layer: 'figures', gives: '', to: ['letters'] },
     { key: 'e', layer: 'letters', gives: 'é', to: ['letters'], hold: 0.5 },
   );
-  return { id: 'small-phone', ...OF_TESTS, keys, presses, start: 'letters', automaticCapital: { from: 'letters', to: 'capitals' } };
+  return {
+    id: 'small-phone',
+    ...OF_TESTS,
+    keys,
+    presses,
+    start: 'letters',
+    automaticCapital: { from: 'letters', to: 'capitals' },
+  };
 }

@@ -1,13 +1,66 @@
 import { clustersOf, countClusters, LIMITS, splitMarker } from '../model';
 
 /** What a column of a table can hold. The names are those of the headings we write. */
-export const COLUMNS = ['code', 'expansion', 'kind', 'set', 'note', 'language', 'fires', 'edge', 'capitals', 'delimiter', 'form'] as const;
+export const COLUMNS = [
+  'code',
+  'expansion',
+  'kind',
+  'set',
+  'note',
+  'language',
+  'fires',
+  'edge',
+  'capitals',
+  'delimiter',
+  'form',
+] as const;
 export type Column = (typeof COLUMNS)[number];
 
 /** Headings under which people keep each, in their own words; compared without capitals. Common practice, no source. */
 const HEADINGS: Readonly<Partial<Record<Column, readonly string[]>>> = {
-  code: ['code', 'shortcut', 'you type', 'type', 'typed', 'abbreviation', 'abbr', 'abbrev', 'short', 'short form', 'key', 'keyword', 'replace', 'from', 'kürzel', 'abkürzung', 'raccourci', 'abréviation', 'atajo', 'abreviatura'],
-  expansion: ['expansion', 'you get', 'phrase', 'text', 'full text', 'long', 'long form', 'with', 'to', 'becomes', 'replacement', 'value', 'content', 'textbaustein', 'ersetzung', 'texte', 'phrase complète', 'texto', 'frase'],
+  code: [
+    'code',
+    'shortcut',
+    'you type',
+    'type',
+    'typed',
+    'abbreviation',
+    'abbr',
+    'abbrev',
+    'short',
+    'short form',
+    'key',
+    'keyword',
+    'replace',
+    'from',
+    'kürzel',
+    'abkürzung',
+    'raccourci',
+    'abréviation',
+    'atajo',
+    'abreviatura',
+  ],
+  expansion: [
+    'expansion',
+    'you get',
+    'phrase',
+    'text',
+    'full text',
+    'long',
+    'long form',
+    'with',
+    'to',
+    'becomes',
+    'replacement',
+    'value',
+    'content',
+    'textbaustein',
+    'ersetzung',
+    'texte',
+    'phrase complète',
+    'texto',
+    'frase',
+  ],
   kind: ['kind', 'art', 'genre', 'clase'],
   set: ['set', 'group', 'folder', 'category', 'gruppe', 'ordner', 'groupe', 'dossier', 'grupo', 'carpeta'],
   note: ['note', 'notes', 'comment', 'remark', 'description', 'notiz', 'bemerkung', 'remarque', 'nota'],
@@ -19,7 +72,9 @@ const HEADINGS: Readonly<Partial<Record<Column, readonly string[]>>> = {
   form: ['form'],
 };
 
-const MEANING = new Map(Object.entries(HEADINGS).flatMap(([column, names]) => names.map((name) => [name, column as Column])));
+const MEANING = new Map(
+  Object.entries(HEADINGS).flatMap(([column, names]) => names.map((name) => [name, column as Column])),
+);
 
 /** What the columns of a table hold, one for each; null: nothing that is read. */
 export type Columns = readonly (Column | null)[];
@@ -43,11 +98,14 @@ const SAMPLE = 200;
 export function understandColumns(rows: readonly (readonly string[])[]): Understood {
   const first = rows[0] ?? [];
   const named = readHeading(first);
-  if (named.includes('code') && named.includes('expansion')) return { hasHeading: true, columns: named, isUnclear: false };
+  if (named.includes('code') && named.includes('expansion'))
+    return { hasHeading: true, columns: named, isUnclear: false };
   const isHeading = named.some((column) => column !== null) && rows.length > 1;
   const sample = rows.slice(isHeading ? 1 : 0, SAMPLE);
   const width = Math.max(0, ...sample.map((row) => row.length));
-  const columns: (Column | null)[] = Array.from({ length: width }, (_, index) => (isHeading ? (named[index] ?? null) : null));
+  const columns: (Column | null)[] = Array.from({ length: width }, (_, index) =>
+    isHeading ? (named[index] ?? null) : null,
+  );
   const free = columns.flatMap((column, index) => (column === null ? [index] : []));
   const figures = free.map((index) => figureOf(sample, index));
   const isBarePair = !isHeading && width === 2;
@@ -57,14 +115,19 @@ export function understandColumns(rows: readonly (readonly string[])[]): Underst
     else if (first.canBeCode) columns[0] = 'code';
   }
   if (!columns.includes('code')) {
-    const code = figures.filter(({ canBeCode }) => canBeCode).sort((a, b) => b.different - a.different || a.length - b.length || a.index - b.index)[0];
+    const code = figures
+      .filter(({ canBeCode }) => canBeCode)
+      .sort((a, b) => b.different - a.different || a.length - b.length || a.index - b.index)[0];
     if (code) columns[code.index] = 'code';
   }
   if (!columns.includes('expansion')) {
-    const expansion = figures.filter(({ index }) => columns[index] === null).sort((a, b) => b.length - a.length || a.index - b.index)[0];
+    const expansion = figures
+      .filter(({ index }) => columns[index] === null)
+      .sort((a, b) => b.length - a.length || a.index - b.index)[0];
     if (expansion) columns[expansion.index] = 'expansion';
   }
-  const isPlain = isBarePair && columns[0] === 'code' && columns[1] === 'expansion' && areCodes(figures[0]!, figures[1]!);
+  const isPlain =
+    isBarePair && columns[0] === 'code' && columns[1] === 'expansion' && areCodes(figures[0]!, figures[1]!);
   return { hasHeading: isHeading, columns, isUnclear: !isPlain };
 }
 
@@ -101,7 +164,8 @@ function figureOf(sample: readonly (readonly string[])[], index: number): Figure
   const cells = sample.map((row) => row[index] ?? '').filter((cell) => cell !== '');
   const lengths = cells.map((cell) => (cell.length > 4 * LIMITS.codeClusters ? cell.length : countClusters(cell)));
   const fit = lengths.filter((length) => length <= LIMITS.codeClusters).length;
-  const inHundred = (is: (cell: string) => boolean) => Math.round((100 * cells.filter(is).length) / Math.max(1, cells.length));
+  const inHundred = (is: (cell: string) => boolean) =>
+    Math.round((100 * cells.filter(is).length) / Math.max(1, cells.length));
   return {
     index,
     length: lengths.reduce((sum, length) => sum + length, 0) / Math.max(1, cells.length),
@@ -117,7 +181,10 @@ export function beginningOf(text: string, clusters: number): string {
   const cut = text.slice(0, clusters * 8);
   const found = clustersOf(cut);
   if (found.length <= clusters && cut.length === text.length) return text;
-  const whole = found.slice(0, clusters - 1).map((cluster) => cluster.text).join('');
+  const whole = found
+    .slice(0, clusters - 1)
+    .map((cluster) => cluster.text)
+    .join('');
   const blank = whole.lastIndexOf(' ');
   return `${(blank > whole.length * 0.6 ? whole.slice(0, blank) : whole).trimEnd()}…`;
 }

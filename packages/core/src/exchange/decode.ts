@@ -43,11 +43,17 @@ export function decodeText(bytes: Uint8Array, chosen?: Encoding, largest = LARGE
   const zero = bytes.indexOf(0);
   if (zero >= 0) {
     const [little, big] = [plausibilityOf(bytes, 'utf-16le'), plausibilityOf(bytes, 'utf-16be')];
-    if (bytes.length % 2 === 1 || Math.max(little, big) < PLAUSIBLE) return { type: 'binary', at: zero, looksLike: null };
+    if (bytes.length % 2 === 1 || Math.max(little, big) < PLAUSIBLE)
+      return { type: 'binary', at: zero, looksLike: null };
     return decodeAs(bytes, little >= big ? 'utf-16le' : 'utf-16be');
   }
   try {
-    return { text: withLf(new TextDecoder('utf-8', { fatal: true }).decode(bytes)), encoding: 'utf-8', unread: 0, isGuess: false };
+    return {
+      text: withLf(new TextDecoder('utf-8', { fatal: true }).decode(bytes)),
+      encoding: 'utf-8',
+      unread: 0,
+      isGuess: false,
+    };
   } catch {
     return decodeAs(bytes, likelyEncoding(bytes), true);
   }
@@ -69,7 +75,10 @@ function plausibilityOf(bytes: Uint8Array, encoding: 'utf-16le' | 'utf-16be'): n
   let all = 0;
   for (const character of text) {
     all += 1;
-    const isUsual = /^[\x09\x0a\x0d\x20-\u058f\u05d0-\u06ff\u0900-\u0dff\u0e00-\u0e7f\u1e00-\u206f\u20a0-\u2bff\u3000-\u30ff\u4e00-\u9fff\uac00-\ud7a3\uff00-\uffef\u{1f000}-\u{1faff}]$/u.test(character);
+    const isUsual =
+      /^[\x09\x0a\x0d\x20-\u058f\u05d0-\u06ff\u0900-\u0dff\u0e00-\u0e7f\u1e00-\u206f\u20a0-\u2bff\u3000-\u30ff\u4e00-\u9fff\uac00-\ud7a3\uff00-\uffef\u{1f000}-\u{1faff}]$/u.test(
+        character,
+      );
     if (isUsual && WRITTEN.test(character)) good += 1;
   }
   // A text without a plain space, line break or tab is none that a list comes in.
@@ -80,7 +89,13 @@ function plausibilityOf(bytes: Uint8Array, encoding: 'utf-16le' | 'utf-16be'): n
 const DETECTED: Readonly<Record<string, Encoding>> = { 'iso-8859-1': 'windows-1252' };
 /** Below this the detector, of whose figures 100 is the highest, has seen too little to say anything but Western European. */
 const LEAST_CONFIDENCE = 25;
-const OF_LATIN_LETTERS: ReadonlySet<Encoding> = new Set<Encoding>(['windows-1252', 'windows-1250', 'iso-8859-2', 'iso-8859-15', 'macintosh']);
+const OF_LATIN_LETTERS: ReadonlySet<Encoding> = new Set<Encoding>([
+  'windows-1252',
+  'windows-1250',
+  'iso-8859-2',
+  'iso-8859-15',
+  'macintosh',
+]);
 
 /**
  * The encoding that bytes are most likely in, which are no UTF. In Latin script most letters beyond ASCII stand apart from each other; in all others
@@ -110,7 +125,8 @@ function likelyEncoding(bytes: Uint8Array): Encoding {
 function decodeAs(bytes: Uint8Array, encoding: Encoding, isGuess = false): DecodedText {
   let text = withLf(new TextDecoder(encoding).decode(bytes));
   // Some decoders leave what lies between ASCII and Latin-1 as control characters.
-  if (encoding === 'windows-1252') text = text.replace(/[\x80-\x9f]/g, (sign) => WINDOWS_1252[sign.charCodeAt(0) - 0x80]!);
+  if (encoding === 'windows-1252')
+    text = text.replace(/[\x80-\x9f]/g, (sign) => WINDOWS_1252[sign.charCodeAt(0) - 0x80]!);
   let unread = 0;
   for (let at = text.indexOf('\ufffd'); at >= 0; at = text.indexOf('\ufffd', at + 1)) unread += 1;
   return { text, encoding, unread, isGuess };

@@ -29,34 +29,118 @@ const plan = (text: string, shortcuts: Shortcut[] = [], choices?: ReadChoices) =
 };
 
 /** Code and expansion of each row; refused ones as the reason. */
-const pairs = (rows: readonly PlannedRow[]) => rows.map((row) => (row.status === 'refused' ? row.refusal.type : [row.wanted.fields.code, row.wanted.fields.content.expansion]));
+const pairs = (rows: readonly PlannedRow[]) =>
+  rows.map((row) =>
+    row.status === 'refused' ? row.refusal.type : [row.wanted.fields.code, row.wanted.fields.content.expansion],
+  );
 
 describe('reading what people have', () => {
   test.each<[string, string, [string, string][]]>([
     ['a table with a heading', 'Shortcut,Phrase\n;ws,Mill Lane\n', [[';ws', 'Mill Lane']]],
-    ['a table with the columns the other way round', 'text;abbreviation\nMill Lane, Corrie;;ws\n', [[';ws', 'Mill Lane, Corrie']]],
-    ['a code without quotes that begins with what stands between the cells', 'Kürzel;Text\n;ws;"Mill Lane"\n;;q;"Quay"\nten;Ten minutes\n', [[';ws', 'Mill Lane'], [';;q', 'Quay'], ['ten', 'Ten minutes']]],
+    [
+      'a table with the columns the other way round',
+      'text;abbreviation\nMill Lane, Corrie;;ws\n',
+      [[';ws', 'Mill Lane, Corrie']],
+    ],
+    [
+      'a code without quotes that begins with what stands between the cells',
+      'Kürzel;Text\n;ws;"Mill Lane"\n;;q;"Quay"\nten;Ten minutes\n',
+      [
+        [';ws', 'Mill Lane'],
+        [';;q', 'Quay'],
+        ['ten', 'Ten minutes'],
+      ],
+    ],
     ['cells of a heading that are left empty', 'code;text;;\nws;Mill Lane;;\n', [['ws', 'Mill Lane']]],
     ['a line that says what stands between the cells', 'sep=;\nKürzel;Text\nws;Mill Lane\n', [['ws', 'Mill Lane']]],
-    ['such a line before a table without a heading', 'SEP=|\n;ws|Mill Lane by the weir\n;ten|Ten minutes, no more\n', [[';ws', 'Mill Lane by the weir'], [';ten', 'Ten minutes, no more']]],
-    ['a table without a heading', ';ws,Mill Lane\n;ten,Ten minutes\n', [[';ws', 'Mill Lane'], [';ten', 'Ten minutes']]],
-    ['code, tab, text', ';ws\tMill Lane\n;q\t"so" they say\n', [[';ws', 'Mill Lane'], [';q', '"so" they say']]],
-    ['notes', '- ;ws = Mill Lane\n- ;ten = Ten minutes\n', [[';ws', 'Mill Lane'], [';ten', 'Ten minutes']]],
-    ['notes with arrows', ';ws → Mill Lane\n\n;ten → Ten minutes', [[';ws', 'Mill Lane'], [';ten', 'Ten minutes']]],
-    ['notes with hyphens', ';ws - Mill Lane\n;ten - Ten minutes - or more\n', [[';ws', 'Mill Lane'], [';ten', 'Ten minutes - or more']]],
+    [
+      'such a line before a table without a heading',
+      'SEP=|\n;ws|Mill Lane by the weir\n;ten|Ten minutes, no more\n',
+      [
+        [';ws', 'Mill Lane by the weir'],
+        [';ten', 'Ten minutes, no more'],
+      ],
+    ],
+    [
+      'a table without a heading',
+      ';ws,Mill Lane\n;ten,Ten minutes\n',
+      [
+        [';ws', 'Mill Lane'],
+        [';ten', 'Ten minutes'],
+      ],
+    ],
+    [
+      'code, tab, text',
+      ';ws\tMill Lane\n;q\t"so" they say\n',
+      [
+        [';ws', 'Mill Lane'],
+        [';q', '"so" they say'],
+      ],
+    ],
+    [
+      'notes',
+      '- ;ws = Mill Lane\n- ;ten = Ten minutes\n',
+      [
+        [';ws', 'Mill Lane'],
+        [';ten', 'Ten minutes'],
+      ],
+    ],
+    [
+      'notes with arrows',
+      ';ws → Mill Lane\n\n;ten → Ten minutes',
+      [
+        [';ws', 'Mill Lane'],
+        [';ten', 'Ten minutes'],
+      ],
+    ],
+    [
+      'notes with hyphens',
+      ';ws - Mill Lane\n;ten - Ten minutes - or more\n',
+      [
+        [';ws', 'Mill Lane'],
+        [';ten', 'Ten minutes - or more'],
+      ],
+    ],
     ['one note with a hyphen', 'ws - Mill Lane', [['ws', 'Mill Lane']]],
-    ['notes with hyphens in a list', '- ;ws - Mill Lane\n- ;ten - Ten minutes', [[';ws', 'Mill Lane'], [';ten', 'Ten minutes']]],
-    ['notes with colons', 'ws: Mill Lane\nten: Ten minutes', [['ws', 'Mill Lane'], ['ten', 'Ten minutes']]],
-    ['a table of Markdown', '| Code | Expansion |\n|---|---|\n| ;ws | Mill Lane<br>Corrie |\n| `;a\\|b` | a \\| b |\n', [[';ws', 'Mill Lane\nCorrie'], [';a|b', 'a | b']]],
+    [
+      'notes with hyphens in a list',
+      '- ;ws - Mill Lane\n- ;ten - Ten minutes',
+      [
+        [';ws', 'Mill Lane'],
+        [';ten', 'Ten minutes'],
+      ],
+    ],
+    [
+      'notes with colons',
+      'ws: Mill Lane\nten: Ten minutes',
+      [
+        ['ws', 'Mill Lane'],
+        ['ten', 'Ten minutes'],
+      ],
+    ],
+    [
+      'a table of Markdown',
+      '| Code | Expansion |\n|---|---|\n| ;ws | Mill Lane<br>Corrie |\n| `;a\\|b` | a \\| b |\n',
+      [
+        [';ws', 'Mill Lane\nCorrie'],
+        [';a|b', 'a | b'],
+      ],
+    ],
   ])('%s', (_name, text, wanted) => expect(pairs(plan(text))).toEqual(wanted));
 
   test('lines of a list that has no code in it stay texts', () => {
-    expect(pairs(plan('- Mill Lane by the weir\n- Ten minutes or so\n')).map((pair) => pair[1])).toEqual(['Mill Lane by the weir', 'Ten minutes or so']);
+    expect(pairs(plan('- Mill Lane by the weir\n- Ten minutes or so\n')).map((pair) => pair[1])).toEqual([
+      'Mill Lane by the weir',
+      'Ten minutes or so',
+    ]);
   });
 
   test('what stands beyond the heading is not lost in silence', () => {
     const text = 'code,text\n;ws,Mill Lane, Corrie\n;ten,Ten minutes\n';
-    expect(plan(text)).toMatchObject([{ status: 'refused', line: 2, refusal: { type: 'too-many-cells', position: 15 } }, { status: 'new' }]);
+    expect(plan(text)).toMatchObject([
+      { status: 'refused', line: 2, refusal: { type: 'too-many-cells', position: 15 } },
+      { status: 'new' },
+    ]);
   });
 
   test('a line that says what stands between the cells is counted, but is no row', () => {
@@ -79,7 +163,10 @@ describe('reading what people have', () => {
   });
 
   test('lines alone are texts, each with a free code made for it under the marker of the list', () => {
-    const rows = plan('Park behind the hall, please.\nPark behind the hall, please!\n', [shortcutOf(';pbhp', 'x'), shortcutOf(';ten', 'y')]);
+    const rows = plan('Park behind the hall, please.\nPark behind the hall, please!\n', [
+      shortcutOf(';pbhp', 'x'),
+      shortcutOf(';ten', 'y'),
+    ]);
     const codes = rows.map((row) => row.status === 'new' && row.isProposed && row.wanted.fields.code);
     expect(codes).toEqual([expect.stringMatching(/^;./), expect.stringMatching(/^;./)]);
     expect(new Set([';pbhp', ';ten', ...codes]).size).toBe(4);
@@ -88,11 +175,16 @@ describe('reading what people have', () => {
   test('columns are asked for where they are unclear, and can be said', () => {
     const text = 'x1,;ws,Mill Lane by the old weir,2019\nx2,;ten,In about ten minutes,2020\n';
     expect(read(text).table).toMatchObject({ isUnclear: true });
-    expect(pairs(plan(text, [], { columns: [null, 'code', 'expansion', null] }))).toEqual([[';ws', 'Mill Lane by the old weir'], [';ten', 'In about ten minutes']]);
+    expect(pairs(plan(text, [], { columns: [null, 'code', 'expansion', null] }))).toEqual([
+      [';ws', 'Mill Lane by the old weir'],
+      [';ten', 'In about ten minutes'],
+    ]);
   });
 
   test('twenty columns, of which a heading names those that count', () => {
-    const names = Array.from({ length: 20 }, (_, index) => (index === 7 ? 'Code' : index === 11 ? 'Text' : `c${index}`));
+    const names = Array.from({ length: 20 }, (_, index) =>
+      index === 7 ? 'Code' : index === 11 ? 'Text' : `c${index}`,
+    );
     const cells = Array.from({ length: 20 }, (_, index) => (index === 7 ? ';ws' : index === 11 ? 'Mill Lane' : 'x'));
     expect(pairs(plan(`${names.join(',')}\n${cells.join(',')}\n`))).toEqual([[';ws', 'Mill Lane']]);
   });
@@ -110,15 +202,33 @@ describe('reading what people have', () => {
   ])('what holds no list says why', (text, type) => expect(readList(text)).toMatchObject({ type }));
 
   test('a file of ours that is broken says where', () => {
-    expect(readList('{\n "format": "yellow-latch list",\n "version": 1,,\n}')).toMatchObject({ type: 'not-json', line: 3, position: 15 });
+    expect(readList('{\n "format": "yellow-latch list",\n "version": 1,,\n}')).toMatchObject({
+      type: 'not-json',
+      line: 3,
+      position: 15,
+    });
   });
 
   test('a shortcut of a file that is none costs its own row', () => {
     const good = fileShortcutOf(shortcutOf(';ws', 'Mill Lane'));
-    const text = JSON.stringify({ format: 'yellow-latch list', version: 1, made: MADE, sets: [], shortcuts: [good, { ...good, id: idOf(77), kind: 'song' }, good] }, null, 1);
+    const text = JSON.stringify(
+      {
+        format: 'yellow-latch list',
+        version: 1,
+        made: MADE,
+        sets: [],
+        shortcuts: [good, { ...good, id: idOf(77), kind: 'song' }, good],
+      },
+      null,
+      1,
+    );
     const { rows } = read(text);
     const line = text.split('\n').findIndex((one) => one.includes('song')) + 1;
-    expect(rows).toMatchObject([{ whole: { id: good.id } }, { line, problem: { type: 'not-a-shortcut', field: 'kind' } }, {}]);
+    expect(rows).toMatchObject([
+      { whole: { id: good.id } },
+      { line, problem: { type: 'not-a-shortcut', field: 'kind' } },
+      {},
+    ]);
   });
 });
 
@@ -128,18 +238,34 @@ describe('what would become of each row', () => {
     const text = 'code,expansion\n;new,Something\n;ws,Mill Lane\n;ten,Soon\n;WS,Other\n;new,Again\n,No code\n;none,\n';
     const rows = plan(text, list);
     expect(rows.map(({ line, status }) => [line, status])).toEqual([
-      [2, 'new'], [3, 'same'], [4, 'changed'], [5, 'taken'], [6, 'taken'], [7, 'new'], [8, 'refused'],
+      [2, 'new'],
+      [3, 'same'],
+      [4, 'changed'],
+      [5, 'taken'],
+      [6, 'taken'],
+      [7, 'new'],
+      [8, 'refused'],
     ]);
     expect(rows[2]).toMatchObject({ known: list[1]!.id, differs: ['content'] });
     expect(rows[3]).toMatchObject({ by: { in: 'list', id: list[0]!.id } });
     expect(rows[4]).toMatchObject({ by: { in: 'file', line: 2 } });
     expect(rows[6]).toMatchObject({ refusal: { type: 'expansion', problem: { type: 'empty' } } });
-    expect(rows.map((row) => usualChoice(row).do)).toEqual(['take', 'leave', 'take', 'leave', 'leave', 'take', 'leave']);
+    expect(rows.map((row) => usualChoice(row).do)).toEqual([
+      'take',
+      'leave',
+      'take',
+      'leave',
+      'leave',
+      'take',
+      'leave',
+    ]);
   });
 
   test('by its own id a shortcut is known under another code', () => {
     const moved = { ...list[0]!, code: ';w' };
-    expect(plan(writeList({ shortcuts: [moved], sets: [] }, 'json', MADE), list)).toMatchObject([{ status: 'changed', known: moved.id, differs: ['code'] }]);
+    expect(plan(writeList({ shortcuts: [moved], sets: [] }, 'json', MADE), list)).toMatchObject([
+      { status: 'changed', known: moved.id, differs: ['code'] },
+    ]);
   });
 
   test('a list that has a code twice goes out and comes in again as it is', () => {
@@ -149,16 +275,23 @@ describe('what would become of each row', () => {
       expect(plan(text, twice).map(({ status }) => status)).toEqual(['same', 'same']);
       expect(plan(text).map(({ status }) => status)).toEqual(form === 'json' ? ['new', 'new'] : ['new', 'taken']);
     }
-    expect(plan('code,expansion\n;pk,Park here\n;pk,Park here\n', twice).map(({ status }) => status)).toEqual(['same', 'taken']);
+    expect(plan('code,expansion\n;pk,Park here\n;pk,Park here\n', twice).map(({ status }) => status)).toEqual([
+      'same',
+      'taken',
+    ]);
   });
 
   test('a code that another of the list has is taken, by id too', () => {
     const moved = { ...list[0]!, code: ';ten' };
-    expect(plan(writeList({ shortcuts: [moved], sets: [] }, 'json', MADE), list)).toMatchObject([{ status: 'taken', by: { in: 'list', id: list[1]!.id } }]);
+    expect(plan(writeList({ shortcuts: [moved], sets: [] }, 'json', MADE), list)).toMatchObject([
+      { status: 'taken', by: { in: 'list', id: list[1]!.id } },
+    ]);
   });
 
   test('the parts of a template are no secret', () => {
-    expect(plan('code,expansion,form\n;t,Look: {:shortcut id=|01a215b3-97c4-72c2-bc2a-a42ef22eb5e5|},template\n')).toMatchObject([{ status: 'new', secret: null }]);
+    expect(
+      plan('code,expansion,form\n;t,Look: {:shortcut id=|01a215b3-97c4-72c2-bc2a-a42ef22eb5e5|},template\n'),
+    ).toMatchObject([{ status: 'new', secret: null }]);
   });
 
   test.each([
@@ -175,23 +308,37 @@ describe('what would become of each row', () => {
     ['fires', 'loudly'],
     ['form', 'rich'],
   ])('a cell for %s that means nothing is told', (column, value) => {
-    expect(plan(`code,expansion,${column}\n;a,b,${value}\n`)).toMatchObject([{ refusal: { type: 'cell', column, value } }]);
+    expect(plan(`code,expansion,${column}\n;a,b,${value}\n`)).toMatchObject([
+      { refusal: { type: 'cell', column, value } },
+    ]);
   });
 
   test('a template that cannot be read is told with its place', () => {
-    expect(plan('code,expansion,form\n;a,Dear {$name,template\n')).toMatchObject([{ refusal: { type: 'template', problem: { type: 'syntax' } } }]);
+    expect(plan('code,expansion,form\n;a,Dear {$name,template\n')).toMatchObject([
+      { refusal: { type: 'template', problem: { type: 'syntax' } } },
+    ]);
   });
 
   test('scripts and formulas are just texts', () => {
-    expect(pairs(plan(`code,expansion\n;s,<script>alert(1)</script>\n;f,"'=HYPERLINK(""x"")"\n`))).toEqual([[';s', '<script>alert(1)</script>'], [';f', '=HYPERLINK("x")']]);
+    expect(pairs(plan(`code,expansion\n;s,<script>alert(1)</script>\n;f,"'=HYPERLINK(""x"")"\n`))).toEqual([
+      [';s', '<script>alert(1)</script>'],
+      [';f', '=HYPERLINK("x")'],
+    ]);
   });
 
   test('what looks like a secret is marked: a test number of a card', () => {
-    expect(plan('code,expansion\n;card,4111 1111 1111 1111\n;a,b\n')).toMatchObject([{ secret: 'card' }, { secret: null }]);
+    expect(plan('code,expansion\n;card,4111 1111 1111 1111\n;a,b\n')).toMatchObject([
+      { secret: 'card' },
+      { secret: null },
+    ]);
   });
 
   test('more than the list can hold are refused, each', () => {
-    const full = Array.from({ length: LIMITS.shortcutsPerList - 1 }, (_, index) => ({ ...list[0]!, id: `x${index}`, code: `;c${index}` }));
+    const full = Array.from({ length: LIMITS.shortcutsPerList - 1 }, (_, index) => ({
+      ...list[0]!,
+      id: `x${index}`,
+      code: `;c${index}`,
+    }));
     expect(plan('code,expansion\n;one,a\n;two,b\n', full).map(({ status }) => status)).toEqual(['new', 'refused']);
   });
 
@@ -203,9 +350,29 @@ describe('what would become of each row', () => {
 });
 
 /** Shortcuts of every shape that the model lets be. */
-const texts = fc.string({ unit: fc.oneof({ weight: 6, arbitrary: fc.constantFrom(...'ab ;,"|\'=+-@<>&*_`\\[]#~!:'.split('')) }, { weight: 1, arbitrary: fc.constantFrom('\n', '\t', 'ü', '♯', '👩‍🔧', '<br>', '&amp;', ' ') }), minLength: 1, maxLength: 24 });
+const texts = fc.string({
+  unit: fc.oneof(
+    { weight: 6, arbitrary: fc.constantFrom(...'ab ;,"|\'=+-@<>&*_`\\[]#~!:'.split('')) },
+    { weight: 1, arbitrary: fc.constantFrom('\n', '\t', 'ü', '♯', '👩‍🔧', '<br>', '&amp;', ' ') },
+  ),
+  minLength: 1,
+  maxLength: 24,
+});
 const codes = texts.map((text) => text.replace(/[\n\t]/g, '').trim()).filter((code) => code !== '');
-const lists = fc.uniqueArray(fc.tuple(codes, texts), { selector: ([code]) => code.normalize('NFC').toLowerCase().toUpperCase(), minLength: 1, maxLength: 12 }).map((all) => all.map(([code, text], index) => shortcutOf(code, text, { setId: index % 3 === 0 ? idOf(900_001) : null, ...(index % 4 === 0 ? { note: 'a note', language: 'de', rules: { fires: 'instant' as const } } : {}) })));
+const lists = fc
+  .uniqueArray(fc.tuple(codes, texts), {
+    selector: ([code]) => code.normalize('NFC').toLowerCase().toUpperCase(),
+    minLength: 1,
+    maxLength: 12,
+  })
+  .map((all) =>
+    all.map(([code, text], index) =>
+      shortcutOf(code, text, {
+        setId: index % 3 === 0 ? idOf(900_001) : null,
+        ...(index % 4 === 0 ? { note: 'a note', language: 'de', rules: { fires: 'instant' as const } } : {}),
+      }),
+    ),
+  );
 
 describe('out and in again', () => {
   const sets = [setOf('Visits, and “halls”', 1)];
@@ -218,7 +385,9 @@ describe('out and in again', () => {
         expect(rows.map(({ status }) => status)).toEqual(shortcuts.map(() => 'same'));
         if (form !== 'json') return;
         const back = again.rows.map((row) => ('whole' in row ? row.whole : null));
-        expect(back).toEqual(shortcuts.map((one) => ({ id: one.id, fields: (({ id: _id, ...fields }) => fields)(fileShortcutOf(one)) })));
+        expect(back).toEqual(
+          shortcuts.map((one) => ({ id: one.id, fields: (({ id: _id, ...fields }) => fields)(fileShortcutOf(one)) })),
+        );
       }),
       { numRuns: 150 },
     );
@@ -226,33 +395,107 @@ describe('out and in again', () => {
 
   /** A pair of all that makes trouble in tables, short and long. */
   const nasty = (random: () => number): [string, string] => {
-    const pieces = [';', ',', '\t', '|', '"', "'", '=', '-', '+', '@', '#', '*', '- ', ' - ', ': ', ' = ', '\n', '|---|', '{"a":', '[', '<br>', '\\', '`', 'code', 'expansion', 'sep=', '♯', '½', 'ü', 'a', 'b', 'ws', ' ', '  ', '0', '12'];
-    const some = (most: number) => Array.from({ length: 1 + Math.floor(random() * most) }, () => pick(random, pieces)).join('');
-    const code = some(3).replaceAll(/[\n\t]/g, '').trim();
+    const pieces = [
+      ';',
+      ',',
+      '\t',
+      '|',
+      '"',
+      "'",
+      '=',
+      '-',
+      '+',
+      '@',
+      '#',
+      '*',
+      '- ',
+      ' - ',
+      ': ',
+      ' = ',
+      '\n',
+      '|---|',
+      '{"a":',
+      '[',
+      '<br>',
+      '\\',
+      '`',
+      'code',
+      'expansion',
+      'sep=',
+      '♯',
+      '½',
+      'ü',
+      'a',
+      'b',
+      'ws',
+      ' ',
+      '  ',
+      '0',
+      '12',
+    ];
+    const some = (most: number) =>
+      Array.from({ length: 1 + Math.floor(random() * most) }, () => pick(random, pieces)).join('');
+    const code = some(3)
+      .replaceAll(/[\n\t]/g, '')
+      .trim();
     return [code === '' ? ';' : code, some(5)];
   };
-  test.each(WRITTEN_FORMS)('two thousand nasty pairs go out as %s and come in again, one a file and five a file, and nobody is asked', (form) => {
-    const random = randomFrom(20);
-    for (const size of [1, 5]) {
-      for (let n = 0; n < 2_000 / size; n += 1) {
-        const byKey = new Map(Array.from({ length: size }, () => nasty(random)).map(([code, text]) => [code.normalize('NFC').toLowerCase(), [code, text] as const]));
-        const shortcuts = [...byKey.values()].map(([code, text], index) => shortcutOf(code, text, { id: idOf(index + 1) }));
-        const text = writeList({ shortcuts, sets: [] }, form, MADE).replaceAll('\r\n', '\n');
-        const again = readList(text);
-        const got = 'type' in again ? again.type : again.rows.map((row) => ('entry' in row ? [row.entry.code, row.entry.expansion] : 'whole' in row ? [row.whole.fields.code, row.whole.fields.content.expansion] : row));
-        expect({ text, got, isUnclear: 'type' in again ? null : (again.table?.isUnclear ?? false) }).toEqual({ text, got: shortcuts.map(({ code, content }) => [code, content.expansion]), isUnclear: false });
+  test.each(WRITTEN_FORMS)(
+    'two thousand nasty pairs go out as %s and come in again, one a file and five a file, and nobody is asked',
+    (form) => {
+      const random = randomFrom(20);
+      for (const size of [1, 5]) {
+        for (let n = 0; n < 2_000 / size; n += 1) {
+          const byKey = new Map(
+            Array.from({ length: size }, () => nasty(random)).map(([code, text]) => [
+              code.normalize('NFC').toLowerCase(),
+              [code, text] as const,
+            ]),
+          );
+          const shortcuts = [...byKey.values()].map(([code, text], index) =>
+            shortcutOf(code, text, { id: idOf(index + 1) }),
+          );
+          const text = writeList({ shortcuts, sets: [] }, form, MADE).replaceAll('\r\n', '\n');
+          const again = readList(text);
+          const got =
+            'type' in again
+              ? again.type
+              : again.rows.map((row) =>
+                  'entry' in row
+                    ? [row.entry.code, row.entry.expansion]
+                    : 'whole' in row
+                      ? [row.whole.fields.code, row.whole.fields.content.expansion]
+                      : row,
+                );
+          expect({ text, got, isUnclear: 'type' in again ? null : (again.table?.isUnclear ?? false) }).toEqual({
+            text,
+            got: shortcuts.map(({ code, content }) => [code, content.expansion]),
+            isUnclear: false,
+          });
+        }
       }
-    }
-  }, 120_000);
+    },
+    120_000,
+  );
 
   test('private ones stay', () => {
     const mine = shortcutOf(';pin', 'secret', { private: true });
-    for (const form of WRITTEN_FORMS) expect(writeList({ shortcuts: [mine, shortcutOf(';a', 'b')], sets: [] }, form, MADE)).not.toContain('secret');
-    expect(writeBackup({ shortcuts: [mine], sets: [] }, { list: null, conventions: [], keyboards: [], leftFindings: [] }, null, MADE)).not.toContain('secret');
+    for (const form of WRITTEN_FORMS)
+      expect(writeList({ shortcuts: [mine, shortcutOf(';a', 'b')], sets: [] }, form, MADE)).not.toContain('secret');
+    expect(
+      writeBackup(
+        { shortcuts: [mine], sets: [] },
+        { list: null, conventions: [], keyboards: [], leftFindings: [] },
+        null,
+        MADE,
+      ),
+    ).not.toContain('secret');
   });
 
   test('what was sealed is read as private, or not at all', () => {
-    expect(readSealedShortcuts(JSON.stringify([fileShortcutOf(shortcutOf(';pin', 'x'))]))).toMatchObject([{ isPrivate: true, fields: { code: ';pin' } }]);
+    expect(readSealedShortcuts(JSON.stringify([fileShortcutOf(shortcutOf(';pin', 'x'))]))).toMatchObject([
+      { isPrivate: true, fields: { code: ';pin' } },
+    ]);
     expect(readSealedShortcuts('[{"id": 1}]')).toBeNull();
     expect(readSealedShortcuts('no')).toBeNull();
   });
@@ -267,8 +510,18 @@ describe('the published schema (JSON Schema 2020-12, by ajv)', () => {
     expect(published).toEqual(JSON.parse(JSON.stringify(listFileSchema())));
   });
   test('takes every file we write', () => {
-    fc.assert(fc.property(lists, (shortcuts) => validate(JSON.parse(writeList({ shortcuts, sets: [setOf('A', 1)] }, 'json', MADE)))), { numRuns: 50 });
-    const rest = { list: { languages: ['en'], devices: ['app'], keyboards: [] }, conventions: [], keyboards: [], leftFindings: [] };
+    fc.assert(
+      fc.property(lists, (shortcuts) =>
+        validate(JSON.parse(writeList({ shortcuts, sets: [setOf('A', 1)] }, 'json', MADE))),
+      ),
+      { numRuns: 50 },
+    );
+    const rest = {
+      list: { languages: ['en'], devices: ['app'], keyboards: [] },
+      conventions: [],
+      keyboards: [],
+      leftFindings: [],
+    };
     expect(validate(JSON.parse(writeBackup(NOTHING, rest, null, MADE)))).toBe(true);
   });
   test.each([

@@ -28,22 +28,68 @@ function seeded(seed: number): () => number {
 const sets = [setOf('Visits', 1), setOf('Signs, and “quotes”', 2)];
 const shortcuts = [
   shortcutOf(';ten', 'I am about ten minutes away.', { setId: sets[0]!.id }),
-  shortcutOf(';park', 'Park behind the hall.\nThe door is on the left, “Stage”.', { setId: sets[0]!.id, note: 'for halls' }),
+  shortcutOf(';park', 'Park behind the hall.\nThe door is on the left, “Stage”.', {
+    setId: sets[0]!.id,
+    note: 'for halls',
+  }),
   shortcutOf(';sh', '♯', { kind: 'symbol', setId: sets[1]!.id }),
   shortcutOf('@@', '=SUM(A1:A2)', { language: 'de', rules: { fires: 'instant' } }),
-  shortcutOf(';hello', 'Hello {$name :text label=|Name|},', { content: { expansion: 'Hello {$name :text label=|Name|},', template: true, format: 'plain' } }),
+  shortcutOf(';hello', 'Hello {$name :text label=|Name|},', {
+    content: { expansion: 'Hello {$name :text label=|Name|},', template: true, format: 'plain' },
+  }),
 ];
 
 async function realFiles(): Promise<Buffer[]> {
   const all = await promisify(spectrum)();
-  const ours = WRITTEN_FORMS.map((form) => Buffer.from(writeList({ shortcuts, sets }, form, '2026-11-26T09:00:00.000Z')));
-  const backup = writeBackup({ shortcuts, sets }, { list: { languages: ['en'], devices: ['app'], keyboards: [] }, conventions: [], keyboards: [], leftFindings: [] }, null, '2026-11-26T09:00:00.000Z');
-  const notes = Buffer.from('- ;ws = Mill Lane\n- ;ten → Ten minutes\n\n1. Park there.\n| a | b |\n|---|---|\n| c | d |\n');
+  const ours = WRITTEN_FORMS.map((form) =>
+    Buffer.from(writeList({ shortcuts, sets }, form, '2026-11-26T09:00:00.000Z')),
+  );
+  const backup = writeBackup(
+    { shortcuts, sets },
+    { list: { languages: ['en'], devices: ['app'], keyboards: [] }, conventions: [], keyboards: [], leftFindings: [] },
+    null,
+    '2026-11-26T09:00:00.000Z',
+  );
+  const notes = Buffer.from(
+    '- ;ws = Mill Lane\n- ;ten → Ten minutes\n\n1. Park there.\n| a | b |\n|---|---|\n| c | d |\n',
+  );
   const utf16 = execFileSync('iconv', ['-f', 'UTF-8', '-t', 'UTF-16'], { input: ours[1] });
   return [...all.map(({ csv }) => csv), ...ours, Buffer.from(backup), notes, utf16];
 }
 
-const PIECES = ['"', '""', ',', '\t', ';', '|', '\n', '\r\n', '\r', '\0', '{', '}', '[', ']', '|---|---|\n', '\\', ':', "'=", '\ufeff', '\u200b', '‮', '{$', '<br>', '-----', '= ', ' = ', '\ud83d', 'code', 'expansion', '"id"', '9'.repeat(40)].map((piece) => Buffer.from(piece));
+const PIECES = [
+  '"',
+  '""',
+  ',',
+  '\t',
+  ';',
+  '|',
+  '\n',
+  '\r\n',
+  '\r',
+  '\0',
+  '{',
+  '}',
+  '[',
+  ']',
+  '|---|---|\n',
+  '\\',
+  ':',
+  "'=",
+  '\ufeff',
+  '\u200b',
+  '‮',
+  '{$',
+  '<br>',
+  '-----',
+  '= ',
+  ' = ',
+  '\ud83d',
+  'code',
+  'expansion',
+  '"id"',
+  '9'.repeat(40),
+].map((piece) => Buffer.from(piece));
 
 /** A file with one to five things done to it: bytes changed, pieces put in, stretches cut, doubled or put elsewhere. */
 function mutated(file: Buffer, random: () => number): Buffer {
@@ -52,10 +98,21 @@ function mutated(file: Buffer, random: () => number): Buffer {
   for (let times = 1 + Math.floor(random() * 5); times > 0; times -= 1) {
     const [from, to] = [at(), at()].sort((a, b) => a - b) as [number, number];
     const what = random();
-    if (what < 0.4) bytes = Buffer.concat([bytes.subarray(0, from), PIECES[Math.floor(random() * PIECES.length)]!, bytes.subarray(from)]);
-    else if (what < 0.6) bytes = Buffer.concat([bytes.subarray(0, from), Buffer.from([Math.floor(random() * 256)]), bytes.subarray(from + 1)]);
+    if (what < 0.4)
+      bytes = Buffer.concat([
+        bytes.subarray(0, from),
+        PIECES[Math.floor(random() * PIECES.length)]!,
+        bytes.subarray(from),
+      ]);
+    else if (what < 0.6)
+      bytes = Buffer.concat([
+        bytes.subarray(0, from),
+        Buffer.from([Math.floor(random() * 256)]),
+        bytes.subarray(from + 1),
+      ]);
     else if (what < 0.8) bytes = Buffer.concat([bytes.subarray(0, from), bytes.subarray(to)]);
-    else if (what < 0.9 && bytes.length < 20_000) bytes = Buffer.concat([bytes.subarray(0, to), bytes.subarray(from, to), bytes.subarray(to)]);
+    else if (what < 0.9 && bytes.length < 20_000)
+      bytes = Buffer.concat([bytes.subarray(0, to), bytes.subarray(from, to), bytes.subarray(to)]);
     else bytes = Buffer.concat([bytes.subarray(to), bytes.subarray(0, to)]);
   }
   return bytes;
@@ -68,7 +125,8 @@ test(`${CASES} spoilt files: none crashes, none takes long, and no row is withou
   let longest = 0;
   for (let run = 0; run < CASES; run += 1) {
     const bytes = mutated(files[run % files.length]!, random);
-    const choices: ReadChoices = random() < 0.1 ? { form: 'table', delimiter: DELIMITERS[Math.floor(random() * DELIMITERS.length)] } : {};
+    const choices: ReadChoices =
+      random() < 0.1 ? { form: 'table', delimiter: DELIMITERS[Math.floor(random() * DELIMITERS.length)] } : {};
     const begun = performance.now();
     const decoded = decodeText(bytes, random() < 0.1 ? 'windows-1251' : undefined);
     if ('type' in decoded) {
@@ -89,7 +147,9 @@ test(`${CASES} spoilt files: none crashes, none takes long, and no row is withou
   }
   expect(longest).toBeLessThan(LONGEST);
   // Every way to end was taken, so the files are spoilt in more than one way.
-  expect(Math.min(...['table', 'json', 'markdown', 'lines', 'not-json', 'binary'].map((end) => ends.get(end) ?? 0))).toBeGreaterThan(0);
+  expect(
+    Math.min(...['table', 'json', 'markdown', 'lines', 'not-json', 'binary'].map((end) => ends.get(end) ?? 0)),
+  ).toBeGreaterThan(0);
 }, 600_000);
 
 function lineCount(text: string): number {
@@ -100,6 +160,9 @@ function lineCount(text: string): number {
 function accountForLines(text: string, choices: ReadChoices, rows: number, hasHeading: boolean): void {
   const table = readTable(text, choices.delimiter ?? findDelimiter(text)!);
   const ofRows = table.rows.reduce((sum, { cells }) => sum + cells.join('').split('\n').length, 0);
-  expect({ text: JSON.stringify([text, table]), lines: ofRows + table.blank }).toEqual({ text: JSON.stringify([text, table]), lines: lineCount(text) });
+  expect({ text: JSON.stringify([text, table]), lines: ofRows + table.blank }).toEqual({
+    text: JSON.stringify([text, table]),
+    lines: lineCount(text),
+  });
   expect(rows + (hasHeading ? 1 : 0)).toBe(table.rows.length);
 }

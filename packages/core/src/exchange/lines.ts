@@ -23,12 +23,26 @@ export function readLines(text: string, most: number): Lines {
   const blank = all.length - filled.length;
   if (filled.length > most) return { rows: [], blank, isCut: true };
   const hasBullets = filled.length > 1 && filled.every((line) => BULLET.test(line.text));
-  const bare = filled.map(({ line, text: written }) => ({ line, text: (hasBullets ? written.replace(BULLET, '') : written).trim() }));
+  const bare = filled.map(({ line, text: written }) => ({
+    line,
+    text: (hasBullets ? written.replace(BULLET, '') : written).trim(),
+  }));
   for (const between of BETWEEN) {
     const pairs = bare.map((line) => between.exec(line.text));
     if (pairs.every((pair) => pair !== null && pair[1]!.length <= LIMITS.codeClusters)) {
-      return { rows: bare.map(({ line }, index) => ({ line, entry: { code: pairs[index]![1]!, expansion: pairs[index]![2]! } })), blank, isCut: false };
+      return {
+        rows: bare.map(({ line }, index) => ({
+          line,
+          entry: { code: pairs[index]![1]!, expansion: pairs[index]![2]! },
+        })),
+        blank,
+        isCut: false,
+      };
     }
   }
-  return { rows: bare.map((line) => ({ line: line.line, entry: { code: '', expansion: line.text } })), blank, isCut: false };
+  return {
+    rows: bare.map((line) => ({ line: line.line, entry: { code: '', expansion: line.text } })),
+    blank,
+    isCut: false,
+  };
 }

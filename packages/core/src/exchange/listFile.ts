@@ -24,7 +24,8 @@ export const LIST_VERSION = 1;
 /** Where its schema is published: by every server, under its own address. */
 export const LIST_SCHEMA_PATH = '/schema/list-1.json';
 
-const identified = <Shape extends z.ZodRawShape>(fields: z.ZodObject<Shape>) => z.strictObject({ id: RecordIdSchema, ...fields.shape });
+const identified = <Shape extends z.ZodRawShape>(fields: z.ZodObject<Shape>) =>
+  z.strictObject({ id: RecordIdSchema, ...fields.shape });
 
 /** A shortcut in a file: its fields, and how often it was used. Fields that came to the model later may be missing. */
 const FileShortcutSchema = z.strictObject({
@@ -101,7 +102,13 @@ export type JsonProblem =
   | { readonly type: 'not-json'; readonly line: number; readonly position: number }
   | { readonly type: 'not-ours' }
   | { readonly type: 'newer-version'; readonly version: number; readonly known: number }
-  | { readonly type: 'not-valid'; readonly line: number; readonly position: number; readonly field: string; readonly message: string }
+  | {
+      readonly type: 'not-valid';
+      readonly line: number;
+      readonly position: number;
+      readonly field: string;
+      readonly message: string;
+    }
   | { readonly type: 'no-rows' }
   | { readonly type: 'too-many-rows'; readonly limit: number };
 
@@ -121,8 +128,10 @@ export function readListFile(text: string, most: number): ReadJson | JsonProblem
   } catch {
     return { type: 'not-json', ...placeOfFault(text) };
   }
-  if (typeof json !== 'object' || json === null || !('format' in json) || json.format !== LIST_FORMAT) return { type: 'not-ours' };
-  if ('version' in json && typeof json.version === 'number' && json.version > LIST_VERSION) return { type: 'newer-version', version: json.version, known: LIST_VERSION };
+  if (typeof json !== 'object' || json === null || !('format' in json) || json.format !== LIST_FORMAT)
+    return { type: 'not-ours' };
+  if ('version' in json && typeof json.version === 'number' && json.version > LIST_VERSION)
+    return { type: 'newer-version', version: json.version, known: LIST_VERSION };
   const { shortcuts, ...frame } = json as { shortcuts?: unknown };
   if (Array.isArray(shortcuts) && shortcuts.length > most) return { type: 'too-many-rows', limit: most };
   const parsed = ListFileSchema.safeParse({ ...frame, shortcuts: Array.isArray(shortcuts) ? [] : shortcuts });
@@ -136,7 +145,9 @@ export function readListFile(text: string, most: number): ReadJson | JsonProblem
   const rows = (shortcuts as unknown[]).map((shortcut, index) => {
     const row = FileShortcutSchema.safeParse(shortcut);
     const line = lines[index] ?? 1;
-    return row.success ? { line, whole: wholeOf(row.data) } : refuse(text, tree, index, line, shortcut, row.error.issues[0]!);
+    return row.success
+      ? { line, whole: wholeOf(row.data) }
+      : refuse(text, tree, index, line, shortcut, row.error.issues[0]!);
   });
   if (rows.length === 0 && sets.length === 0 && !rest && !sealed) return { type: 'no-rows' };
   return { rows, file: { made, sets, rest, sealed } };
@@ -145,7 +156,10 @@ export function readListFile(text: string, most: number): ReadJson | JsonProblem
 /** What was sealed, when it is opened: an array of shortcuts as in a file. */
 export function readSealedShortcuts(json: string): WholeEntry[] | null {
   try {
-    return z.array(FileShortcutSchema).parse(JSON.parse(json)).map((shortcut) => ({ ...wholeOf(shortcut), isPrivate: true }));
+    return z
+      .array(FileShortcutSchema)
+      .parse(JSON.parse(json))
+      .map((shortcut) => ({ ...wholeOf(shortcut), isPrivate: true }));
   } catch {
     return null;
   }
@@ -156,10 +170,25 @@ function wholeOf({ id, used, ...fields }: FileShortcut): WholeEntry {
 }
 
 /** Why a shortcut of a file is none, and where that shows. */
-function refuse(text: string, tree: Node | undefined, index: number, line: number, shortcut: unknown, issue: z.core.$ZodIssue): ReadRow {
+function refuse(
+  text: string,
+  tree: Node | undefined,
+  index: number,
+  line: number,
+  shortcut: unknown,
+  issue: z.core.$ZodIssue,
+): ReadRow {
   const place = placeOfPath(tree, text, ['shortcuts', index, ...issue.path]);
-  const { code, content } = (typeof shortcut === 'object' && shortcut !== null ? shortcut : {}) as { code?: unknown; content?: { expansion?: unknown } | null };
-  const problem: RowProblem = { type: 'not-a-shortcut', position: place.position, field: issue.path.join('.'), message: issue.message };
+  const { code, content } = (typeof shortcut === 'object' && shortcut !== null ? shortcut : {}) as {
+    code?: unknown;
+    content?: { expansion?: unknown } | null;
+  };
+  const problem: RowProblem = {
+    type: 'not-a-shortcut',
+    position: place.position,
+    field: issue.path.join('.'),
+    message: issue.message,
+  };
   return { line: tree ? place.line : line, code: asText(code), expansion: asText(content?.expansion), problem };
 }
 
@@ -197,7 +226,11 @@ function placeOfFault(text: string): { line: number; position: number } {
 }
 
 /** Where a field stands, or the nearest thing around it that is there. */
-function placeOfPath(tree: Node | undefined, text: string, path: readonly PropertyKey[]): { line: number; position: number } {
+function placeOfPath(
+  tree: Node | undefined,
+  text: string,
+  path: readonly PropertyKey[],
+): { line: number; position: number } {
   if (!tree) return { line: 1, position: 1 };
   for (let length = path.length; length >= 0; length -= 1) {
     const node = findNodeAtLocation(tree, path.slice(0, length) as (string | number)[]);

@@ -38,7 +38,8 @@ export function readMarkdownTable(text: string, most: number): { rows: TableRow[
     let end = at;
     while (end < lines.length && lines[end]!.includes('|')) end += 1;
     const cut = Math.min(end, at + most + 2);
-    const table = end - at >= 2 && DELIMITER_ROW.test(lines[at + 1]!) ? parseTable(lines.slice(at, cut).join('\n')) : null;
+    const table =
+      end - at >= 2 && DELIMITER_ROW.test(lines[at + 1]!) ? parseTable(lines.slice(at, cut).join('\n')) : null;
     if (!table) {
       rows.push({ line: at + 1, position: 1, problem: 'outside-table', cells: [lines[at]!] });
       continue;
@@ -55,7 +56,10 @@ function parseTable(source: string): { line: number; cells: string[] }[] | null 
   const { children } = fromMarkdown(source, { extensions: [gfmTable()], mdastExtensions: [gfmTableFromMarkdown()] });
   const table = children[0];
   if (children.length !== 1 || table?.type !== 'table') return null;
-  return (table).children.map((row) => ({ line: row.position!.start.line, cells: row.children.map((cell) => textOf(cell, source)) }));
+  return table.children.map((row) => ({
+    line: row.position!.start.line,
+    cells: row.children.map((cell) => textOf(cell, source)),
+  }));
 }
 
 function textOf(cell: TableCell, source: string): string {
@@ -78,6 +82,8 @@ export function writeMarkdownTable(rows: readonly (readonly string[])[]): string
 function writeCell(text: string): string {
   return text
     .replaceAll(/[\\`*_[\]<>&|~!#:@^$=+-]/gu, '\\$&')
-    .replaceAll(/^[ \t]+|[ \t]+$/gmu, (blanks) => Array.from(blanks, (blank) => (blank === ' ' ? '&#32;' : '&#9;')).join(''))
+    .replaceAll(/^[ \t]+|[ \t]+$/gmu, (blanks) =>
+      Array.from(blanks, (blank) => (blank === ' ' ? '&#32;' : '&#9;')).join(''),
+    )
     .replaceAll('\n', '<br>');
 }

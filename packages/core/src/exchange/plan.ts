@@ -31,7 +31,8 @@ export interface ListAsItIs {
 }
 
 /** The set that a row wants: one that is there, one that the import makes, or none. */
-export type WantedSet = { readonly in: 'list' | 'file'; readonly id: string } | { readonly in: 'new'; readonly name: string } | null;
+export type WantedSet =
+  { readonly in: 'list' | 'file'; readonly id: string } | { readonly in: 'new'; readonly name: string } | null;
 
 /** A field of a shortcut that a row would change. */
 export type Difference = keyof ShortcutFields;
@@ -41,7 +42,11 @@ export type Refusal =
   | RowProblem
   | { readonly type: 'code' | 'expansion'; readonly problem: TextProblem }
   | { readonly type: 'template'; readonly problem: TemplateProblem }
-  | { readonly type: 'cell'; readonly column: 'kind' | 'note' | 'language' | 'fires' | 'edge' | 'capitals' | 'delimiter' | 'form' | 'set'; readonly value: string }
+  | {
+      readonly type: 'cell';
+      readonly column: 'kind' | 'note' | 'language' | 'fires' | 'edge' | 'capitals' | 'delimiter' | 'form' | 'set';
+      readonly value: string;
+    }
   | { readonly type: 'list-full'; readonly limit: number };
 
 /** What would come in: all fields but the set, which may still have to be made. */
@@ -67,19 +72,32 @@ export type TakenBy = { readonly in: 'list'; readonly id: string } | { readonly 
 
 /** A row, and what would become of it. */
 export type PlannedRow =
-  | (Planned & { readonly status: 'new'; /** Whether the code was made up, as the row had none. */ readonly isProposed: boolean })
+  | (Planned & {
+      readonly status: 'new';
+      /** Whether the code was made up, as the row had none. */ readonly isProposed: boolean;
+    })
   | (Planned & { readonly status: 'same'; readonly known: string })
   | (Planned & { readonly status: 'changed'; readonly known: string; readonly differs: readonly Difference[] })
   /** The code is another's: of the list, or of an earlier row. `free`: one near it that is not. */
   | (Planned & { readonly status: 'taken'; readonly by: TakenBy; readonly free: string })
-  | { readonly status: 'refused'; readonly line: number; readonly code: string; readonly expansion: string; readonly refusal: Refusal };
+  | {
+      readonly status: 'refused';
+      readonly line: number;
+      readonly code: string;
+      readonly expansion: string;
+      readonly refusal: Refusal;
+    };
 
 /**
  * What would become of each row if it came into the list. A file of ours is matched by id; else a shortcut with the very same
  * code is the one that is meant, and a code that is the same for who types it, but written otherwise, is taken. Nothing is
  * decided here: see `usualChoice`. Linear in rows and list.
  */
-export function planImport(rows: readonly ReadRow[], list: ListAsItIs, fileSets: readonly FileSet[] = []): PlannedRow[] {
+export function planImport(
+  rows: readonly ReadRow[],
+  list: ListAsItIs,
+  fileSets: readonly FileSet[] = [],
+): PlannedRow[] {
   const byId = new Map(list.shortcuts.map((shortcut) => [shortcut.id, shortcut]));
   const byKey = new Map<string, Shortcut[]>();
   for (const shortcut of list.shortcuts) {
@@ -92,29 +110,46 @@ export function planImport(rows: readonly ReadRow[], list: ListAsItIs, fileSets:
   const seen = new Map<string, number>();
   // Codes that rows further down ask for are not given away.
   const asked = new Set(rows.flatMap((row) => ('problem' in row ? [] : [matchKey(codeOf(row))])));
-  const known = [...list.shortcuts.map(({ code }) => code), ...rows.slice(0, 1_000).flatMap((row) => ('problem' in row ? [] : [codeOf(row)]))];
+  const known = [
+    ...list.shortcuts.map(({ code }) => code),
+    ...rows.slice(0, 1_000).flatMap((row) => ('problem' in row ? [] : [codeOf(row)])),
+  ];
   const free = new FreeCodes(known, (key) => byKey.has(key) || inFile.has(key) || asked.has(key));
-  const freeCode = (code: string, { fields: { content, kind } }: Wanted) => free.take({ code, expansion: content.expansion, kind });
+  const freeCode = (code: string, { fields: { content, kind } }: Wanted) =>
+    free.take({ code, expansion: content.expansion, kind });
   let coming = 0;
   return rows.map((row): PlannedRow => {
     const { line } = row;
-    const refused = (code: string, expansion: string, refusal: Refusal): PlannedRow => ({ status: 'refused', line, code, expansion, refusal });
+    const refused = (code: string, expansion: string, refusal: Refusal): PlannedRow => ({
+      status: 'refused',
+      line,
+      code,
+      expansion,
+      refusal,
+    });
     if ('problem' in row) return refused(row.code, row.expansion, row.problem);
     const whole = 'whole' in row ? row.whole : null;
     const wanted = 'whole' in row ? wantedOfWhole(row.whole, fileSets) : wantedOf(row.entry, setByName);
     if ('refusal' in wanted) return refused(wanted.code, wanted.expansion, wanted.refusal);
     const planned = { line, wanted, secret: whole ? null : secretIn(wanted.fields.content) };
     const { code } = wanted.fields;
-    const full = (): PlannedRow => refused(code, wanted.fields.content.expansion, { type: 'list-full', limit: LIMITS.shortcutsPerList });
+    const full = (): PlannedRow =>
+      refused(code, wanted.fields.content.expansion, { type: 'list-full', limit: LIMITS.shortcutsPerList });
     if (code === '') {
       const given = freeCode('', wanted);
       coming += 1;
       if (list.shortcuts.length + coming > LIMITS.shortcutsPerList) return full();
-      return { ...planned, wanted: { ...wanted, fields: { ...wanted.fields, code: given } }, status: 'new', isProposed: true };
+      return {
+        ...planned,
+        wanted: { ...wanted, fields: { ...wanted.fields, code: given } },
+        status: 'new',
+        isProposed: true,
+      };
     }
     const key = matchKey(code);
     const holders = byKey.get(key) ?? [];
-    const meant = (whole ? byId.get(whole.id) : undefined) ?? holders.find((holder) => isMeant(holder, wanted, whole !== null));
+    const meant =
+      (whole ? byId.get(whole.id) : undefined) ?? holders.find((holder) => isMeant(holder, wanted, whole !== null));
     const taken = (by: TakenBy): PlannedRow => ({ ...planned, status: 'taken', by, free: freeCode(code, wanted) });
     const earlier = seen.get(meant?.id ?? whole?.id ?? '');
     if (earlier !== undefined) return taken({ in: 'file', line: earlier });
@@ -133,7 +168,9 @@ export function planImport(rows: readonly ReadRow[], list: ListAsItIs, fileSets:
       return { ...planned, status: 'new', isProposed: false };
     }
     const differs = differencesOf(meant, wanted, whole !== null, 'entry' in row ? row.entry : null);
-    return differs.length === 0 ? { ...planned, status: 'same', known: meant.id } : { ...planned, status: 'changed', known: meant.id, differs };
+    return differs.length === 0
+      ? { ...planned, status: 'same', known: meant.id }
+      : { ...planned, status: 'changed', known: meant.id, differs };
   });
 }
 
@@ -156,7 +193,14 @@ function isMeant(holder: Shortcut, wanted: Wanted, hasId: boolean): boolean {
 function differencesOf(known: Shortcut, { fields, set }: Wanted, isWhole: boolean, entry: Entry | null): Difference[] {
   const says: readonly Difference[] = isWhole
     ? (Object.keys(fields) as Difference[])
-    : ['code', 'content', ...(entry?.kind ? (['kind'] as const) : []), ...(entry?.note ? (['note'] as const) : []), ...(entry?.language ? (['language'] as const) : []), ...(saysRules(entry) ? (['rules'] as const) : [])];
+    : [
+        'code',
+        'content',
+        ...(entry?.kind ? (['kind'] as const) : []),
+        ...(entry?.note ? (['note'] as const) : []),
+        ...(entry?.language ? (['language'] as const) : []),
+        ...(saysRules(entry) ? (['rules'] as const) : []),
+      ];
   const differs = says.filter((field) => field !== 'setId' && !isSame(known[field], fields[field]));
   const setId = set === null ? null : set && set.in !== 'new' ? set.id : undefined;
   const movesSet = set !== undefined && (isWhole || set !== null) && setId !== known.setId;
@@ -182,10 +226,18 @@ function setKey(name: string): string {
 
 type Unwanted = { readonly refusal: Refusal; readonly code: string; readonly expansion: string };
 
-function wantedOfWhole({ id, fields: { setId, ...fields }, used, isPrivate = false }: WholeEntry, fileSets: readonly FileSet[]): Wanted | Unwanted {
+function wantedOfWhole(
+  { id, fields: { setId, ...fields }, used, isPrivate = false }: WholeEntry,
+  fileSets: readonly FileSet[],
+): Wanted | Unwanted {
   const fault = faultIn(fields.code, fields.content);
   if (fault) return { refusal: fault, code: fields.code, expansion: fields.content.expansion };
-  const set: WantedSet = setId === null ? null : fileSets.some((one) => one.id === setId) ? { in: 'file', id: setId } : { in: 'list', id: setId };
+  const set: WantedSet =
+    setId === null
+      ? null
+      : fileSets.some((one) => one.id === setId)
+        ? { in: 'file', id: setId }
+        : { in: 'list', id: setId };
   return { id, fields, set, used: used ?? null, isPrivate };
 }
 
@@ -198,10 +250,14 @@ function wantedOf(entry: Entry, setByName: ReadonlyMap<string, ShortcutSet>): Wa
   const content: Content = { expansion, ...form };
   const fault = faultIn(entry.code, content);
   if (fault) return no(fault);
-  if (entry.kind !== undefined && !KINDS.includes(entry.kind as Kind)) return no({ type: 'cell', column: 'kind', value: entry.kind });
-  if (entry.language !== undefined && !LanguageSchema.safeParse(entry.language).success) return no({ type: 'cell', column: 'language', value: entry.language });
-  if (entry.note !== undefined && !NoteSchema.safeParse(entry.note).success) return no({ type: 'cell', column: 'note', value: entry.note });
-  if (entry.set !== undefined && !SetNameSchema.safeParse(entry.set).success) return no({ type: 'cell', column: 'set', value: entry.set });
+  if (entry.kind !== undefined && !KINDS.includes(entry.kind as Kind))
+    return no({ type: 'cell', column: 'kind', value: entry.kind });
+  if (entry.language !== undefined && !LanguageSchema.safeParse(entry.language).success)
+    return no({ type: 'cell', column: 'language', value: entry.language });
+  if (entry.note !== undefined && !NoteSchema.safeParse(entry.note).success)
+    return no({ type: 'cell', column: 'note', value: entry.note });
+  if (entry.set !== undefined && !SetNameSchema.safeParse(entry.set).success)
+    return no({ type: 'cell', column: 'set', value: entry.set });
   const rules: Record<string, string> = {};
   for (const column of ['fires', 'edge', 'capitals', 'delimiter'] as const) {
     const value = entry[column];
@@ -224,7 +280,12 @@ function wantedOf(entry: Entry, setByName: ReadonlyMap<string, ShortcutSet>): Wa
       note: entry.note ?? '',
       language: entry.language ?? null,
     },
-    set: entry.set === undefined ? undefined : known ? { in: 'list', id: known.id } : { in: 'new', name: entry.set.trim() },
+    set:
+      entry.set === undefined
+        ? undefined
+        : known
+          ? { in: 'list', id: known.id }
+          : { in: 'new', name: entry.set.trim() },
     used: null,
     isPrivate: false,
   };
@@ -235,7 +296,10 @@ const SetNameSchema = lineOf(LIMITS.setNameClusters);
 
 /** What the column `form` says: nothing for a plain text, else `template`, `markdown` or both. Null: something else. */
 function readForm(written: string | undefined): Omit<Content, 'expansion'> | null {
-  const words = (written ?? '').toLowerCase().split(/\s+/u).filter((word) => word !== '' && word !== 'plain');
+  const words = (written ?? '')
+    .toLowerCase()
+    .split(/\s+/u)
+    .filter((word) => word !== '' && word !== 'plain');
   if (words.some((word) => word !== 'template' && word !== 'markdown')) return null;
   return { template: words.includes('template'), format: words.includes('markdown') ? 'markdown' : 'plain' };
 }

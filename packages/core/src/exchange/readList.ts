@@ -4,7 +4,15 @@ import { readListFile, type JsonProblem, type ReadJson } from './listFile';
 import { readLines } from './lines';
 import { findMarkdownTable, readMarkdownTable } from './markdownTable';
 import type { Entry, ReadRow } from './row';
-import { DELIMITERS, findDelimiter, isNamedTable, readTable, unguardCell, type Delimiter, type TableRow } from './table';
+import {
+  DELIMITERS,
+  findDelimiter,
+  isNamedTable,
+  readTable,
+  unguardCell,
+  type Delimiter,
+  type TableRow,
+} from './table';
 
 /** How a text holds a list. `lines`: a text in each line, without codes. */
 export type ListForm = 'json' | 'table' | 'markdown' | 'lines';
@@ -37,7 +45,10 @@ export interface ReadList {
 }
 
 /** Why there is no list in a text. */
-export type ListProblem = JsonProblem | { readonly type: 'no-rows' | 'heading-only' } | { readonly type: 'too-many-rows'; readonly limit: number };
+export type ListProblem =
+  | JsonProblem
+  | { readonly type: 'no-rows' | 'heading-only' }
+  | { readonly type: 'too-many-rows'; readonly limit: number };
 
 /** So many rows are read at most: as many as a list holds. */
 export const MOST_ROWS = LIMITS.shortcutsPerList;
@@ -53,7 +64,8 @@ const SHOWN_ROWS = 5;
 export function readList(text: string, choices: ReadChoices = {}): ReadList | ListProblem {
   if (text.trim() === '') return { type: 'no-rows' };
   const said = SEPARATOR.exec(text);
-  if (said && (choices.form === undefined || choices.form === 'table')) return behindSeparator(text.slice(said[0].length), said[1]!, choices);
+  if (said && (choices.form === undefined || choices.form === 'table'))
+    return behindSeparator(text.slice(said[0].length), said[1]!, choices);
   const form = choices.form ?? findForm(text);
   switch (form) {
     case 'json': {
@@ -62,14 +74,23 @@ export function readList(text: string, choices: ReadChoices = {}): ReadList | Li
     }
     case 'markdown': {
       const { rows, blank } = readMarkdownTable(text, MOST_ROWS + 1);
-      return ofTable(form, rows, blank, rows.length > MOST_ROWS + 1, { delimiter: null, hasPlainQuotes: false }, { hasHeading: true, ...choices });
+      return ofTable(
+        form,
+        rows,
+        blank,
+        rows.length > MOST_ROWS + 1,
+        { delimiter: null, hasPlainQuotes: false },
+        { hasHeading: true, ...choices },
+      );
     }
     case 'lines':
     case 'table': {
       const delimiter = choices.delimiter ?? findDelimiter(text);
       if (form === 'lines' || delimiter === null) {
         const read = readLines(text, MOST_ROWS);
-        return read.isCut ? { type: 'too-many-rows', limit: MOST_ROWS } : { form: 'lines', rows: read.rows, blank: read.blank, table: null, file: null };
+        return read.isCut
+          ? { type: 'too-many-rows', limit: MOST_ROWS }
+          : { form: 'lines', rows: read.rows, blank: read.blank, table: null, file: null };
       }
       const { rows, blank, isCut, hasPlainQuotes } = readTable(text, delimiter, MOST_ROWS + 1);
       return ofTable(form, rows, blank, isCut, { delimiter, hasPlainQuotes }, choices);
@@ -119,11 +140,20 @@ function ofTable(
     delimiter,
     hasPlainQuotes,
     heading: heading?.cells ?? [],
-    sample: body.filter((row) => !('problem' in row)).slice(0, SHOWN_ROWS).map(({ cells }) => cells),
+    sample: body
+      .filter((row) => !('problem' in row))
+      .slice(0, SHOWN_ROWS)
+      .map(({ cells }) => cells),
   };
   const isGuarded = form === 'table';
   const width = heading?.cells.length ?? Infinity;
-  return { form, rows: body.map((row) => readRow(fitted(row, width, understood.columns, delimiter), understood.columns, isGuarded)), blank, table, file: null };
+  return {
+    form,
+    rows: body.map((row) => readRow(fitted(row, width, understood.columns, delimiter), understood.columns, isGuarded)),
+    blank,
+    table,
+    file: null,
+  };
 }
 
 /**
@@ -135,8 +165,20 @@ function fitted(row: TableRow, width: number, columns: Columns, delimiter: Delim
   const { line, cells } = row;
   const surplus = cells.length - width;
   const at = columns.indexOf('code');
-  const isCut = delimiter !== null && at >= 0 && cells.slice(at, at + surplus).every((cell) => cell === '') && cells[at + surplus] !== '';
-  if (isCut) return { line, cells: [...cells.slice(0, at), delimiter.repeat(surplus) + cells[at + surplus]!, ...cells.slice(at + surplus + 1)] };
+  const isCut =
+    delimiter !== null &&
+    at >= 0 &&
+    cells.slice(at, at + surplus).every((cell) => cell === '') &&
+    cells[at + surplus] !== '';
+  if (isCut)
+    return {
+      line,
+      cells: [
+        ...cells.slice(0, at),
+        delimiter.repeat(surplus) + cells[at + surplus]!,
+        ...cells.slice(at + surplus + 1),
+      ],
+    };
   if (cells.slice(width).every((cell) => cell.trim() === '')) return row;
   return { line, position: cells.slice(0, width).join(' ').length + 2, problem: 'too-many-cells', cells };
 }

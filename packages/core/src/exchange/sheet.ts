@@ -36,10 +36,16 @@ const MASKED = '••••••••';
  * The sheet to keep in sight: one HTML page that needs nothing else, with a style for paper. Codes on plates, texts
  * shortened to a line or two, private ones masked, by set in their order. No script runs in it.
  */
-export function writeSheet({ shortcuts, sets }: { readonly shortcuts: readonly Shortcut[]; readonly sets: readonly ShortcutSet[] }, options: SheetOptions): string {
+export function writeSheet(
+  { shortcuts, sets }: { readonly shortcuts: readonly Shortcut[]; readonly sets: readonly ShortcutSet[] },
+  options: SheetOptions,
+): string {
   const { title, about, layout, paper, faces, inNoSet } = options;
   const groups = groupsOf(shortcuts, sets, inNoSet, SHOWN[layout]);
-  const body = layout === 'wallet' ? groups.flatMap(cardsOf).join('\n') : groups.map(({ name, entries }) => section(name, entries)).join('\n');
+  const body =
+    layout === 'wallet'
+      ? groups.flatMap(cardsOf).join('\n')
+      : groups.map(({ name, entries }) => section(name, entries)).join('\n');
   return `<!doctype html>
 <html lang="en">
 <head>
@@ -66,13 +72,23 @@ interface Group {
   readonly entries: readonly SheetEntry[];
 }
 
-function groupsOf(shortcuts: readonly Shortcut[], sets: readonly ShortcutSet[], inNoSet: string, clusters: number): Group[] {
+function groupsOf(
+  shortcuts: readonly Shortcut[],
+  sets: readonly ShortcutSet[],
+  inNoSet: string,
+  clusters: number,
+): Group[] {
   const known = new Set(sets.map(({ id }) => id));
   const of = (id: string | null) =>
     shortcuts
       .filter(({ setId }) => (setId !== null && known.has(setId) ? setId : null) === id)
-      .map((shortcut) => ({ code: shortcut.code, text: shortcut.private ? MASKED : onOneLine(plainText(shortcut), clusters) }));
-  return [...sets.map(({ id, name }) => ({ name, entries: of(id) })), { name: inNoSet, entries: of(null) }].filter(({ entries }) => entries.length > 0);
+      .map((shortcut) => ({
+        code: shortcut.code,
+        text: shortcut.private ? MASKED : onOneLine(plainText(shortcut), clusters),
+      }));
+  return [...sets.map(({ id, name }) => ({ name, entries: of(id) })), { name: inNoSet, entries: of(null) }].filter(
+    ({ entries }) => entries.length > 0,
+  );
 }
 
 /** Formatted text without its marks. */
@@ -81,7 +97,13 @@ function plainText(shortcut: Shortcut): string {
 }
 
 function onOneLine(text: string, clusters: number): string {
-  return beginningOf(text.slice(0, clusters * 16).trim().replaceAll(/\s*\n\s*/gu, ' ↵ '), clusters);
+  return beginningOf(
+    text
+      .slice(0, clusters * 16)
+      .trim()
+      .replaceAll(/\s*\n\s*/gu, ' ↵ '),
+    clusters,
+  );
 }
 
 function section(name: string, entries: readonly SheetEntry[]): string {
@@ -92,7 +114,9 @@ function section(name: string, entries: readonly SheetEntry[]): string {
 function cardsOf({ name, entries }: Group): string[] {
   const cards = Math.ceil(entries.length / ON_CARD);
   const onEach = Math.ceil(entries.length / cards);
-  return Array.from({ length: cards }, (_, index) => section(cards > 1 ? `${name} ${index + 1}/${cards}` : name, entries.slice(index * onEach, (index + 1) * onEach)));
+  return Array.from({ length: cards }, (_, index) =>
+    section(cards > 1 ? `${name} ${index + 1}/${cards}` : name, entries.slice(index * onEach, (index + 1) * onEach)),
+  );
 }
 
 function line({ code, text }: SheetEntry): string {
@@ -111,7 +135,8 @@ function escapeHtml(text: string): string {
 }
 
 function styleOf(paper: Paper, layout: SheetLayout, faces: SheetOptions['faces']): string {
-  const face = (name: string, address: string) => `@font-face{font-family:"${name}";src:url(${address}) format("woff2")}`;
+  const face = (name: string, address: string) =>
+    `@font-face{font-family:"${name}";src:url(${address}) format("woff2")}`;
   return `
 ${faces ? face('Sheet', faces.text) + face('Sheet Code', faces.code) : ''}
 @page{size:${paper === 'A4' ? 'A4' : 'letter'};margin:${layout === 'wallet' ? '10mm' : '14mm'}}

@@ -8,16 +8,48 @@ import Papa from 'papaparse';
 import { decodeText, type DecodedText } from './decode';
 import { findDelimiter, guardCell, readTable, unguardCell, writeTable } from './table';
 
-const cellsOf = (text: string, delimiter: Parameters<typeof readTable>[1] = ',') => readTable(text, delimiter).rows.map(({ cells }) => cells);
+const cellsOf = (text: string, delimiter: Parameters<typeof readTable>[1] = ',') =>
+  readTable(text, delimiter).rows.map(({ cells }) => cells);
 
 describe('tables by RFC 4180', () => {
   // The examples of RFC 4180, section 2, rules 1 to 7.
   test.each([
-    ['aaa,bbb,ccc\r\nzzz,yyy,xxx\r\n', [['aaa', 'bbb', 'ccc'], ['zzz', 'yyy', 'xxx']]],
-    ['aaa,bbb,ccc\r\nzzz,yyy,xxx', [['aaa', 'bbb', 'ccc'], ['zzz', 'yyy', 'xxx']]],
-    ['field_name,field_name,field_name\r\naaa,bbb,ccc\r\nzzz,yyy,xxx\r\n', [['field_name', 'field_name', 'field_name'], ['aaa', 'bbb', 'ccc'], ['zzz', 'yyy', 'xxx']]],
-    ['"aaa","bbb","ccc"\r\nzzz,yyy,xxx', [['aaa', 'bbb', 'ccc'], ['zzz', 'yyy', 'xxx']]],
-    ['"aaa","b\r\nbb","ccc"\r\nzzz,yyy,xxx', [['aaa', 'b\nbb', 'ccc'], ['zzz', 'yyy', 'xxx']]],
+    [
+      'aaa,bbb,ccc\r\nzzz,yyy,xxx\r\n',
+      [
+        ['aaa', 'bbb', 'ccc'],
+        ['zzz', 'yyy', 'xxx'],
+      ],
+    ],
+    [
+      'aaa,bbb,ccc\r\nzzz,yyy,xxx',
+      [
+        ['aaa', 'bbb', 'ccc'],
+        ['zzz', 'yyy', 'xxx'],
+      ],
+    ],
+    [
+      'field_name,field_name,field_name\r\naaa,bbb,ccc\r\nzzz,yyy,xxx\r\n',
+      [
+        ['field_name', 'field_name', 'field_name'],
+        ['aaa', 'bbb', 'ccc'],
+        ['zzz', 'yyy', 'xxx'],
+      ],
+    ],
+    [
+      '"aaa","bbb","ccc"\r\nzzz,yyy,xxx',
+      [
+        ['aaa', 'bbb', 'ccc'],
+        ['zzz', 'yyy', 'xxx'],
+      ],
+    ],
+    [
+      '"aaa","b\r\nbb","ccc"\r\nzzz,yyy,xxx',
+      [
+        ['aaa', 'b\nbb', 'ccc'],
+        ['zzz', 'yyy', 'xxx'],
+      ],
+    ],
     ['"aaa","b""bb","ccc"', [['aaa', 'b"bb', 'ccc']]],
   ])('%j', (text, rows) => expect(cellsOf(text.replaceAll('\r\n', '\n'))).toEqual(rows));
 
@@ -34,14 +66,22 @@ describe('tables by RFC 4180', () => {
     }
   });
 
-  const cell = fc.oneof(fc.string({ unit: 'binary' }), fc.stringMatching(/^[",;\n\t'=+@ ab|-]{0,8}$/)).map((text) => text.replace(/\r\n?/g, '\n'));
-  const rows = (width: number) => fc.array(fc.array(cell, { minLength: width, maxLength: width }), { minLength: 1, maxLength: 8 });
+  const cell = fc
+    .oneof(fc.string({ unit: 'binary' }), fc.stringMatching(/^[",;\n\t'=+@ ab|-]{0,8}$/))
+    .map((text) => text.replace(/\r\n?/g, '\n'));
+  const rows = (width: number) =>
+    fc.array(fc.array(cell, { minLength: width, maxLength: width }), { minLength: 1, maxLength: 8 });
 
   test('what is written here another package reads, and the other way round', () => {
     fc.assert(
       fc.property(rows(3), fc.constantFrom(',' as const, '\t' as const, ';' as const), (table, delimiter) => {
         const full = table.filter((row) => row.some((one) => one.trim() !== ''));
-        const read: string[][] = csvParse(writeTable(full, delimiter), { delimiter, record_delimiter: '\r\n', relax_column_count: true, skip_empty_lines: false });
+        const read: string[][] = csvParse(writeTable(full, delimiter), {
+          delimiter,
+          record_delimiter: '\r\n',
+          relax_column_count: true,
+          skip_empty_lines: false,
+        });
         expect(read.map((row) => row.map(unguardCell))).toEqual(full);
         const written = Papa.unparse(full, { delimiter, newline: '\n', quotes: true });
         expect(cellsOf(written, delimiter)).toEqual(full);
@@ -64,7 +104,11 @@ describe('what is wrong in a table', () => {
 
   test('what stands after a closing quote is told with the place, and lines go on being counted', () => {
     const { rows } = readTable('a,"1\n1"\nb,"two" x\nc,3\n', ',');
-    expect(rows).toMatchObject([{ line: 1, cells: ['a', '1\n1'] }, { line: 3, position: 8, problem: 'text-after-quote' }, { line: 4, cells: ['c', '3'] }]);
+    expect(rows).toMatchObject([
+      { line: 1, cells: ['a', '1\n1'] },
+      { line: 3, position: 8, problem: 'text-after-quote' },
+      { line: 4, cells: ['c', '3'] },
+    ]);
   });
 
   test('with tabs, quotes that make no sense are just quotes', () => {
@@ -96,6 +140,11 @@ test('cells that a spreadsheet would run are guarded and come back as they were'
     expect(guardCell(cell)).toBe(`'${cell}`);
     expect(unguardCell(guardCell(cell))).toBe(cell);
   }
-  fc.assert(fc.property(fc.string({ unit: fc.constantFrom("'", '=', 'a', '@', ' ') }), (cell) => unguardCell(guardCell(cell)) === cell));
+  fc.assert(
+    fc.property(
+      fc.string({ unit: fc.constantFrom("'", '=', 'a', '@', ' ') }),
+      (cell) => unguardCell(guardCell(cell)) === cell,
+    ),
+  );
   expect(guardCell("it's")).toBe("it's");
 });

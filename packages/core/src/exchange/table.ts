@@ -54,9 +54,17 @@ function readQuoted(text: string, delimiter: Delimiter, most: number): Read {
       const last = readPlain(rest, delimiter, most - rows.length, line);
       return { rows: [...rows, ...last.rows], blank: blank + last.blank, isCut: last.isCut };
     }
-    const { data, errors } = Papa.parse<string[]>(rest, { delimiter, newline: '\n', ...(most === Infinity ? {} : { preview: most - rows.length + 1 }) });
+    const { data, errors } = Papa.parse<string[]>(rest, {
+      delimiter,
+      newline: '\n',
+      ...(most === Infinity ? {} : { preview: most - rows.length + 1 }),
+    });
     const open = errors.find(({ code }) => code === 'MissingQuotes');
-    const faults = new Map(errors.flatMap(({ code, row, index }) => (code === 'InvalidQuotes' && row !== undefined ? [[row, index ?? 0]] : [])));
+    const faults = new Map(
+      errors.flatMap(({ code, row, index }) =>
+        code === 'InvalidQuotes' && row !== undefined ? [[row, index ?? 0]] : [],
+      ),
+    );
     let at = 0;
     let isCut = false;
     for (const [index, cells] of data.entries()) {
@@ -70,7 +78,8 @@ function readQuoted(text: string, delimiter: Delimiter, most: number): Read {
       }
       const lines = linesIn(cells);
       if (cells.every((cell) => cell.trim() === '')) blank += lines;
-      else if (faults.has(index)) rows.push({ line, ...placeIn(rest, at, faults.get(index)!), problem: 'text-after-quote', cells });
+      else if (faults.has(index))
+        rows.push({ line, ...placeIn(rest, at, faults.get(index)!), problem: 'text-after-quote', cells });
       else rows.push({ line, cells });
       line += lines;
       for (let i = 0; i < lines; i += 1) at = rest.indexOf('\n', at) + 1 || rest.length;
@@ -98,7 +107,7 @@ function placeIn(text: string, rowStart: number, index: number): { position: num
 
 /** What is wrong with the quotes of a line, and where, from 1: one is never closed, or something stands after one that is. */
 function faultOf(line: string, delimiter: string): Pick<RefusedTableRow, 'problem' | 'position'> {
-  for (let at = 0; at <= line.length; ) {
+  for (let at = 0; at <= line.length;) {
     const opened = at;
     if (line[at] === '"') {
       at += 1;
@@ -199,5 +208,8 @@ export function unguardCell(cell: string): string {
 
 /** Rows as a table by RFC 4180, with CRLF between them; cells guarded. */
 export function writeTable(rows: readonly (readonly string[])[], delimiter: Delimiter): string {
-  return `${Papa.unparse(rows.map((row) => row.map(guardCell)), { delimiter, newline: '\r\n' })}\r\n`;
+  return `${Papa.unparse(
+    rows.map((row) => row.map(guardCell)),
+    { delimiter, newline: '\r\n' },
+  )}\r\n`;
 }

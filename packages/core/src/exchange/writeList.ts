@@ -21,7 +21,11 @@ export function writeList(outgoing: Outgoing, form: WrittenForm, made: string): 
   switch (form) {
     case 'json': {
       const used = new Set(shared.map(({ setId }) => setId));
-      return writeListFile({ made, sets: outgoing.sets.filter(({ id }) => used.has(id)).map(fileSetOf), shortcuts: shared.map(fileShortcutOf) });
+      return writeListFile({
+        made,
+        sets: outgoing.sets.filter(({ id }) => used.has(id)).map(fileSetOf),
+        shortcuts: shared.map(fileShortcutOf),
+      });
     }
     case 'csv':
       return writeTable(tableOf(shared, outgoing.sets), ',');
@@ -30,7 +34,10 @@ export function writeList(outgoing: Outgoing, form: WrittenForm, made: string): 
     case 'markdown':
       return writeMarkdownTable(tableOf(shared, outgoing.sets));
     case 'lines':
-      return writeTable([['code', 'expansion'], ...shared.map(({ code, content }) => [code, content.expansion])], '\t').replaceAll('\r\n', '\n');
+      return writeTable(
+        [['code', 'expansion'], ...shared.map(({ code, content }) => [code, content.expansion])],
+        '\t',
+      ).replaceAll('\r\n', '\n');
   }
 }
 
@@ -41,7 +48,12 @@ export function writeBackup({ shortcuts, sets }: Outgoing, rest: Rest, sealed: S
     made,
     sets: sets.map(fileSetOf),
     shortcuts: shared.map(fileShortcutOf),
-    rest: { list: rest.list, conventions: [...rest.conventions], keyboards: [...rest.keyboards], leftFindings: [...rest.leftFindings] },
+    rest: {
+      list: rest.list,
+      conventions: [...rest.conventions],
+      keyboards: [...rest.keyboards],
+      leftFindings: [...rest.leftFindings],
+    },
     ...(sealed ? { private: sealed } : {}),
   });
 }
@@ -51,8 +63,34 @@ function fileSetOf({ id, name, icon, order }: ShortcutSet): FileSet {
 }
 
 /** A shortcut as a file holds it. */
-export function fileShortcutOf({ id, code, content, kind, setId, rules, usesAWeek, former, pinned, note, language, used }: Shortcut): FileShortcut {
-  return { id, code, content, kind, setId, rules, usesAWeek, former, pinned, note, language, ...(used ? { used } : {}) };
+export function fileShortcutOf({
+  id,
+  code,
+  content,
+  kind,
+  setId,
+  rules,
+  usesAWeek,
+  former,
+  pinned,
+  note,
+  language,
+  used,
+}: Shortcut): FileShortcut {
+  return {
+    id,
+    code,
+    content,
+    kind,
+    setId,
+    rules,
+    usesAWeek,
+    former,
+    pinned,
+    note,
+    language,
+    ...(used ? { used } : {}),
+  };
 }
 
 /** Shortcuts as a table with a heading. A column in which nothing would stand is left out. */
@@ -71,6 +109,8 @@ function tableOf(shortcuts: readonly Shortcut[], sets: readonly ShortcutSet[]): 
     delimiter: rules.delimiter ?? '',
     form: writeForm(content),
   }));
-  const used = COLUMNS.filter((column) => column === 'code' || column === 'expansion' || rows.some((row) => row[column] !== ''));
+  const used = COLUMNS.filter(
+    (column) => column === 'code' || column === 'expansion' || rows.some((row) => row[column] !== ''),
+  );
   return [[...used], ...rows.map((row) => used.map((column) => row[column]))];
 }

@@ -10,6 +10,11 @@ export function applyCasing(text: string, casing: Casing | null, locale: string 
     case 'lower':
       return text.toLocaleLowerCase(locale);
     case 'title':
-      return text.toLocaleLowerCase(locale).replaceAll(/(^|[^\p{L}\p{N}\p{M}’'])(\p{L})/gu, (_, before: string, letter: string) => before + letter.toLocaleUpperCase(locale));
+      return text
+        .toLocaleLowerCase(locale)
+        .replaceAll(
+          /(^|[^\p{L}\p{N}\p{M}’'])(\p{L})/gu,
+          (_, before: string, letter: string) => before + letter.toLocaleUpperCase(locale),
+        );
   }
 }

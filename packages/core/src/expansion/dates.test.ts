@@ -3,14 +3,28 @@ import { Temporal } from '@js-temporal/polyfill';
 import { pick, randomFrom } from '../fire/testing';
 import { formatMoment, isDuration, nextWeekday, parseDuration, shift, unknownLettersOf, WEEKDAYS } from '.';
 
-const ZONES = ['Europe/London', 'America/New_York', 'Australia/Lord_Howe', 'Asia/Kathmandu', 'Pacific/Apia', 'America/Sao_Paulo', 'UTC', 'Africa/Casablanca'];
+const ZONES = [
+  'Europe/London',
+  'America/New_York',
+  'Australia/Lord_Howe',
+  'Asia/Kathmandu',
+  'Pacific/Apia',
+  'America/Sao_Paulo',
+  'UTC',
+  'Africa/Casablanca',
+];
 const RUNS = process.env.YELLOW_LATCH_SOAK ? 100_000 : 10_000;
 const momentOf = (zoned: Temporal.ZonedDateTime) => Number(zoned.epochMilliseconds);
 const zoned = (moment: number, zone: string) => Temporal.Instant.fromEpochMilliseconds(moment).toZonedDateTimeISO(zone);
 
 describe('durations', () => {
-  test.each(['P1D', 'P1Y2M3W4DT5H6M7S', '-P1M', '+PT36H', 'P0D', 'PT0S'])('%s is one (ISO 8601)', (text) => expect(isDuration(text)).toBe(true));
-  test.each(['', 'P', 'PT', 'P1', '1D', 'P1H', 'PT1D', 'P1.5D', 'P1D2M', 'p1d', '--P1D', 'P1DT'])('%s is none', (text) => expect(isDuration(text)).toBe(false));
+  test.each(['P1D', 'P1Y2M3W4DT5H6M7S', '-P1M', '+PT36H', 'P0D', 'PT0S'])('%s is one (ISO 8601)', (text) =>
+    expect(isDuration(text)).toBe(true),
+  );
+  test.each(['', 'P', 'PT', 'P1', '1D', 'P1H', 'PT1D', 'P1.5D', 'P1D2M', 'p1d', '--P1D', 'P1DT'])(
+    '%s is none',
+    (text) => expect(isDuration(text)).toBe(false),
+  );
 });
 
 describe('a moment later', () => {
@@ -26,7 +40,11 @@ describe('a moment later', () => {
     ['2026-03-28T12:00', 'PT24H', '2026-03-29T13:00'],
   ])('%s and %s is %s', (from, duration, to) => {
     const moment = momentOf(Temporal.PlainDateTime.from(from).toZonedDateTime('Europe/London'));
-    expect(zoned(shift(moment, parseDuration(duration)!, 'Europe/London'), 'Europe/London').toPlainDateTime().toString({ smallestUnit: 'minute' })).toBe(to);
+    expect(
+      zoned(shift(moment, parseDuration(duration)!, 'Europe/London'), 'Europe/London')
+        .toPlainDateTime()
+        .toString({ smallestUnit: 'minute' }),
+    ).toBe(to);
   });
 
   test('is what Temporal says, for random moments, durations and zones', () => {
@@ -34,7 +52,15 @@ describe('a moment later', () => {
     const whole = (most: number) => Math.floor(random() * most);
     for (let i = 0; i < RUNS; i += 1) {
       const zone = pick(random, ZONES);
-      const moment = Date.UTC(1971 + whole(120), whole(12), 1 + whole(31), whole(24), whole(60), whole(60), whole(1_000));
+      const moment = Date.UTC(
+        1971 + whole(120),
+        whole(12),
+        1 + whole(31),
+        whole(24),
+        whole(60),
+        whole(60),
+        whole(1_000),
+      );
       const text = `${random() < 0.5 ? '-' : ''}P${whole(3)}Y${whole(30)}M${whole(6)}W${whole(80)}D${random() < 0.5 ? `T${whole(60)}H${whole(200)}M${whole(100)}S` : ''}`;
       const ours = shift(moment, parseDuration(text)!, zone);
       const theirs = momentOf(zoned(moment, zone).add(Temporal.Duration.from(text)));
@@ -86,7 +112,12 @@ describe('patterns', () => {
         const parts = new Intl.DateTimeFormat(locale, { ...options, timeZone: zone }).formatToParts(moment);
         expect(formatMoment(moment, pattern, locale, zone)).toBe(parts.find((part) => part.type === type)!.value);
       }
-      const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone: zone }).format(moment);
+      const clock = new Intl.DateTimeFormat('en-GB', {
+        hour: '2-digit',
+        minute: '2-digit',
+        hourCycle: 'h23',
+        timeZone: zone,
+      }).format(moment);
       expect(formatMoment(moment, 'HH:mm', locale, zone)).toBe(clock);
     }
   });

@@ -16,7 +16,11 @@ export type Loss = 'formatting' | 'lines' | 'blanks' | 'caret' | 'given';
  * What a device that may know no blanks, lines or formatting would get: gaps of underscores, lines joined by a
  * space, plain text. A template that only holds other shortcuts is given as its text.
  */
-export function expandFor(shortcut: Expandable, profile: DeviceProfile, context: Omit<ExpansionContext, 'values'>): ForDevice {
+export function expandFor(
+  shortcut: Expandable,
+  profile: DeviceProfile,
+  context: Omit<ExpansionContext, 'values'>,
+): ForDevice {
   const segments = allSegments(shortcut, context.shortcutOf, new Set());
   const has = (...types: Segment['type'][]) => segments.some(({ type }) => types.includes(type));
   if (!profile.blanks && has('date')) return { type: 'refused', why: 'date' };
@@ -40,7 +44,11 @@ export function expandFor(shortcut: Expandable, profile: DeviceProfile, context:
 }
 
 /** The segments of a shortcut and of those inside it. What cannot be read has none: `expand` says so. */
-function allSegments({ id, content }: Expandable, shortcutOf: ExpansionContext['shortcutOf'], seen: Set<string>): Segment[] {
+function allSegments(
+  { id, content }: Expandable,
+  shortcutOf: ExpansionContext['shortcutOf'],
+  seen: Set<string>,
+): Segment[] {
   if (seen.has(id) || !content.template) return [];
   seen.add(id);
   const parsed = parseTemplate(content.expansion);

@@ -10,7 +10,8 @@ export interface Duration {
   readonly seconds: number;
 }
 
-const PARTS = /^([+-]?)P(?=.)(?:(\d{1,5})Y)?(?:(\d{1,5})M)?(?:(\d{1,5})W)?(?:(\d{1,7})D)?(?:T(?=.)(?:(\d{1,8})H)?(?:(\d{1,9})M)?(?:(\d{1,10})S)?)?$/u;
+const PARTS =
+  /^([+-]?)P(?=.)(?:(\d{1,5})Y)?(?:(\d{1,5})M)?(?:(\d{1,5})W)?(?:(\d{1,7})D)?(?:T(?=.)(?:(\d{1,8})H)?(?:(\d{1,9})M)?(?:(\d{1,10})S)?)?$/u;
 
 export function isDuration(text: string): boolean {
   return PARTS.test(text);
@@ -20,6 +21,14 @@ export function isDuration(text: string): boolean {
 export function parseDuration(text: string): Duration | null {
   const parts = PARTS.exec(text);
   if (!parts) return null;
-  const [years, months, weeks, days, hours, minutes, seconds] = parts.slice(2).map((part) => Number(part ?? 0)) as [number, number, number, number, number, number, number];
+  const [years, months, weeks, days, hours, minutes, seconds] = parts.slice(2).map((part) => Number(part ?? 0)) as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
   return { sign: parts[1] === '-' ? -1 : 1, years, months, weeks, days, hours, minutes, seconds };
 }

@@ -113,7 +113,12 @@ class Expanding {
     return parsed.segments.map((segment) => this.segmentText(segment, path, codes, kinds)).join('');
   }
 
-  private segmentText(segment: Segment, path: readonly Expandable[], codes: readonly string[], kinds: ReadonlyMap<string, BlankSegment>): string {
+  private segmentText(
+    segment: Segment,
+    path: readonly Expandable[],
+    codes: readonly string[],
+    kinds: ReadonlyMap<string, BlankSegment>,
+  ): string {
     const { locale, clipboard, selection } = this.context;
     switch (segment.type) {
       case 'text':
@@ -130,7 +135,14 @@ class Expanding {
       case 'clipboard':
       case 'selection': {
         const at = segment.type === 'clipboard' ? clipboard : selection;
-        const blank = { name: nameOfGiven(segment), kind: 'lines', label: '', default: at ?? '', options: [], pattern: '' } as const;
+        const blank = {
+          name: nameOfGiven(segment),
+          kind: 'lines',
+          label: '',
+          default: at ?? '',
+          options: [],
+          pattern: '',
+        } as const;
         return this.take(applyCasing(this.valueOf(blank), segment.casing, locale), codes);
       }
       case 'date':
@@ -156,7 +168,12 @@ class Expanding {
   private dayText(given: string, pattern: string): string {
     const day = /^(\d{4})-(\d\d)-(\d\d)$/u.exec(given);
     if (!day) return given;
-    return formatMoment(Date.UTC(Number(day[1]), Number(day[2]) - 1, Number(day[3])), pattern, this.context.locale, 'UTC');
+    return formatMoment(
+      Date.UTC(Number(day[1]), Number(day[2]) - 1, Number(day[3])),
+      pattern,
+      this.context.locale,
+      'UTC',
+    );
   }
 
   private dateText({ pattern, plus, next }: DateSegment, path: readonly string[]): string {
@@ -184,7 +201,8 @@ class Expanding {
 /** Blanks by their names, as the one that says most has them. */
 function declaredBlanks(segments: readonly Segment[]): Map<string, BlankSegment> {
   const blanks = new Map<string, BlankSegment>();
-  const says = ({ kind, label, default: otherwise, options }: BlankSegment) => (kind === 'text' ? 0 : 1) + (label ? 1 : 0) + (otherwise ? 1 : 0) + (options.length > 0 ? 1 : 0);
+  const says = ({ kind, label, default: otherwise, options }: BlankSegment) =>
+    (kind === 'text' ? 0 : 1) + (label ? 1 : 0) + (otherwise ? 1 : 0) + (options.length > 0 ? 1 : 0);
   for (const segment of segments) {
     if (segment.type !== 'blank') continue;
     const known = blanks.get(segment.name);

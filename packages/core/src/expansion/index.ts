@@ -7,7 +7,15 @@
 export { applyCasing } from './casing';
 export { expandFor, type ForDevice, type Loss } from './degrade';
 export { isDuration, parseDuration, type Duration } from './duration';
-export { expand, type Expandable, type Expanded, type Expansion, type ExpansionContext, type ExpansionError, type OpenBlank } from './expand';
+export {
+  expand,
+  type Expandable,
+  type Expanded,
+  type Expansion,
+  type ExpansionContext,
+  type ExpansionError,
+  type OpenBlank,
+} from './expand';
 export { markdownToHtml, markdownToPlain } from './markdown';
 export { nextWeekday, shift } from './moment';
 export { parseTemplate, type ParsedTemplate } from './parse';

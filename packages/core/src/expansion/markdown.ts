@@ -34,7 +34,10 @@ function blockOf(node: Nodes, indent: string, parent: Parents, index: number): s
       const list = parent.type === 'list' ? parent : null;
       const mark = list?.ordered ? `${(list.start ?? 1) + index}. ` : '- ';
       const [first = '', ...rest] = blocks(node, '');
-      return [indent + mark + first, ...rest.map((line) => (line === '' ? '' : indent + ' '.repeat(mark.length) + line))];
+      return [
+        indent + mark + first,
+        ...rest.map((line) => (line === '' ? '' : indent + ' '.repeat(mark.length) + line)),
+      ];
     }
     case 'blockquote':
       return blocks(node, '').map((line) => `${indent}> ${line}`.trimEnd());
@@ -46,7 +49,9 @@ function blockOf(node: Nodes, indent: string, parent: Parents, index: number): s
     case 'definition':
       return [];
     default:
-      return inline(node).split('\n').map((line) => indent + line);
+      return inline(node)
+        .split('\n')
+        .map((line) => indent + line);
   }
 }
 

@@ -13,7 +13,11 @@ const HOUR = 60 * MINUTE;
  * A time that a change of clocks leaves out is taken as late again, one that comes twice as the first (the rules of
  * RFC 5545, as Temporal's `compatible`). ms since 1970.
  */
-export function shift(moment: number, { sign, years, months, weeks, days, hours, minutes, seconds }: Duration, zone: string): number {
+export function shift(
+  moment: number,
+  { sign, years, months, weeks, days, hours, minutes, seconds }: Duration,
+  zone: string,
+): number {
   let later = moment;
   if (years + months + weeks + days > 0) {
     const at = new TZDate(moment, zone);

@@ -30,10 +30,14 @@ type Place = Pick<TemplateProblem, 'start' | 'end'>;
 export function parseTemplate(source: string): ParsedTemplate {
   const cst = parseCST(source);
   // What follows the first error of syntax is its consequence.
-  const problems: TemplateProblem[] = cst.errors
-    .slice(0, 1)
-    .map(({ start, end }) => ({ type: 'syntax', start: Math.min(start, source.length - 1), end: Math.max(end, start + 1), what: '' }));
-  if (cst.type === 'select' || (cst.declarations ?? []).length > 0) problems.push({ type: 'syntax', start: 0, end: source.length, what: '' });
+  const problems: TemplateProblem[] = cst.errors.slice(0, 1).map(({ start, end }) => ({
+    type: 'syntax',
+    start: Math.min(start, source.length - 1),
+    end: Math.max(end, start + 1),
+    what: '',
+  }));
+  if (cst.type === 'select' || (cst.declarations ?? []).length > 0)
+    problems.push({ type: 'syntax', start: 0, end: source.length, what: '' });
   if (problems.length > 0 || cst.type === 'select') return { type: 'problems', problems };
   const reader = new Reader(problems);
   const segments = cst.pattern.body.flatMap((part): Segment[] => {
@@ -78,7 +82,9 @@ class Reader {
     if (arg?.type === 'literal') {
       // A literal stands for itself, its letters set if that is asked.
       const casing = casingOf(name);
-      return functionTakesLiteral(name) ? { type: 'text', text: applyCasing(arg.value, casing, undefined) } : this.fail('bad-option', arg, name);
+      return functionTakesLiteral(name)
+        ? { type: 'text', text: applyCasing(arg.value, casing, undefined) }
+        : this.fail('bad-option', arg, name);
     }
     switch (name) {
       case 'today':
@@ -100,8 +106,13 @@ class Reader {
   private readBlank(name: string, variable: string, options: Options, place: Place): Segment | null {
     const casing = casingOf(name);
     const kind: BlankKind = casing === null ? (name as BlankKind) : 'text';
-    if (casing === null && !(BLANK_KINDS as readonly string[]).includes(name)) return this.fail('unknown-function', place, name);
-    const choices = options.text('options', '').split(',').map((option) => option.trim()).filter((option) => option !== '');
+    if (casing === null && !(BLANK_KINDS as readonly string[]).includes(name))
+      return this.fail('unknown-function', place, name);
+    const choices = options
+      .text('options', '')
+      .split(',')
+      .map((option) => option.trim())
+      .filter((option) => option !== '');
     const says = options.hasAny;
     const segment: BlankSegment = {
       type: 'blank',
@@ -118,9 +129,11 @@ class Reader {
     const known = this.blanks.get(variable);
     const isPlainAgain = !says && (name === 'text' || casing !== null);
     if (!known) this.blanks.set(variable, { segment, place, says });
-    else if (known.says && !isPlainAgain && !isAlike(known.segment, segment)) return this.fail('different-blanks', place, variable);
+    else if (known.says && !isPlainAgain && !isAlike(known.segment, segment))
+      return this.fail('different-blanks', place, variable);
     else if (!known.says && says) this.blanks.set(variable, { segment, place, says });
-    if (kind === 'choice' && choices.length === 0 && !(known && isPlainAgain)) return this.fail('choice-without-options', place, variable);
+    if (kind === 'choice' && choices.length === 0 && !(known && isPlainAgain))
+      return this.fail('choice-without-options', place, variable);
     return segment;
   }
 
@@ -131,7 +144,8 @@ class Reader {
     const letters = unknownLettersOf(pattern);
     if (letters !== '') return this.fail('unknown-letters', options.placeOf('pattern'), letters);
     if (plus !== '' && !isDuration(plus)) return this.fail('bad-duration', options.placeOf('plus'), plus);
-    if (next !== '' && !(WEEKDAYS as readonly string[]).includes(next)) return this.fail('bad-option', options.placeOf('next'), next);
+    if (next !== '' && !(WEEKDAYS as readonly string[]).includes(next))
+      return this.fail('bad-option', options.placeOf('next'), next);
     return { type: 'date', of, pattern, plus, next: next === '' ? null : (next as Weekday), casing: options.casing() };
   }
 
@@ -169,7 +183,8 @@ class Options {
 
   casing(): Casing | null {
     const casing = this.text('case', '');
-    if (casing === '' || (CASINGS as readonly string[]).includes(casing)) return casing === '' ? null : (casing as Casing);
+    if (casing === '' || (CASINGS as readonly string[]).includes(casing))
+      return casing === '' ? null : (casing as Casing);
     this.problems.push({ type: 'bad-option', ...this.placeOf('case'), what: casing });
     return null;
   }
@@ -204,5 +219,11 @@ function functionTakesLiteral(name: string): boolean {
 }
 
 function isAlike(a: BlankSegment, b: BlankSegment): boolean {
-  return a.kind === b.kind && a.label === b.label && a.default === b.default && a.options.join('\n') === b.options.join('\n') && a.pattern === b.pattern;
+  return (
+    a.kind === b.kind &&
+    a.label === b.label &&
+    a.default === b.default &&
+    a.options.join('\n') === b.options.join('\n') &&
+    a.pattern === b.pattern
+  );
 }

@@ -50,5 +50,7 @@ export function unknownLettersOf(pattern: string): string {
 
 /** A moment in a pattern of UTS #35, as a locale and a time zone (IANA) have it. */
 export function formatMoment(moment: number, pattern: string, locale: string, zone: string): string {
-  return format(new TZDate(moment, zone), pattern, { locale: LOCALES[locale] ?? LOCALES[locale.split('-')[0]!] ?? enGB });
+  return format(new TZDate(moment, zone), pattern, {
+    locale: LOCALES[locale] ?? LOCALES[locale.split('-')[0]!] ?? enGB,
+  });
 }

@@ -5,14 +5,18 @@
  */
 export function sketchOf(source: string, codeOf: (id: string) => string | undefined): string {
   const inner = source.startsWith('{{') && source.endsWith('}}') ? source.slice(2, -2) : source;
-  return inner.replaceAll(/\\([\\{}|])|\{((?:\|(?:\\.|[^|\\])*\||[^{}|])*)\}/gu, (_, escaped: string | undefined, body: string | undefined) => {
-    if (escaped !== undefined) return escaped;
-    return wordFor(body!.trim(), codeOf);
-  });
+  return inner.replaceAll(
+    /\\([\\{}|])|\{((?:\|(?:\\.|[^|\\])*\||[^{}|])*)\}/gu,
+    (_, escaped: string | undefined, body: string | undefined) => {
+      if (escaped !== undefined) return escaped;
+      return wordFor(body!.trim(), codeOf);
+    },
+  );
 }
 
 function wordFor(body: string, codeOf: (id: string) => string | undefined): string {
-  const option = (name: string) => new RegExp(`\\b${name}=\\|((?:\\\\.|[^|\\\\])*)\\|`, 'u').exec(body)?.[1]?.replaceAll(/\\(.)/gu, '$1');
+  const option = (name: string) =>
+    new RegExp(`\\b${name}=\\|((?:\\\\.|[^|\\\\])*)\\|`, 'u').exec(body)?.[1]?.replaceAll(/\\(.)/gu, '$1');
   if (body.startsWith('#')) return '';
   if (body.startsWith('$')) return `[${option('label') ?? /^\$([^\s:]+)/u.exec(body)?.[1] ?? '…'}]`;
   const name = /^:(\w+)/u.exec(body)?.[1];

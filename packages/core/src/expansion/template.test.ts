@@ -9,12 +9,16 @@ const segmentsOf = (source: string): readonly Segment[] => {
 };
 const problemsOf = (source: string) => {
   const parsed = parseTemplate(source);
-  return parsed.type === 'problems' ? parsed.problems.map(({ type, start, end, what }) => [type, source.slice(start, end), what]) : [];
+  return parsed.type === 'problems'
+    ? parsed.problems.map(({ type, start, end, what }) => [type, source.slice(start, end), what])
+    : [];
 };
 
 describe('a template', () => {
   test('reads blanks, dates, what is given, other shortcuts, the caret', () => {
-    expect(segmentsOf('Dear {$name :text label=|Name|}, {:today plus=|P6M|} {:clipboard}{:shortcut id=|x|}({#caret /})')).toEqual([
+    expect(
+      segmentsOf('Dear {$name :text label=|Name|}, {:today plus=|P6M|} {:clipboard}{:shortcut id=|x|}({#caret /})'),
+    ).toEqual([
       { type: 'text', text: 'Dear ' },
       { type: 'blank', name: 'name', kind: 'text', label: 'Name', default: '', options: [], pattern: '', casing: null },
       { type: 'text', text: ', ' },
@@ -26,8 +30,16 @@ describe('a template', () => {
       { type: 'caret' },
       { type: 'text', text: ')' },
     ]);
-    expect(segmentsOf('{$part :choice options=|morning, afternoon|}')).toMatchObject([{ kind: 'choice', options: ['morning', 'afternoon'] }]);
-    expect(segmentsOf('{$name :upper} {$name} {|so| :title}')).toMatchObject([{ casing: 'upper' }, {}, { kind: 'text', casing: null }, {}, { text: 'So' }]);
+    expect(segmentsOf('{$part :choice options=|morning, afternoon|}')).toMatchObject([
+      { kind: 'choice', options: ['morning', 'afternoon'] },
+    ]);
+    expect(segmentsOf('{$name :upper} {$name} {|so| :title}')).toMatchObject([
+      { casing: 'upper' },
+      {},
+      { kind: 'text', casing: null },
+      {},
+      { text: 'So' },
+    ]);
   });
 
   // Examples of Unicode LDML part 9, section "Syntax", from memory: all are well formed; ours are the functions.
@@ -41,7 +53,13 @@ describe('a template', () => {
     ['{unquoted}', []],
     ['backslash: \\\\, left curly brace \\{, right curly brace \\}, vertical bar \\|', []],
     ['Today is {$date :datetime weekday=long}!', [['unknown-function', ':datetime weekday=long', 'datetime']]],
-    ['{#button}Submit{/button}', [['unknown-function', '{#button}', '#button'], ['unknown-function', '{/button}', '#button']]],
+    [
+      '{#button}Submit{/button}',
+      [
+        ['unknown-function', '{#button}', '#button'],
+        ['unknown-function', '{/button}', '#button'],
+      ],
+    ],
     ['.input {$x :number} {{{$x}}}', [['syntax', '.input {$x :number} {{{$x}}}', '']]],
   ])('%s is read by the syntax of MessageFormat 2', (source, problems) => {
     expect(problemsOf(source)).toEqual(problems);
@@ -71,7 +89,15 @@ const word = fc.stringMatching(/^[a-z][a-z0-9]{0,8}$/);
 const option = fc.string({ maxLength: 12 }).filter((one) => !one.includes('\0'));
 const segment: fc.Arbitrary<Segment> = fc.oneof(
   text.map((one): Segment => ({ type: 'text', text: one })),
-  fc.record({ name: word, label: option, default: option }).map(({ name, ...rest }): Segment => ({ type: 'blank', name, kind: 'text', options: [], pattern: '', casing: null, ...rest })),
+  fc.record({ name: word, label: option, default: option }).map(({ name, ...rest }): Segment => ({
+    type: 'blank',
+    name,
+    kind: 'text',
+    options: [],
+    pattern: '',
+    casing: null,
+    ...rest,
+  })),
   fc.constantFrom<Segment>(
     { type: 'date', of: 'today', pattern: "EEEE 'the' d", plus: '-P1M', next: 'monday', casing: 'upper' },
     { type: 'clipboard', casing: 'title' },
@@ -94,14 +120,21 @@ describe('written and read again', () => {
 
   test('so do segments, texts side by side joined', () => {
     fc.assert(
-      fc.property(fc.uniqueArray(segment, { selector: (one) => (one.type === 'blank' ? one.name : JSON.stringify(one)), maxLength: 8 }), (segments) => {
-        const joined = segments.reduce<Segment[]>((all, one) => {
-          const last = all.at(-1);
-          if (one.type === 'text' && last?.type === 'text') return [...all.slice(0, -1), { type: 'text', text: last.text + one.text }];
-          return [...all, one];
-        }, []);
-        expect(segmentsOf(templateOf(segments))).toEqual(joined);
-      }),
+      fc.property(
+        fc.uniqueArray(segment, {
+          selector: (one) => (one.type === 'blank' ? one.name : JSON.stringify(one)),
+          maxLength: 8,
+        }),
+        (segments) => {
+          const joined = segments.reduce<Segment[]>((all, one) => {
+            const last = all.at(-1);
+            if (one.type === 'text' && last?.type === 'text')
+              return [...all.slice(0, -1), { type: 'text', text: last.text + one.text }];
+            return [...all, one];
+          }, []);
+          expect(segmentsOf(templateOf(segments))).toEqual(joined);
+        },
+      ),
       { numRuns: 500 },
     );
   });

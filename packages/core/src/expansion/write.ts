@@ -17,7 +17,9 @@ export function plainToTemplate(text: string): string {
 
 /** The text of a template that is nothing but text; null: it holds more. */
 export function templateToPlain(segments: readonly Segment[]): string | null {
-  return segments.every(({ type }) => type === 'text') ? segments.map((segment) => (segment.type === 'text' ? segment.text : '')).join('') : null;
+  return segments.every(({ type }) => type === 'text')
+    ? segments.map((segment) => (segment.type === 'text' ? segment.text : '')).join('')
+    : null;
 }
 
 function sourceOf(segment: Segment): string {
@@ -41,7 +43,13 @@ function sourceOf(segment: Segment): string {
 }
 
 function blankOptions(segment: BlankSegment): string {
-  return [option('label', segment.label), option('default', segment.default), option('options', segment.options.join(',')), option('pattern', segment.pattern), caseOption(segment)]
+  return [
+    option('label', segment.label),
+    option('default', segment.default),
+    option('options', segment.options.join(',')),
+    option('pattern', segment.pattern),
+    caseOption(segment),
+  ]
     .filter(isThere)
     .join(' ');
 }

@@ -24,9 +24,7 @@ export function expansionFor(entry: FiringEntry, typed: string): string {
   if (letters.length >= 2 && raised.length === letters.length) {
     return expansion.toLocaleUpperCase(locale(language));
   }
-  return letters.length > 0 && isRaised(letters[0]!, language)
-    ? raiseFirst(expansion, language)
-    : expansion;
+  return letters.length > 0 && isRaised(letters[0]!, language) ? raiseFirst(expansion, language) : expansion;
 }
 
 function isRaised(letter: string, language: string): boolean {

@@ -72,7 +72,8 @@ const OPENS = /^[\p{White_Space}\p{Open_Punctuation}\p{Initial_Punctuation}"'\u2
 // Word_Break MidLetter, MidNum, MidNumLet and Single_Quote (UAX #29, table 3): between two letters, or
 // two digits, they do not end a word.
 const MID_LETTER = /^[':\u00b7.\u0387\u055f\u05f4\u2018\u2019\u2024\u2027\ufe13\ufe52\ufe55\uff07\uff0e\uff1a]$/u;
-const MID_NUMBER = /^['.,;\u037e\u0589\u060c\u060d\u066c\u07f8\u2018\u2019\u2024\u2044\ufe10\ufe14\ufe50\ufe52\ufe54\uff07\uff0c\uff0e\uff1b]$/u;
+const MID_NUMBER =
+  /^['.,;\u037e\u0589\u060c\u060d\u066c\u07f8\u2018\u2019\u2024\u2044\ufe10\ufe14\ufe50\ufe52\ufe54\uff07\uff0c\uff0e\uff1b]$/u;
 const LETTER = /^\p{L}$/u;
 const DIGIT = /^\p{Nd}$/u;
 

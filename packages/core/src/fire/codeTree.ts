@@ -264,7 +264,10 @@ export class CodeTree {
   /** The best eight of a branch, `length` units along. */
   bestOf(branch: Branch, length: number): Best {
     if (branch < 0) return this.bestAmong([~branch], length);
-    return (this.best[branch] ??= this.bestAmong(this.search(branch, length, REMEMBERED, () => true), length));
+    return (this.best[branch] ??= this.bestAmong(
+      this.search(branch, length, REMEMBERED, () => true),
+      length,
+    ));
   }
 
   /** Positions of a branch, whole codes first, with what they stand for. */
@@ -330,7 +333,7 @@ export class CodeTree {
    */
   eachFrom(units: Uint16Array, from: number, length: number, meet: (to: number, position: number) => void): void {
     let branch: Branch = ROOT;
-    for (let at = from; at < length; ) {
+    for (let at = from; at < length;) {
       branch = this.step(branch, UNITS[units[at]!]! & FOLDED);
       if (branch === NOWHERE) return;
       at += 1;

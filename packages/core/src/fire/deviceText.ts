@@ -1,12 +1,7 @@
 /** What a device changes in what is typed, before it looks for codes. Common practice, no source. */
 import type { DeviceProfile } from '../fit';
 
-export type DeviceRule =
-  | 'device-capital'
-  | 'device-quote'
-  | 'device-dash'
-  | 'device-dots'
-  | 'device-stop';
+export type DeviceRule = 'device-capital' | 'device-quote' | 'device-dash' | 'device-dots' | 'device-stop';
 
 /** Instead of the character typed: so many characters before the caret go, and this is typed. */
 export interface DeviceText {
@@ -38,17 +33,18 @@ export function isAfterWord(text: string): boolean {
 }
 
 /** Whether the device changes anything in what is typed. */
-export function changesText({ sentenceCapitals, smartQuotes, smartDashes, smartDots, doubleSpaceStop }: DeviceProfile): boolean {
+export function changesText({
+  sentenceCapitals,
+  smartQuotes,
+  smartDashes,
+  smartDots,
+  doubleSpaceStop,
+}: DeviceProfile): boolean {
   return sentenceCapitals || smartQuotes || smartDashes || smartDots || doubleSpaceStop;
 }
 
 /** What the device makes of `character` typed at `at` in `text`; null: it leaves it as it is. Its cost does not depend on the text. */
-export function deviceText(
-  text: string,
-  at: number,
-  character: string,
-  profile: DeviceProfile,
-): DeviceText | null {
+export function deviceText(text: string, at: number, character: string, profile: DeviceProfile): DeviceText | null {
   // A letter stands for what is too far back to matter.
   const before = at > FAR ? `x${text.slice(at - FAR, at)}` : text.slice(0, at);
   if (profile.sentenceCapitals && /^\p{Ll}$/u.test(character) && SENTENCE_START.test(before)) {

@@ -1,5 +1,10 @@
 import { OF_WORD, unitOf } from './character';
-import type { CodeTree } from './codeTree';
+
+/** Codes under their match keys, by position. */
+interface Keys {
+  readonly size: number;
+  keyOf(position: number): string;
+}
 
 export const NOT_THERE = -1;
 export const SEVERAL = -2;
@@ -16,14 +21,14 @@ export class FirstWords {
   /** A bit for each hash, by `mixed`. */
   readonly filter: Uint8Array;
 
-  constructor(tree: CodeTree) {
+  constructor(keys: Keys) {
     let size = 8;
-    while (size < tree.size * 2) size *= 2;
+    while (size < keys.size * 2) size *= 2;
     this.mask = size - 1;
     this.slots = new Int32Array(size * 2).fill(NOT_THERE);
     this.filter = new Uint8Array(size / 2);
-    for (let position = 0; position < tree.size; position += 1) {
-      const key = tree.keyOf(position);
+    for (let position = 0; position < keys.size; position += 1) {
+      const key = keys.keyOf(position);
       let hash = 0;
       let length = 0;
       while (length < key.length && (unitOf(key.charCodeAt(length)) & OF_WORD) !== 0) {

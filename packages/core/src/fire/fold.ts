@@ -92,13 +92,7 @@ function append(into: Folded, key: string, text: string, offset: number): void {
  * Folds what stands before `end`, into `into`: at most `longest` units of it, and nothing before
  * the last white space if `staysInToken`. Cost: linear in what it folds.
  */
-export function foldBefore(
-  text: string,
-  end: number,
-  longest: number,
-  staysInToken: boolean,
-  into: Folded,
-): void {
+export function foldBefore(text: string, end: number, longest: number, staysInToken: boolean, into: Folded): void {
   const { units, offsets, marks } = into;
   const limit = Math.max(0, end - longest);
   // Filled from its end backward: the edge of a unit is told when the one before it is known.
@@ -124,13 +118,7 @@ export function foldBefore(
   into.length = units.length;
 }
 
-function foldBeforeByCluster(
-  text: string,
-  end: number,
-  longest: number,
-  staysInToken: boolean,
-  into: Folded,
-): void {
+function foldBeforeByCluster(text: string, end: number, longest: number, staysInToken: boolean, into: Folded): void {
   const from = safeStart(text, Math.max(0, end - longest * 4));
   const clusters = clustersOf(text.slice(from, end));
   const kept: { key: string; offset: number }[] = [];
@@ -158,7 +146,8 @@ function foldBeforeByCluster(
 export function foldAll(text: string, { units, isAscii } = unitsOf(text)): FoldedText {
   const { length } = text;
   if (!isAscii) {
-    for (let i = 0; i < length; i += 1) if (units[i]! > 0x7e && (unitOf(units[i]!) & JOINED) !== 0) return foldByCluster(text, i);
+    for (let i = 0; i < length; i += 1)
+      if (units[i]! > 0x7e && (unitOf(units[i]!) & JOINED) !== 0) return foldByCluster(text, i);
   }
   return { text, alone: true, units, length };
 }
@@ -173,7 +162,9 @@ export function foldMade(typed: string, made: MadeText | null): FoldedText {
   if (!made) return foldAll(typed);
   const folded = foldAll(typed, made.typed);
   const units = folded.alone ? patched(folded.units, made) : null;
-  return units ? { text: made.text, alone: true, units, length: made.text.length, made } : { ...foldAll(made.text), made };
+  return units
+    ? { text: made.text, alone: true, units, length: made.text.length, made }
+    : { ...foldAll(made.text), made };
 }
 
 /** The units of the made text, from those of the typed one; null where not all stand alone. Much quicker than to fold it anew. */

@@ -31,7 +31,9 @@ export class TextHistory {
   data(mostUnits: number): { done: readonly Step[]; undone: readonly Step[] } {
     let units = 0;
     const keep = (steps: readonly Step[]) => {
-      const first = steps.findLastIndex(({ removed, inserted }) => (units += removed.length + inserted.length) > mostUnits);
+      const first = steps.findLastIndex(
+        ({ removed, inserted }) => (units += removed.length + inserted.length) > mostUnits,
+      );
       return steps.slice(first + 1);
     };
     return { undone: keep(this.undone), done: keep(this.done) };
@@ -50,11 +52,7 @@ export class TextHistory {
   }
 
   /** Notes that `before` became `after` with the caret moving as told. Equal texts are no step. */
-  record(
-    before: { text: string; caret: Range },
-    after: { text: string; caret: number },
-    joins: boolean,
-  ): TextHistory {
+  record(before: { text: string; caret: Range }, after: { text: string; caret: number }, joins: boolean): TextHistory {
     if (before.text === after.text) return this;
     const step = { ...difference(before.text, after.text), caretBefore: before.caret };
     const last = this.done.at(-1);
@@ -103,10 +101,7 @@ export class TextHistory {
 }
 
 /** The smallest replacement that turns `before` into `after`, never inside a surrogate pair. */
-export function difference(
-  before: string,
-  after: string,
-): { range: Range; removed: string; inserted: string } {
+export function difference(before: string, after: string): { range: Range; removed: string; inserted: string } {
   const most = Math.min(before.length, after.length);
   let head = 0;
   while (head < most && before.charCodeAt(head) === after.charCodeAt(head)) head += 1;
@@ -158,4 +153,3 @@ function isHighSurrogate(unit: number): boolean {
 function isLowSurrogate(unit: number): boolean {
   return unit >= 0xdc00 && unit <= 0xdfff;
 }
-

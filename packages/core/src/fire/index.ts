@@ -14,15 +14,7 @@ export { hasEdgeBefore, type Edge } from './edge';
 export { difference, differenceAt, TextHistory, type Step } from './history';
 export { foldAll, foldMade, foldTyped, type FoldedText } from './fold';
 export { isEndedInPassing, madeForScan, madeForScanOfEach, madeOf, passingState, type MadeText } from './madeText';
-export {
-  compile,
-  CompiledList,
-  heldBy,
-  LARGEST_OVERLAY,
-  type ListChange,
-  type Match,
-  type Offer,
-} from './list';
+export { compile, CompiledList, heldBy, LARGEST_OVERLAY, type ListChange, type Match, type Offer } from './list';
 export { followOnDevice, type Followed, type Told } from './onDevice';
 export { FoldedPlaces } from './places';
 export { applyEdit, type Edit, type Range } from './range';

@@ -239,7 +239,9 @@ export class CompiledList {
     const hasInstant = this.layers.some(({ tree }) => tree.hasInstant);
     for (const passing of made.passing) {
       const { characters, typedAt } = passing;
-      const ended = Array.from({ length: characters.length + 1 }, (_, length) => isEndedInPassing(passing, length, made, this.isDelimiter));
+      const ended = Array.from({ length: characters.length + 1 }, (_, length) =>
+        isEndedInPassing(passing, length, made, this.isDelimiter),
+      );
       if (!hasInstant && !ended.includes(true)) continue;
       const { text, from, at } = passingState(made, passing, this.longest);
       ended.forEach((isEnded, length) => {
@@ -247,7 +249,9 @@ export class CompiledList {
         const found = isEnded || length > 0 ? this.matchesEndingAt(text, end) : [];
         for (const way of ['instant', 'delimiter'] as const) {
           if (way === 'instant' ? length === 0 : !isEnded) continue;
-          const match = found.find(({ entry, start }) => entry.fires === way && fitsCapitals(entry, text.slice(start, end)));
+          const match = found.find(
+            ({ entry, start }) => entry.fires === way && fitsCapitals(entry, text.slice(start, end)),
+          );
           if (!match) continue;
           const start = match.start < at ? made.typedStart(from + match.start) : typedAt + match.start - at;
           matches.push({ start, end: typedAt + length, entry: match.entry });
@@ -400,5 +404,7 @@ function goesBefore(a: OfferGroup, b: OfferGroup): boolean {
   if (isExact !== b.next < b.best.exact) return isExact;
   const here = a.best.positions[a.next]!;
   const there = b.best.positions[b.next]!;
-  return a.tree === b.tree ? a.tree.rankOf(here) < b.tree.rankOf(there) : byOffer(a.tree.item(here), b.tree.item(there)) < 0;
+  return a.tree === b.tree
+    ? a.tree.rankOf(here) < b.tree.rankOf(there)
+    : byOffer(a.tree.item(here), b.tree.item(there)) < 0;
 }

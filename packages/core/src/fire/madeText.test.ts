@@ -25,11 +25,17 @@ function typeByKey(typed: string, profile: DeviceProfile, look: (cells: readonly
       cells.push({ character, from, to: at + key.length });
       look(cells);
     };
-    if (profile.sentenceCapitals && /\p{Ll}/u.test(key) && (before === '' || before.endsWith('\n') || /[.!?]["')\]”’]*\s+$/u.test(before))) put(key.toUpperCase());
+    if (
+      profile.sentenceCapitals &&
+      /\p{Ll}/u.test(key) &&
+      (before === '' || before.endsWith('\n') || /[.!?]["')\]”’]*\s+$/u.test(before))
+    )
+      put(key.toUpperCase());
     else if (profile.smartQuotes && /["']/.test(key)) {
       const opens = before === '' || /[\s([{“‘]$/u.test(before);
       put(key === '"' ? (opens ? '“' : '”') : opens ? '‘' : '’');
-    } else if (profile.smartDashes && key === '-' && before.endsWith('-') && !before.endsWith('--')) put('—', cells.pop()!.from);
+    } else if (profile.smartDashes && key === '-' && before.endsWith('-') && !before.endsWith('--'))
+      put('—', cells.pop()!.from);
     else if (profile.smartDots && key === '.' && before.endsWith('..') && !before.endsWith('...')) {
       cells.pop();
       put('…', cells.pop()!.from);
@@ -74,7 +80,35 @@ function firedByKey(typed: string, entries: readonly FiringEntry[], profile: Dev
 
 const inOrder = (a: Found, b: Found) => a[1] - b[1] || a[0] - b[0] || (a[2] < b[2] ? -1 : 1);
 
-const PIECES = ['a', 'b', 'A', 'ab', "'", '"', '-', '--', '.', '..', '...', ' ', '  ', '\n', '. ', "a'b", '!', '?', ')', '(', ',', ';', '1', '’', '—', '…', 'é'];
+const PIECES = [
+  'a',
+  'b',
+  'A',
+  'ab',
+  "'",
+  '"',
+  '-',
+  '--',
+  '.',
+  '..',
+  '...',
+  ' ',
+  '  ',
+  '\n',
+  '. ',
+  "a'b",
+  '!',
+  '?',
+  ')',
+  '(',
+  ',',
+  ';',
+  '1',
+  '’',
+  '—',
+  '…',
+  'é',
+];
 
 function randomText(random: () => number, most: number): string {
   return Array.from({ length: 1 + Math.floor(random() * most) }, () => pick(random, PIECES)).join('');
@@ -96,7 +130,11 @@ function randomEntries(random: () => number): FiringEntry[] {
 const PROFILES: readonly DeviceProfile[] = [
   ...Object.values(DEVICE_PROFILES),
   ...(['standard', [' ', '-'], ['.', '—'], []] as const).map((delimiters) =>
-    device({ ...ALL, id: `all, ended by ${String(delimiters)}`, delimiters: delimiters === 'standard' ? delimiters : [...delimiters] }),
+    device({
+      ...ALL,
+      id: `all, ended by ${String(delimiters)}`,
+      delimiters: delimiters === 'standard' ? delimiters : [...delimiters],
+    }),
   ),
   ...Object.keys(ALL).map((change) => device({ id: change, [change]: true })),
 ];
@@ -110,7 +148,12 @@ describe.each(PROFILES)('on $id', (profile) => {
       const typed = randomText(randomFrom(seed), 40);
       const made = madeOf(typed, profile)?.text ?? typed;
       expect([typed, made]).toEqual([typed, simulate(keysOf(typed), listOf([], bare), bare).text]);
-      expect([typed, made]).toEqual([typed, typeByKey(typed, profile, () => undefined).map(({ character }) => character).join('')]);
+      expect([typed, made]).toEqual([
+        typed,
+        typeByKey(typed, profile, () => undefined)
+          .map(({ character }) => character)
+          .join(''),
+      ]);
     }
   });
 
@@ -121,7 +164,10 @@ describe.each(PROFILES)('on $id', (profile) => {
       const held = { ...bare, ways: profile.ways, edge: 'own', capitals: 'own', spacesInCodes: true } as const;
       const entries = randomEntries(random).filter(({ fires }) => held.ways.includes(fires));
       const typed = randomText(random, 40);
-      const scanned = listOf(entries, held).scan(typed).map(({ start, end, entry: { code } }): Found => [start, end, code]).sort(inOrder);
+      const scanned = listOf(entries, held)
+        .scan(typed)
+        .map(({ start, end, entry: { code } }): Found => [start, end, code])
+        .sort(inOrder);
       expect([seed, typed, scanned]).toEqual([seed, typed, firedByKey(typed, entries, held)]);
       found += scanned.length;
     }
@@ -131,13 +177,18 @@ describe.each(PROFILES)('on $id', (profile) => {
 
 test('an apostrophe is typed straight and found as the device makes it', () => {
   const entries = [entry("don't", 'x'), entry('don’t', 'y'), entry('so--', 'z'), entry('so…', 'w')];
-  const codesIn = (text: string, profile: Partial<DeviceProfile>) => listOf(entries, profile).scan(text).map(({ entry: { code } }) => code);
+  const codesIn = (text: string, profile: Partial<DeviceProfile>) =>
+    listOf(entries, profile)
+      .scan(text)
+      .map(({ entry: { code } }) => code);
   expect(codesIn("I don't, so-- so...", {})).toEqual(["don't", 'so--']);
   expect(codesIn("I don't, so-- so...", ALL)).toEqual(['don’t', 'so…']);
 });
 
 test('a letter that is raised to two was typed at one place', () => {
-  const found = listOf([entry('ssa', 'x')], ALL).scan('ßa b').map(({ start, end }) => [start, end]);
+  const found = listOf([entry('ssa', 'x')], ALL)
+    .scan('ßa b')
+    .map(({ start, end }) => [start, end]);
   expect(found).toEqual([[0, 2]]);
 });
 

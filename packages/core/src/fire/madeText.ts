@@ -41,7 +41,10 @@ const DASH = LOOKED_AT + 3;
 const KINDS = new Uint8Array(0x10000);
 // White space as the rules have it: `\s` of ECMAScript.
 for (const [characters, kind] of [
-  ['\t\v\f\r\u00a0\u1680\u2000\u2001\u2002\u2003\u2004\u2005\u2006\u2007\u2008\u2009\u200a\u2028\u2029\u202f\u205f\u3000\ufeff', OTHER_SPACE],
+  [
+    '\t\v\f\r\u00a0\u1680\u2000\u2001\u2002\u2003\u2004\u2005\u2006\u2007\u2008\u2009\u200a\u2028\u2029\u202f\u205f\u3000\ufeff',
+    OTHER_SPACE,
+  ],
   [' ', SPACE],
   ['\n', NEW_LINE],
   ['.!?', STOP],
@@ -74,7 +77,12 @@ export function madeForScan(text: string, profile: DeviceProfile, isMiddle = fal
 
 const LETTERS = /^[\p{L}\p{M}]*$/u;
 
-export function madeForScanOfEach(joined: string, starts: ArrayLike<number>, profile: DeviceProfile, isMiddle = false): MadeText | null {
+export function madeForScanOfEach(
+  joined: string,
+  starts: ArrayLike<number>,
+  profile: DeviceProfile,
+  isMiddle = false,
+): MadeText | null {
   const { smartQuotes, smartDashes, smartDots, doubleSpaceStop, capitals } = profile;
   const asksForCapitals = capitals !== 'ignore' && capitals !== 'follow';
   const sentenceCapitals = profile.sentenceCapitals && (asksForCapitals || GROWS.test(joined));
@@ -91,7 +99,12 @@ export function madeForScanOfEach(joined: string, starts: ArrayLike<number>, pro
 const GROWS = /[ßŉǰıſ\u0390\u03b0\u0587\u1e96-\u1e9a\u1f50-\u1fff\ufb00-\ufb17]/;
 
 /** As `madeOf` for many texts, each begun anew, that stand in one with a character between each two; `starts`: where, and where the next would. */
-export function madeOfEach(joined: string, starts: ArrayLike<number>, profile: DeviceProfile, isMiddle = false): MadeText | null {
+export function madeOfEach(
+  joined: string,
+  starts: ArrayLike<number>,
+  profile: DeviceProfile,
+  isMiddle = false,
+): MadeText | null {
   if (!changesText(profile)) return null;
   const making = new Making(joined, profile, isMiddle);
   for (let i = 0; i + 1 < starts.length; i += 1) making.walk(starts[i]!, starts[i + 1]! - 1);
@@ -128,7 +141,7 @@ class Making {
     this.start = start;
     let raised = this.isMiddle || !this.isSmall(start, end) ? NOWHERE : start;
     let space = this.secondSpace(start);
-    for (let i = start; i < end; ) {
+    for (let i = start; i < end;) {
       if (space < i) space = this.secondSpace(i - 1);
       i = skip(units, i, Math.min(raised, space, end));
       if (i >= end) return;
@@ -147,7 +160,8 @@ class Making {
           if (profile.smartQuotes) this.replace(i, i + 1, this.quoteAt(i, unit));
           break;
         case STOP:
-          if (profile.smartDots && unit === FULL_STOP && this.isBefore(i, '..')) this.replace(i - 2, i + 1, '\u2026', '..');
+          if (profile.smartDots && unit === FULL_STOP && this.isBefore(i, '..'))
+            this.replace(i - 2, i + 1, '\u2026', '..');
           else stop = i;
           break;
         case SPACE:
@@ -246,7 +260,9 @@ class Making {
 
   /** The made characters before a typed place, as far as a letter of two units goes. */
   private before(i: number): string {
-    return [this.unitBefore(i, 2), this.unitBefore(i, 1)].map((unit) => (unit === NOTHING ? '' : String.fromCharCode(unit))).join('');
+    return [this.unitBefore(i, 2), this.unitBefore(i, 1)]
+      .map((unit) => (unit === NOTHING ? '' : String.fromCharCode(unit)))
+      .join('');
   }
 
   /** What is typed up to `end` stays as it is. */
@@ -278,7 +294,11 @@ class Making {
 function skip(units: Uint16Array, from: number, end: number): number {
   const kinds = KINDS;
   let i = from;
-  while (i + 4 <= end && (kinds[units[i]!]! | kinds[units[i + 1]!]! | kinds[units[i + 2]!]! | kinds[units[i + 3]!]!) < LOOKED_AT) i += 4;
+  while (
+    i + 4 <= end &&
+    (kinds[units[i]!]! | kinds[units[i + 1]!]! | kinds[units[i + 2]!]! | kinds[units[i + 3]!]!) < LOOKED_AT
+  )
+    i += 4;
   while (i < end && kinds[units[i]!]! < LOOKED_AT) i += 1;
   return i;
 }
@@ -302,7 +322,12 @@ export function passingState({ text }: MadeText, { at, typedAt, characters }: Pa
 }
 
 /** Whether a code that ends behind `length` of the passing characters was ended there, and is not ended in the made text as well. */
-export function isEndedInPassing({ at, characters }: Passing, length: number, { text }: MadeText, isDelimiter: (character: string) => boolean): boolean {
+export function isEndedInPassing(
+  { at, characters }: Passing,
+  length: number,
+  { text }: MadeText,
+  isDelimiter: (character: string) => boolean,
+): boolean {
   const next = characters[length];
   return next !== undefined && isDelimiter(next) && (length > 0 || !isDelimiter(text[at]!));
 }

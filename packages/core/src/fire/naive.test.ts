@@ -25,8 +25,7 @@ class Naive {
     return this.cells.map(({ ch }) => ch).join('');
   }
 
-  private readonly key = (text: string) =>
-    text.normalize('NFD').replaceAll('ß', 'ss').toLowerCase().normalize('NFC');
+  private readonly key = (text: string) => text.normalize('NFD').replaceAll('ß', 'ss').toLowerCase().normalize('NFC');
 
   private boundaries = { of: '', set: new Set<number>() };
 
@@ -115,11 +114,7 @@ class Naive {
     this.caret += ch.length;
     const instant = this.ending(this.caret, 'instant');
     const ended = this.isDelimiter(ch) ? this.ending(at, 'delimiter') : null;
-    const winner = [
-      instant && { ...instant, delimiter: 0 },
-      ended && { ...ended, delimiter: ch.length },
-      waited,
-    ]
+    const winner = [instant && { ...instant, delimiter: 0 }, ended && { ...ended, delimiter: ch.length }, waited]
       .filter((match) => match !== null)
       .sort((a, b) => a.from - b.from || b.to - a.to)[0];
     if (!winner) return;
@@ -132,13 +127,9 @@ class Naive {
     let end = this.fire(winner);
     for (let pass = 1; this.profile.rescans && pass < 8; pass += 1) {
       const next = this.text.slice(end, this.caret).slice(0, 1);
-      const byDelimiter =
-        next !== '' && this.isDelimiter(next) ? this.ending(end, 'delimiter', winner.from) : null;
+      const byDelimiter = next !== '' && this.isDelimiter(next) ? this.ending(end, 'delimiter', winner.from) : null;
       const atOnce = this.ending(end, 'instant', winner.from);
-      const again = [
-        atOnce && { ...atOnce, delimiter: 0 },
-        byDelimiter && { ...byDelimiter, delimiter: 1 },
-      ]
+      const again = [atOnce && { ...atOnce, delimiter: 0 }, byDelimiter && { ...byDelimiter, delimiter: 1 }]
         .filter((match) => match !== null)
         .sort((a, b) => a.from - b.from || b.to - a.to)[0];
       if (!again || again.from < winner.from) break;
@@ -148,7 +139,17 @@ class Naive {
   }
 
   /** Rules 1.1, 4.3: in place; returns where what was put in ends. */
-  private fire({ from, to, delimiter, code }: { from: number; to: number; delimiter: number; code: FiringEntry }): number {
+  private fire({
+    from,
+    to,
+    delimiter,
+    code,
+  }: {
+    from: number;
+    to: number;
+    delimiter: number;
+    code: FiringEntry;
+  }): number {
     const drops = this.profile.keepsDelimiter === 'own' ? code.delimiter : this.profile.keepsDelimiter;
     const past = to + (drops === 'drop' ? delimiter : 0);
     this.put(from, past, code.expansion, true);

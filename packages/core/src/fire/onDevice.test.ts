@@ -1,5 +1,15 @@
 import { DEVICE_PROFILES, THIS_APP } from '../fit';
-import { applyEdit, CompiledList, followOnDevice, keysOf, simulate, startSession, type Followed, type Input, type TypingSession } from '.';
+import {
+  applyEdit,
+  CompiledList,
+  followOnDevice,
+  keysOf,
+  simulate,
+  startSession,
+  type Followed,
+  type Input,
+  type TypingSession,
+} from '.';
 import { entry } from './testing';
 
 const entries = [entry(';ten', 'ten minutes'), entry('--x', 'never')];
@@ -20,7 +30,13 @@ function inField(inputs: readonly ((session: TypingSession) => Input)[], on = ph
   }
   return { session, field, told: last!.told };
 }
-const keys = (text: string) => Array.from(text, (key) => (session: TypingSession): Input => ({ type: 'edit', range: session.caret, text: key, how: 'typing' }));
+const keys = (text: string) =>
+  Array.from(text, (key) => (session: TypingSession): Input => ({
+    type: 'edit',
+    range: session.caret,
+    text: key,
+    how: 'typing',
+  }));
 
 describe('a field on a device', () => {
   test('shows what the device makes of the keys, and the caret is where its text ends', () => {
@@ -38,7 +54,9 @@ describe('a field on a device', () => {
   });
 
   test('changes what was composed, or dictated at once, as if it were typed', () => {
-    const dictated = inField([() => ({ type: 'edit', range: { start: 0, end: 0 }, text: 'so ;ten  and', how: 'typing' })]);
+    const dictated = inField([
+      () => ({ type: 'edit', range: { start: 0, end: 0 }, text: 'so ;ten  and', how: 'typing' }),
+    ]);
     expect(dictated.field).toBe('So ten minutes. And');
     const composed = inField([
       () => ({ type: 'edit', range: { start: 0, end: 0 }, text: 's', how: 'composing' }),
@@ -51,14 +69,21 @@ describe('a field on a device', () => {
   test('tells of a sentence far back as of one near: the length of the text is no matter', () => {
     const before = `${'word '.repeat(100)}`;
     const session = startSession(before);
-    const { session: next } = followOnDevice(session, { type: 'edit', range: session.caret, text: 'x', how: 'typing' }, phone);
+    const { session: next } = followOnDevice(
+      session,
+      { type: 'edit', range: session.caret, text: 'x', how: 'typing' },
+      phone,
+    );
     expect(next.text).toBe(`${before}x`);
   });
 });
 
 test('what was offered and rejected is told, and why a code did nothing', () => {
   const app = CompiledList.compile(entries, THIS_APP);
-  const rejected = inField([...keys(';te'), ({ caret }) => ({ type: 'keep', range: { start: 0, end: caret.start } })], app);
+  const rejected = inField(
+    [...keys(';te'), ({ caret }) => ({ type: 'keep', range: { start: 0, end: caret.start } })],
+    app,
+  );
   expect(rejected.told).toEqual([{ rule: 'kept', id: ';ten', typed: ';te' }]);
   expect(inField(keys('x;ten '), app).told).toEqual([{ rule: 'no-edge', id: ';ten', typed: ';ten' }]);
 });

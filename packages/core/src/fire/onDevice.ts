@@ -4,7 +4,17 @@ import { hasEdgeBefore } from './edge';
 import { difference } from './history';
 import type { CompiledList, Match } from './list';
 import { applyEdit, isWithin, type Range } from './range';
-import { composedIn, MOST_AT_ONCE, offersOf, type, type FiredBy, type FiringEvent, type Input, type Outcome, type TypingSession } from './session';
+import {
+  composedIn,
+  MOST_AT_ONCE,
+  offersOf,
+  type,
+  type FiredBy,
+  type FiringEvent,
+  type Input,
+  type Outcome,
+  type TypingSession,
+} from './session';
 
 /** Why something happened at an input, or did not: the rules of docs/firing.md by name. */
 export interface Told {
@@ -39,7 +49,12 @@ export function followOnDevice(session: TypingSession, input: Input, list: Compi
   if (composed && changesText(list.profile)) {
     return { ...typeChanged(composed.before, composed.range, composed.text, list, told, explains), told };
   }
-  if (input.type === 'edit' && input.how === 'typing' && input.text.length <= MOST_AT_ONCE && changesText(list.profile)) {
+  if (
+    input.type === 'edit' &&
+    input.how === 'typing' &&
+    input.text.length <= MOST_AT_ONCE &&
+    changesText(list.profile)
+  ) {
     return { ...typeChanged(session, input.range, input.text, list, told, explains), told };
   }
   const keptOf = input.type === 'keep' ? offersOf(session, list, 1)[0] : undefined;
@@ -54,7 +69,14 @@ export function followOnDevice(session: TypingSession, input: Input, list: Compi
 }
 
 /** Types a text character by character, each as the device makes it. */
-function typeChanged(session: TypingSession, range: Range, text: string, list: CompiledList, told: Told[], explains: boolean): Outcome {
+function typeChanged(
+  session: TypingSession,
+  range: Range,
+  text: string,
+  list: CompiledList,
+  told: Told[],
+  explains: boolean,
+): Outcome {
   const natural = applyEdit(session.text, { range, replacement: text });
   const events: FiringEvent[] = [];
   let next = session;
@@ -62,10 +84,16 @@ function typeChanged(session: TypingSession, range: Range, text: string, list: C
   for (const character of text) {
     const changed = at.start === at.end ? deviceText(next.text, at.start, character, list.profile) : null;
     if (changed) told.push({ rule: changed.rule });
-    const input: Input = { type: 'edit', range: { start: at.start - (changed?.replaces ?? 0), end: at.end }, text: changed?.text ?? character, how: 'typing' };
+    const input: Input = {
+      type: 'edit',
+      range: { start: at.start - (changed?.replaces ?? 0), end: at.end },
+      text: changed?.text ?? character,
+      how: 'typing',
+    };
     const outcome = type(next, input, list);
     tell(outcome.events, told);
-    if (explains && outcome.events.length === 0) explain(next, outcome.session, input.text, list, (line) => told.push(line));
+    if (explains && outcome.events.length === 0)
+      explain(next, outcome.session, input.text, list, (line) => told.push(line));
     events.push(...outcome.events);
     next = outcome.session;
     at = next.caret;

@@ -6,11 +6,7 @@ import { keysOf, simulate, type Keystroke } from './simulate';
 import { device, entry, listOf } from './testing';
 
 /** Types keys on a device: `⌫` is Backspace. */
-function typed(
-  keys: string,
-  entries: FiringEntry[],
-  profile: Partial<DeviceProfile> = {},
-): string {
+function typed(keys: string, entries: FiringEntry[], profile: Partial<DeviceProfile> = {}): string {
   return run(keys, entries, profile).text;
 }
 
@@ -140,12 +136,7 @@ describe('4 codes that begin others', () => {
     expect(typed('oar! ', both, { prefix: 'now' })).toBe('Rowing club! ');
   });
   test('4.5 moving the caret ends the waiting', () => {
-    const keys: Keystroke[] = [
-      ...keysOf('oar'),
-      { type: 'caret', to: 0 },
-      { type: 'caret', to: 3 },
-      ...keysOf('.'),
-    ];
+    const keys: Keystroke[] = [...keysOf('oar'), { type: 'caret', to: 0 }, { type: 'caret', to: 3 }, ...keysOf('.')];
     expect(simulate(keys, listOf(pair), device()).text).toBe('oar.');
   });
 });

@@ -56,7 +56,11 @@ function randomEntries(random: () => number, letters: readonly string[], count: 
   const codes = new Set<string>();
   for (let i = 0; i < count; i += 1) {
     const length = 1 + Math.floor(random() * 4);
-    codes.add(Array.from({ length }, () => pick(random, letters)).join('').trim());
+    codes.add(
+      Array.from({ length }, () => pick(random, letters))
+        .join('')
+        .trim(),
+    );
   }
   codes.delete('');
   return [...codes].map((code) =>

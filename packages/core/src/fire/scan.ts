@@ -39,7 +39,7 @@ export function scanText(
   const firsts = word.firsts();
   // The quick no comes first: few places go on to a look at the edge, and fewer to a walk.
   let next = table[units[0]!]!;
-  for (let from = 0; from < length; ) {
+  for (let from = 0; from < length;) {
     if (isAnywhere && anywhere.mayBegin(units, from, length)) places.meetAnywhere(from);
     if (!byWord || (next & OF_WORD) === 0) {
       if (firsts[next & FOLDED] !== 0 && word.mayBegin(units, from, length)) places.meetWord(from);

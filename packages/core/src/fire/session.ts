@@ -115,7 +115,8 @@ export function type(session: TypingSession, input: Input, list: CompiledList): 
       return unchanged({ ...session, waiting: null, quiet: addRange(session.quiet, input.range) });
     case 'edit':
       if (input.how === 'composing') return compose(session, input.range, input.text);
-      if (input.how === 'typing' && input.text.length <= MOST_AT_ONCE) return typeText(session, input.range, input.text, list);
+      if (input.how === 'typing' && input.text.length <= MOST_AT_ONCE)
+        return typeText(session, input.range, input.text, list);
       if (input.how === 'backspace') return backspace(session, input.range);
       return replaceQuietly(session, input.range, input.text, input.caret);
   }
@@ -125,9 +126,7 @@ export function type(session: TypingSession, input: Input, list: CompiledList): 
 export function offersOf(session: TypingSession, list: CompiledList, limit = 8): Offer[] {
   if (session.isSecret || session.composition || !list.profile.ways.includes('offer')) return [];
   if (session.caret.start !== session.caret.end) return [];
-  return list
-    .offersFor(session.text, session.caret.start, limit)
-    .filter((offer) => !isWithin(session.quiet, offer));
+  return list.offersFor(session.text, session.caret.start, limit).filter((offer) => !isWithin(session.quiet, offer));
 }
 
 function unchanged(session: TypingSession): Outcome {
@@ -201,12 +200,7 @@ interface TypedCharacter {
   events: FiringEvent[];
 }
 
-function typeCharacter(
-  session: TypingSession,
-  range: Range,
-  character: string,
-  list: CompiledList,
-): TypedCharacter {
+function typeCharacter(session: TypingSession, range: Range, character: string, list: CompiledList): TypedCharacter {
   const typed = withReplaced(session, range, character);
   if (session.isSecret) return { session: typed, firedFrom: null, events: [] };
   const waited = range.start === range.end ? session.waiting : null;
@@ -235,12 +229,7 @@ function typeCharacter(
 }
 
 /** What the character just typed, which begins at `at`, would fire: by rules 1 to 3. */
-function candidate(
-  session: TypingSession,
-  at: number,
-  character: string,
-  list: CompiledList,
-): Candidate | null {
+function candidate(session: TypingSession, at: number, character: string, list: CompiledList): Candidate | null {
   const instant = firing(session, session.caret.start, 'instant', 0, list);
   const isEnd = list.isDelimiter(character);
   const ended = isEnd ? firing(session, at, 'delimiter', character.length, list) : null;
@@ -278,12 +267,7 @@ function longer(a: Candidate | null, b: Candidate | null): Candidate | null {
 }
 
 /** Puts the expansion of `match` in its place and keeps what was typed after it (rules 5, 7). */
-function fire(
-  session: TypingSession,
-  match: Candidate,
-  by: FiredBy,
-  events: FiringEvent[],
-): TypingSession {
+function fire(session: TypingSession, match: Candidate, by: FiredBy, events: FiringEvent[]): TypingSession {
   const { entry, start } = match;
   const caret = session.caret.start;
   const code = session.text.slice(start, match.end);
@@ -387,9 +371,7 @@ function backspace(session: TypingSession, range: Range): Outcome {
   return {
     session: { ...restored, quiet: addRange(restored.quiet, code) },
     edit,
-    events: [
-      { type: 'taken-back', id: firing.id, typed: firing.typed.slice(0, firing.codeLength) },
-    ],
+    events: [{ type: 'taken-back', id: firing.id, typed: firing.typed.slice(0, firing.codeLength) }],
   };
 }
 
@@ -401,10 +383,7 @@ function compose(session: TypingSession, range: Range, text: string): Outcome {
   const shown = withReplaced(session, range, text);
   // What it replaces in the text before lies between the head and the tail it has not touched.
   const start = Math.min(begun.replaced.start, range.start);
-  const tail = Math.min(
-    begun.before.text.length - begun.replaced.end,
-    session.text.length - range.end,
-  );
+  const tail = Math.min(begun.before.text.length - begun.replaced.end, session.text.length - range.end);
   const replaced = { start, end: begun.before.text.length - tail };
   return unchanged({ ...shown, composition: { before: begun.before, replaced } });
 }

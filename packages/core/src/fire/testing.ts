@@ -22,10 +22,7 @@ export function device(more: Partial<DeviceProfile> = {}): DeviceProfile {
   return { ...THIS_APP, ...more };
 }
 
-export function listOf(
-  entries: readonly FiringEntry[],
-  profile: Partial<DeviceProfile> = {},
-): CompiledList {
+export function listOf(entries: readonly FiringEntry[], profile: Partial<DeviceProfile> = {}): CompiledList {
   return CompiledList.compile(entries, device(profile));
 }
 

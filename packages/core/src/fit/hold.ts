@@ -10,8 +10,13 @@ export function textHeld(text: string, { lines }: DeviceProfile): string {
 }
 
 /** Why a device cannot take a code with its text, as `textHeld` gives it; null: it can. */
-export function refusalOf({ code, text }: { code: string; text: string }, { longestExpansion, spacesInCodes }: DeviceProfile): Refusal | null {
+export function refusalOf(
+  { code, text }: { code: string; text: string },
+  { longestExpansion, spacesInCodes }: DeviceProfile,
+): Refusal | null {
   if (!spacesInCodes && /\s/u.test(code)) return 'space in code';
   // No cluster is shorter than a unit, so most texts need not be counted.
-  return longestExpansion !== null && text.length > longestExpansion && countClusters(text) > longestExpansion ? 'too long' : null;
+  return longestExpansion !== null && text.length > longestExpansion && countClusters(text) > longestExpansion
+    ? 'too long'
+    : null;
 }

@@ -3,10 +3,4 @@
  * and so the same list can be typed as on any device.
  */
 export { refusalOf, textHeld, type Refusal } from './hold';
-export {
-  DEVICE_PROFILES,
-  DeviceProfileSchema,
-  THIS_APP,
-  type DeviceProfile,
-  type ProfileId,
-} from './profile';
+export { DEVICE_PROFILES, DeviceProfileSchema, THIS_APP, type DeviceProfile, type ProfileId } from './profile';

@@ -79,11 +79,7 @@ function contradictions(profile: Fields): Contradiction[] {
     ['ways', 'keepsDelimiter'],
     'it drops delimiters but never fires at one',
   );
-  claim(
-    profile.formatting && !profile.lines,
-    ['formatting', 'lines'],
-    'formatted text has lines',
-  );
+  claim(profile.formatting && !profile.lines, ['formatting', 'lines'], 'formatted text has lines');
   claim(
     !profile.spacesInCodes && profile.builtIn.some(({ code }) => code.includes(' ')),
     ['spacesInCodes', 'builtIn'],

@@ -33,7 +33,11 @@ const PRINTED = /^(?:4 4 4 [1-4](?: [1-3])?|4 6 [45]|4 4 5|6 1[0-3])$/;
 export function findCardNumbers(text: string): Found[] {
   const found: Found[] = [];
   for (const { index, 0: run } of text.matchAll(RUN)) {
-    const groups = Array.from(run.matchAll(/\d+/g), (group) => ({ start: index + group.index, end: index + group.index + group[0].length, digits: group[0] }));
+    const groups = Array.from(run.matchAll(/\d+/g), (group) => ({
+      start: index + group.index,
+      end: index + group.index + group[0].length,
+      digits: group[0],
+    }));
     for (let first = 0; first < groups.length; first += 1) {
       let digits = '';
       // Behind such a sign it is a part of a number, or one to be rung.
@@ -41,7 +45,10 @@ export function findCardNumbers(text: string): Found[] {
       for (let last = first; last < groups.length && digits.length < LONGEST_CARD; last += 1) {
         digits += groups[last]!.digits;
         const isAll = first === 0 && last === groups.length - 1;
-        const shape = groups.slice(first, last + 1).map((group) => group.digits.length).join(' ');
+        const shape = groups
+          .slice(first, last + 1)
+          .map((group) => group.digits.length)
+          .join(' ');
         if (last > first && !isAll && !PRINTED.test(shape)) continue;
         if (text[groups[last]!.end] === '-' || !isCardNumber(digits)) continue;
         found.push({ start: groups[first]!.start, end: groups[last]!.end });
@@ -54,5 +61,11 @@ export function findCardNumbers(text: string): Found[] {
 }
 
 function isCardNumber(digits: string): boolean {
-  return digits.length >= SHORTEST_CARD && digits.length <= LONGEST_CARD && PAYS.test(digits) && !/^(\d)\1+$/.test(digits) && passesLuhn(digits);
+  return (
+    digits.length >= SHORTEST_CARD &&
+    digits.length <= LONGEST_CARD &&
+    PAYS.test(digits) &&
+    !/^(\d)\1+$/.test(digits) &&
+    passesLuhn(digits)
+  );
 }

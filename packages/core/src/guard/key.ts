@@ -20,7 +20,8 @@ export function findKeysAndTokens(text: string): (Found & { kind: 'private-key' 
   for (const match of text.matchAll(PRIVATE_KEY)) note('private-key', match);
   for (const match of text.matchAll(SIGNED_TOKEN)) note('token', match);
   for (const match of text.matchAll(AUTHORIZATION)) if (isScattered(match[0])) note('token', match);
-  for (const match of text.matchAll(LONG_RUN)) if (!isPublic(match[0], text.slice(0, match.index)) && isScattered(match[0])) note('token', match);
+  for (const match of text.matchAll(LONG_RUN))
+    if (!isPublic(match[0], text.slice(0, match.index)) && isScattered(match[0])) note('token', match);
   return found;
 }
 

@@ -20,7 +20,10 @@ export function looksLikePassword(expansion: string): boolean {
   if (/\s/u.test(text) || length < SHORTEST || length > LONGEST || HARMLESS.some((is) => is(text))) return false;
   const classes = new Set(Array.from(text, classOf));
   const changes = changesIn(text) / (length - 1);
-  const isMixed = classes.size >= 3 ? changes >= 0.4 || isUnspeakable(text) : length >= 10 && classes.size === 2 && !classes.has('sign') && classes.has('small') && changes >= 0.5;
+  const isMixed =
+    classes.size >= 3
+      ? changes >= 0.4 || isUnspeakable(text)
+      : length >= 10 && classes.size === 2 && !classes.has('sign') && classes.has('small') && changes >= 0.5;
   if (!isMixed) return false;
   estimator ??= new ZxcvbnFactory();
   return estimator.check(text).guesses >= PASSWORD_GUESSES;
@@ -56,7 +59,8 @@ function isUnspeakable(text: string): boolean {
 /** Signs that join what is spelled or counted. */
 const JOINERS = /[-‐–_/.,:+=@×·'’()[\]{}<>"|\\;*~]+/u;
 /** Words (in one with capitals between them) with a number or none, a name in capitals, a number with its unit or times another, a letter or two with a number. */
-const PLAIN = /^(?:(?:\p{Lu}?\p{Ll}+)(?:\p{Lu}\p{Ll}+)*\p{Nd}*|\p{Lu}{1,6}|\p{Nd}+(?:°?\p{L}{1,3})?[²³]?|\p{L}{0,3}\p{Nd}+(?:x\p{Nd}+\p{L}{0,3})?|%|°\p{L}?)?$/u;
+const PLAIN =
+  /^(?:(?:\p{Lu}?\p{Ll}+)(?:\p{Lu}\p{Ll}+)*\p{Nd}*|\p{Lu}{1,6}|\p{Nd}+(?:°?\p{L}{1,3})?[²³]?|\p{L}{0,3}\p{Nd}+(?:x\p{Nd}+\p{L}{0,3})?|%|°\p{L}?)?$/u;
 /** Signs that people like in passwords and seldom use in names and numbers. */
 const PASSWORD_SIGNS = /[!$^&?#%]/u;
 
@@ -66,7 +70,9 @@ const HARMLESS: readonly ((text: string) => boolean)[] = [
   // Formulas of a sheet, and of chemistry.
   (text) => /^=[\w(+"'-]/u.test(text) || isFormula(text),
   // Files and paths.
-  (text) => /^(?:[A-Za-z]:)?(?:[\w.~ ()-]*[\\/])*[\w.~()-]+\.[A-Za-z][A-Za-z0-9]{1,4}$/u.test(text) || /^(?:[~.]{0,2}\/|[A-Z]:\\)/u.test(text),
+  (text) =>
+    /^(?:[A-Za-z]:)?(?:[\w.~ ()-]*[\\/])*[\w.~()-]+\.[A-Za-z][A-Za-z0-9]{1,4}$/u.test(text) ||
+    /^(?:[~.]{0,2}\/|[A-Z]:\\)/u.test(text),
   // Article, serial and licence numbers, which have no small letters; hexadecimal ones.
   (text) => !/\p{Ll}/u.test(text) || /^[0-9a-f-]+$/iu.test(text),
   // Code: a call, an index, a block.
@@ -90,7 +96,9 @@ const COMMON = new Set(
   mehr mich mir mit morgen nach nicht noch nur oder schon sehr sein sich sie sind so über um und uns vom von vor war was wenn wie wir wird wo zu zum zur
   au aux avec bien bonjour ce cette dans de des du elle en est et il je la le les leur mais me merci moi mon ne nous on ou par pas plus pour que qui sa se si son sur ta te
   tu un une vous votre
-  al como con de del desde el ella en es está esta este gracias hay hola la las le lo los más me mi muy nos o para pero por que se si sin su te tu un una y ya yo`.split(/\s+/u),
+  al como con de del desde el ella en es está esta este gracias hay hola la las le lo los más me mi muy nos o para pero por que se si sin su te tu un una y ya yo`.split(
+    /\s+/u,
+  ),
 );
 /** Words that are bent as they are in sentences and titles; those of passphrases stand as in a dictionary. */
 const BENT = /(?:ing|ed|ly|tion|tions|ies|[^su]s|ungen?|lich|ment|ción)$/u;
@@ -100,7 +108,9 @@ const [SHORTEST_PHRASE, LONGEST_PHRASE] = [15, 140];
 /** Whether a text is nothing but four to ten words that make no message: joined all in one way, none of them common, hardly one bent. */
 export function looksLikePassphrase(text: string): boolean {
   if (text.length > LONGEST_PHRASE || text.length < SHORTEST_PHRASE) return false;
-  const match = /^(\p{L}{3,12})([ \-_.,+*]|\p{Nd})(\p{L}{3,12}(?:\2\p{L}{3,12})+)(?:\2?[\p{Nd}!?.#$&*-]{1,4})?$/u.exec(text);
+  const match = /^(\p{L}{3,12})([ \-_.,+*]|\p{Nd})(\p{L}{3,12}(?:\2\p{L}{3,12})+)(?:\2?[\p{Nd}!?.#$&*-]{1,4})?$/u.exec(
+    text,
+  );
   if (!match) return false;
   const words = [match[1]!, ...match[3]!.split(match[2]!)];
   if (words.length < FEWEST_WORDS || words.length > MOST_WORDS) return false;

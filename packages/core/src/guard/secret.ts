@@ -23,7 +23,10 @@ function lookAt(text: string): Look {
     const isDigit = unit >= 0x30 && unit <= 0x39;
     const isLetter = (unit | 0x20) >= 0x61 && (unit | 0x20) <= 0x7a;
     if (isDigit) digits += 1;
-    run = isDigit || isLetter || unit === 0x5f || unit === 0x2b || unit === 0x2f || unit === 0x3d || unit === 0x2d ? run + 1 : 0;
+    run =
+      isDigit || isLetter || unit === 0x5f || unit === 0x2b || unit === 0x2f || unit === 0x3d || unit === 0x2d
+        ? run + 1
+        : 0;
     if (run > longest) longest = run;
     if (unit === 0x20) spaces += 1;
   }

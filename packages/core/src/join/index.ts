@@ -58,7 +58,11 @@ export function inGroups(code: string): string {
 }
 
 function read(typed: string, wants: number, signs: string): ReadCode {
-  const code = typed.toUpperCase().replaceAll(/[\s\u2010-\u2015-]/gu, '').replaceAll('O', '0').replaceAll(/[IL]/gu, '1');
+  const code = typed
+    .toUpperCase()
+    .replaceAll(/[\s\u2010-\u2015-]/gu, '')
+    .replaceAll('O', '0')
+    .replaceAll(/[IL]/gu, '1');
   const foreign = [...code].find((sign) => !signs.includes(sign));
   if (foreign !== undefined) return { type: 'sign', sign: foreign };
   return code.length === wants ? { type: 'read', code } : { type: 'length', has: code.length, wants };

@@ -52,13 +52,31 @@ function isWholeText(alone: string, link: string): boolean {
 /** A link into which blanks have come: what follows each goes on like a link, with a slash, a sign of a query, or an end of file. */
 function isOneLinkWithSpaces(text: string): boolean {
   const parts = text.split(/[ \u00a0\u200b]+/u);
-  return parts.length > 1 && parts.length <= 4 && parts.slice(1).every((part, index) => /^[/?#&=%._-]/u.test(part) || /^[\w-]+(\.[a-z]{2,4})?[/?#=]/iu.test(part) || /[/?&=#_-]$/u.test(parts[index]!));
+  return (
+    parts.length > 1 &&
+    parts.length <= 4 &&
+    parts
+      .slice(1)
+      .every(
+        (part, index) =>
+          /^[/?#&=%._-]/u.test(part) ||
+          /^[\w-]+(\.[a-z]{2,4})?[/?#=]/iu.test(part) ||
+          /[/?&=#_-]$/u.test(parts[index]!),
+      )
+  );
 }
 
 function withoutForeignBracket(link: string): string {
   let cut = link;
-  for (const [open, close] of [['(', ')'], ['[', ']']] as const) {
-    for (let bare = cut.replace(TRAILING, ''), left = MOST_BRACKETS; left > 0 && bare.endsWith(close) && count(bare, close) > count(bare, open); left -= 1) {
+  for (const [open, close] of [
+    ['(', ')'],
+    ['[', ']'],
+  ] as const) {
+    for (
+      let bare = cut.replace(TRAILING, ''), left = MOST_BRACKETS;
+      left > 0 && bare.endsWith(close) && count(bare, close) > count(bare, open);
+      left -= 1
+    ) {
       cut = bare.slice(0, -1);
       bare = cut.replace(TRAILING, '');
     }
@@ -87,15 +105,20 @@ function judge(written: string, start: number, isAlone: boolean): FoundLink {
   cleaned = bare;
   const { tracking, link } = withoutTracking(cleaned);
   cleaned = link;
-  const host = /^(?:https?:\/\/)?([^/?#]*)/iu.exec(cleaned)![1]!.replace(/^[^@]*@/u, '').replace(/:\d*$/u, '');
-  if (!host.startsWith('[') && (!/[^.]\.[^.]/u.test(host) && host.toLowerCase() !== 'localhost')) faults.push('no-page');
+  const host = /^(?:https?:\/\/)?([^/?#]*)/iu
+    .exec(cleaned)![1]!
+    .replace(/^[^@]*@/u, '')
+    .replace(/:\d*$/u, '');
+  if (!host.startsWith('[') && !/[^.]\.[^.]/u.test(host) && host.toLowerCase() !== 'localhost') faults.push('no-page');
   else if (mixesScripts(host)) faults.push('other-letters');
   return { start, end: start + written.length, link: written, tracking, faults, cleaned: cleaned + ending };
 }
 
 /** A name in which letters of the Latin script stand beside ones of another that look like them (UTS #39, mixed scripts). */
 function mixesScripts(host: string): boolean {
-  return host.split('.').some((label) => /\p{Script=Latin}/u.test(label) && /[\p{Script=Cyrillic}\p{Script=Greek}]/u.test(label));
+  return host
+    .split('.')
+    .some((label) => /\p{Script=Latin}/u.test(label) && /[\p{Script=Cyrillic}\p{Script=Greek}]/u.test(label));
 }
 
 /** Cuts parameters out of the query; what else it holds stays as it is written. */

@@ -7,7 +7,11 @@ const one = (text: string) => findLinks(text)[0]!;
 
 describe('what a link carries', () => {
   test.each([
-    ['https://book.corrie.example/visit?utm_source=mail&utm_medium=cpc&slot=2', 'https://book.corrie.example/visit?slot=2', ['utm_source', 'utm_medium']],
+    [
+      'https://book.corrie.example/visit?utm_source=mail&utm_medium=cpc&slot=2',
+      'https://book.corrie.example/visit?slot=2',
+      ['utm_source', 'utm_medium'],
+    ],
     ['https://book.corrie.example/?fbclid=abc#times', 'https://book.corrie.example/#times', ['fbclid']],
     ['https://book.corrie.example/a?x=%20y&GCLID=1&z', 'https://book.corrie.example/a?x=%20y&z', ['GCLID']],
     ['www.corrie.example/?mc_eid=1', 'www.corrie.example/', ['mc_eid']],
@@ -18,7 +22,13 @@ describe('what a link carries', () => {
     expect(found.tracking.map(({ name }) => name)).toEqual(names);
   });
 
-  test('each name has its reason', () => expect(one('https://a.example/?gclid=1&utm_id=2&mkt_tok=3&igshid=4').tracking.map(({ reason }) => reason)).toEqual(['click', 'campaign', 'mail', 'share']));
+  test('each name has its reason', () =>
+    expect(one('https://a.example/?gclid=1&utm_id=2&mkt_tok=3&igshid=4').tracking.map(({ reason }) => reason)).toEqual([
+      'click',
+      'campaign',
+      'mail',
+      'share',
+    ]));
   test('no name is listed twice', () => expect(new Set(TRACKING.map(({ name }) => name)).size).toBe(TRACKING.length));
 });
 
@@ -42,13 +52,17 @@ describe('what makes it lead elsewhere', () => {
 });
 
 test('a link is where it says, and to clean twice changes nothing more', () => {
-  const signs = fc.string({ unit: fc.constantFrom(...'ab/?&=#.()[]% _1'.split(''), 'utm_id=', 'https://a.example/'), maxLength: 20 });
+  const signs = fc.string({
+    unit: fc.constantFrom(...'ab/?&=#.()[]% _1'.split(''), 'utm_id=', 'https://a.example/'),
+    maxLength: 20,
+  });
   fc.assert(
     fc.property(signs, (text) => {
       for (const { start, end, link, cleaned, tracking, faults } of findLinks(text)) {
         expect(text.slice(start, end)).toBe(link);
         if (tracking.length === 0 && faults.length === 0) expect(cleaned).toBe(link);
-        if (!faults.includes('space')) expect(findLinks(cleaned).every((again) => again.tracking.length === 0)).toBe(true);
+        if (!faults.includes('space'))
+          expect(findLinks(cleaned).every((again) => again.tracking.length === 0)).toBe(true);
       }
     }),
     { numRuns: 500 },

@@ -7,17 +7,65 @@ export type TrackingReason = 'campaign' | 'click' | 'mail' | 'share';
  */
 export const TRACKING: readonly { readonly name: string; readonly reason: TrackingReason }[] = [
   // Which campaign led here.
-  ...['utm_*', 'pk_campaign', 'pk_kwd', 'pk_source', 'pk_medium', 'mtm_*', 'piwik_*', 'matomo_*', 'hsa_*', 'cmpid', 'ns_campaign', 'ns_source', 'ns_mchannel'].map((name) => ({ name, reason: 'campaign' as const })),
+  ...[
+    'utm_*',
+    'pk_campaign',
+    'pk_kwd',
+    'pk_source',
+    'pk_medium',
+    'mtm_*',
+    'piwik_*',
+    'matomo_*',
+    'hsa_*',
+    'cmpid',
+    'ns_campaign',
+    'ns_source',
+    'ns_mchannel',
+  ].map((name) => ({ name, reason: 'campaign' as const })),
   // Which click on which advertisement.
-  ...['gclid', 'gclsrc', 'dclid', 'gbraid', 'wbraid', 'fbclid', 'msclkid', 'yclid', 'twclid', 'ttclid', 'li_fat_id', 'rdt_cid', 'epik', 'srsltid'].map((name) => ({ name, reason: 'click' as const })),
+  ...[
+    'gclid',
+    'gclsrc',
+    'dclid',
+    'gbraid',
+    'wbraid',
+    'fbclid',
+    'msclkid',
+    'yclid',
+    'twclid',
+    'ttclid',
+    'li_fat_id',
+    'rdt_cid',
+    'epik',
+    'srsltid',
+  ].map((name) => ({ name, reason: 'click' as const })),
   // Whose copy of which mailing.
-  ...['mc_cid', 'mc_eid', 'mkt_tok', '_hsenc', '_hsmi', 'vero_id', 'vero_conv', 'oly_anon_id', 'oly_enc_id', 'ck_subscriber_id', '_ke', '_kx'].map((name) => ({ name, reason: 'mail' as const })),
+  ...[
+    'mc_cid',
+    'mc_eid',
+    'mkt_tok',
+    '_hsenc',
+    '_hsmi',
+    'vero_id',
+    'vero_conv',
+    'oly_anon_id',
+    'oly_enc_id',
+    'ck_subscriber_id',
+    '_ke',
+    '_kx',
+  ].map((name) => ({ name, reason: 'mail' as const })),
   // Who shared it.
-  ...['igsh', 'igshid', 'share_id', 'sharer_id', 'ref_src', 'ref_url', '_branch_match_id'].map((name) => ({ name, reason: 'share' as const })),
+  ...['igsh', 'igshid', 'share_id', 'sharer_id', 'ref_src', 'ref_url', '_branch_match_id'].map((name) => ({
+    name,
+    reason: 'share' as const,
+  })),
 ];
 
 const NAMES = new Map(TRACKING.filter(({ name }) => !name.endsWith('*')).map(({ name, reason }) => [name, reason]));
-const BEGINNINGS = TRACKING.filter(({ name }) => name.endsWith('*')).map(({ name, reason }) => ({ begins: name.slice(0, -1), reason }));
+const BEGINNINGS = TRACKING.filter(({ name }) => name.endsWith('*')).map(({ name, reason }) => ({
+  begins: name.slice(0, -1),
+  reason,
+}));
 
 /** Why a parameter of this name is taken for tracking; null: it is not. */
 export function trackingReason(name: string): TrackingReason | null {

@@ -4,10 +4,61 @@ import fc from 'fast-check';
 import { checkExpansion, clustersOf, countClusters, hasMoreClusters, LIMITS, ShortcutFieldsSchema } from '.';
 
 const segmenter = new Intl.Segmenter('und', { granularity: 'grapheme' });
-const plainly = (text: string) => Array.from(segmenter.segment(text), ({ segment, index }) => ({ text: segment, index }));
+const plainly = (text: string) =>
+  Array.from(segmenter.segment(text), ({ segment, index }) => ({ text: segment, index }));
 
 /** Parts that join with their neighbours, or could be thought to. */
-const PARTS = ['a', 'é', 'e\u0301', '\u0301', 'ß', 'Ж', '漢', 'か', '゙', 'ｶﾞ', '한', '\u1100', '\u1161', '\u11a8', '😀', '👍', '🏽', '👨', '\u200d', '👩', '\ufe0f', '🇩', '🇪', '#', '\u20e3', 'क', '्', 'ष', 'ि', 'ก', 'ำ', 'เ', '่', 'ຳ', 'س', '\u0600', '\u064b', '\u00ad', ' ', '\n', '\r', '\t', '\ud83d', '½', '→', '♯', '®', '\u0e33', '\u{110bd}'];
+const PARTS = [
+  'a',
+  'é',
+  'e\u0301',
+  '\u0301',
+  'ß',
+  'Ж',
+  '漢',
+  'か',
+  '゙',
+  'ｶﾞ',
+  '한',
+  '\u1100',
+  '\u1161',
+  '\u11a8',
+  '😀',
+  '👍',
+  '🏽',
+  '👨',
+  '\u200d',
+  '👩',
+  '\ufe0f',
+  '🇩',
+  '🇪',
+  '#',
+  '\u20e3',
+  'क',
+  '्',
+  'ष',
+  'ि',
+  'ก',
+  'ำ',
+  'เ',
+  '่',
+  'ຳ',
+  'س',
+  '\u0600',
+  '\u064b',
+  '\u00ad',
+  ' ',
+  '\n',
+  '\r',
+  '\t',
+  '\ud83d',
+  '½',
+  '→',
+  '♯',
+  '®',
+  '\u0e33',
+  '\u{110bd}',
+];
 const texts = fc.array(fc.constantFrom(...PARTS), { maxLength: 40 }).map((parts) => parts.join(''));
 
 test('texts of every kind of joint have the clusters that the segmenter finds', () => {
@@ -51,12 +102,25 @@ test('the segmenter is never given a long text at once, whose cost it would not 
   expect(Math.max(...given)).toBeLessThanOrEqual(257);
 });
 
-const FIELDS = { code: ';a', content: { expansion: 'a', template: false, format: 'plain' }, kind: 'message', setId: null, rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null };
+const FIELDS = {
+  code: ';a',
+  content: { expansion: 'a', template: false, format: 'plain' },
+  kind: 'message',
+  setId: null,
+  rules: {},
+  usesAWeek: null,
+  former: null,
+  pinned: null,
+  note: '',
+  language: null,
+};
 
 test('a text far too long is refused by its length, before anything in it is counted', () => {
   const counted = jest.spyOn(Intl.Segmenter.prototype, 'segment');
   const result = ShortcutFieldsSchema.safeParse({ ...FIELDS, note: '😀'.repeat(60_000) });
-  expect(result.error?.issues.map(({ path, message }) => [path.join('.'), message])).toEqual([['note', `has more than ${LIMITS.noteClusters} characters`]]);
+  expect(result.error?.issues.map(({ path, message }) => [path.join('.'), message])).toEqual([
+    ['note', `has more than ${LIMITS.noteClusters} characters`],
+  ]);
   expect(counted).not.toHaveBeenCalled();
   counted.mockRestore();
 });
@@ -66,5 +130,9 @@ test('a limit is of clusters, not of units', () => {
   expect(ShortcutFieldsSchema.safeParse({ ...FIELDS, note: family.repeat(LIMITS.noteClusters) }).success).toBe(true);
   expect(hasMoreClusters(family.repeat(300), 300)).toBe(false);
   expect(hasMoreClusters(family.repeat(301), 300)).toBe(true);
-  expect(checkExpansion('Ж'.repeat(LIMITS.expansionClusters + 1))).toEqual({ type: 'too-many-clusters', limit: LIMITS.expansionClusters, found: LIMITS.expansionClusters + 1 });
+  expect(checkExpansion('Ж'.repeat(LIMITS.expansionClusters + 1))).toEqual({
+    type: 'too-many-clusters',
+    limit: LIMITS.expansionClusters,
+    found: LIMITS.expansionClusters + 1,
+  });
 });

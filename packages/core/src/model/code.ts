@@ -11,8 +11,7 @@ import { countClusters, findBadCharacter, hasMoreClusters, placeOf } from './tex
 export function foldCase(text: string): string {
   let folded = '';
   for (const character of text) {
-    folded +=
-      character === 'ı' ? character : character.toLowerCase().toUpperCase().toLowerCase();
+    folded += character === 'ı' ? character : character.toLowerCase().toUpperCase().toLowerCase();
   }
   return folded.replaceAll('ς', 'σ');
 }

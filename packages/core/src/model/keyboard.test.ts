@@ -40,7 +40,9 @@ test.each([
   [{ place: 'after', marker: 'abc' }, ['mark.marker: is one or two characters, without blanks']],
   [{ place: 'after', marker: ' ' }, ['mark.marker: is one or two characters, without blanks']],
 ])('a convention of %j', (mark, expected) => {
-  expect(problems(ConventionFieldsSchema.safeParse({ scope: { of: 'list' }, mark, capitals: 'as they are' }))).toEqual(expected);
+  expect(problems(ConventionFieldsSchema.safeParse({ scope: { of: 'list' }, mark, capitals: 'as they are' }))).toEqual(
+    expected,
+  );
 });
 
 test('a keyboard in use has a part and a pace within reason; a list at most eight', () => {
@@ -48,5 +50,7 @@ test('a keyboard in use has a part and a pace within reason; a list at most eigh
   expect(problems(KeyboardUseSchema.safeParse(use))).toEqual([]);
   expect(problems(KeyboardUseSchema.safeParse({ ...use, share: 0, pace: 9 }))).toHaveLength(2);
   const list = { languages: ['en'], devices: ['app'] };
-  expect(problems(ListFieldsSchema.safeParse({ ...list, keyboards: Array.from({ length: 9 }, () => use) }))).toHaveLength(1);
+  expect(
+    problems(ListFieldsSchema.safeParse({ ...list, keyboards: Array.from({ length: 9 }, () => use) })),
+  ).toHaveLength(1);
 });

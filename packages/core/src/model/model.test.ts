@@ -196,13 +196,18 @@ test('every problem is told in words that hold its figures', () => {
   expect(describeProblem({ type: 'empty' })).toContain('empty');
   expect(describeProblem({ type: 'too-many-code-points', limit: 160, found: 175 })).toContain('175');
   expect(describeProblem({ type: 'too-many-bytes', limit: 100_000, found: 100_001 })).toContain('100001');
-  expect(
-    describeProblem({ type: 'control', codePoint: 7, place: { line: 2, position: 3 } }),
-  ).toBe('holds a control character (U+0007) at line 2, character 3');
+  expect(describeProblem({ type: 'control', codePoint: 7, place: { line: 2, position: 3 } })).toBe(
+    'holds a control character (U+0007) at line 2, character 3',
+  );
 });
 
 test('what is left has a reason of one line, and a list has languages and devices', () => {
-  const left = { shortcutId: '0198f4a0-0000-7000-8000-000000000000', finding: 'inside words', about: 'risky so', reason: 'I never write that' };
+  const left = {
+    shortcutId: '0198f4a0-0000-7000-8000-000000000000',
+    finding: 'inside words',
+    about: 'risky so',
+    reason: 'I never write that',
+  };
   expect(LeftFindingFieldsSchema.parse(left)).toEqual(left);
   for (const reason of ['', 'two\nlines', 'x'.repeat(201)]) {
     expect(LeftFindingFieldsSchema.safeParse({ ...left, reason }).success).toBe(false);

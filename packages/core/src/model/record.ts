@@ -55,7 +55,10 @@ export function isMade({ template, format }: Content): boolean {
  * How often it was used on one device since a moment (ms since 1970). A counter: each device counts for itself, and
  * what is shown is the sum.
  */
-export const UsedSchema = z.strictObject({ count: z.int().nonnegative().max(LIMITS.usesInAll), since: z.int().nonnegative() });
+export const UsedSchema = z.strictObject({
+  count: z.int().nonnegative().max(LIMITS.usesInAll),
+  since: z.int().nonnegative(),
+});
 export type Used = z.infer<typeof UsedSchema>;
 
 /** The fields of a set. */
@@ -84,7 +87,10 @@ export type LeftFindingFields = z.infer<typeof LeftFindingFieldsSchema>;
  */
 export const ListFieldsSchema = z.strictObject({
   languages: z.array(LanguageSchema).min(1).max(12),
-  devices: z.array(z.string().regex(/^[a-z][a-z-]{0,39}$/)).min(1).max(12),
+  devices: z
+    .array(z.string().regex(/^[a-z][a-z-]{0,39}$/))
+    .min(1)
+    .max(12),
   keyboards: z.array(KeyboardUseSchema).max(LIMITS.keyboards),
 });
 export type ListFields = z.infer<typeof ListFieldsSchema>;
@@ -111,10 +117,31 @@ export const RECORD_TYPES = {
     most: LIMITS.shortcutsPerList,
   },
   set: { fields: SetFieldsSchema, guarded: ['name'], settled: ['name'], counters: {}, defaults: {}, most: 500 },
-  leftFinding: { fields: LeftFindingFieldsSchema, guarded: ['reason'], settled: [], counters: {}, defaults: {}, most: 20_000 },
+  leftFinding: {
+    fields: LeftFindingFieldsSchema,
+    guarded: ['reason'],
+    settled: [],
+    counters: {},
+    defaults: {},
+    most: 20_000,
+  },
   list: { fields: ListFieldsSchema, guarded: [], settled: [], counters: {}, defaults: { keyboards: [] }, most: 1 },
-  convention: { fields: ConventionFieldsSchema, guarded: [], settled: ['mark', 'capitals'], counters: {}, defaults: {}, most: 600 },
-  keyboard: { fields: KeyboardFieldsSchema, guarded: ['layout'], settled: ['layout'], counters: {}, defaults: {}, most: 100 },
+  convention: {
+    fields: ConventionFieldsSchema,
+    guarded: [],
+    settled: ['mark', 'capitals'],
+    counters: {},
+    defaults: {},
+    most: 600,
+  },
+  keyboard: {
+    fields: KeyboardFieldsSchema,
+    guarded: ['layout'],
+    settled: ['layout'],
+    counters: {},
+    defaults: {},
+    most: 100,
+  },
 } as const satisfies Record<string, RecordTypeOf>;
 export type RecordType = keyof typeof RECORD_TYPES;
 
@@ -157,7 +184,13 @@ export interface Shortcut extends ShortcutFields, Read {
 }
 
 /** What a shortcut gives, for the eye. */
-export function shownText({ content, sketch }: { readonly content: { readonly expansion: string }; readonly sketch?: string }): string {
+export function shownText({
+  content,
+  sketch,
+}: {
+  readonly content: { readonly expansion: string };
+  readonly sketch?: string;
+}): string {
   return sketch ?? content.expansion;
 }
 

@@ -52,7 +52,7 @@ interface Cluster {
  */
 function* clusters(text: string): Generator<Cluster> {
   let size = PIECE;
-  for (let start = 0; start < text.length; ) {
+  for (let start = 0; start < text.length;) {
     const end = endOfPiece(text, start + size);
     let held: Cluster | null = null;
     for (const { segment, index } of segmenter.segment(text.slice(start, end))) {

@@ -18,7 +18,12 @@ const linesOf = (name: string) =>
     .filter((line) => line !== '');
 
 const fromHex = (hex: string) =>
-  String.fromCodePoint(...hex.trim().split(' ').map((code) => Number.parseInt(code, 16)));
+  String.fromCodePoint(
+    ...hex
+      .trim()
+      .split(' ')
+      .map((code) => Number.parseInt(code, 16)),
+  );
 
 /** A line of a break test: the text, and the offsets at which it breaks. */
 function breakTest(line: string): { text: string; breaks: number[] } {
@@ -57,7 +62,8 @@ withData('codes fold together exactly as full case folding has it', () => {
 withData('grapheme clusters are cut as the break test has them', () => {
   // Since Unicode 15.1 a consonant joined by a virama stays with the next (GB9c), and U+2701 is no
   // pictograph any more; 15.0 has it otherwise.
-  const isNewer = /\u2701|[\u0915-\u0939\u0958-\u095f\u0978-\u097f][\p{M}\u200d]*\u094d[\p{M}\u200d]*[\u0915-\u0939\u0958-\u095f\u0978-\u097f]/u;
+  const isNewer =
+    /\u2701|[\u0915-\u0939\u0958-\u095f\u0978-\u097f][\p{M}\u200d]*\u094d[\p{M}\u200d]*[\u0915-\u0939\u0958-\u095f\u0978-\u097f]/u;
   let tested = 0;
   for (const line of linesOf('auxiliary/GraphemeBreakTest.txt')) {
     const { text, breaks } = breakTest(line);

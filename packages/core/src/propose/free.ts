@@ -20,20 +20,31 @@ export class FreeCodes {
   /** The last number that was tried after a code. */
   private readonly numbers = new Map<string, number>();
 
-  constructor(codes: readonly string[], private readonly isTaken: (key: string) => boolean) {
+  constructor(
+    codes: readonly string[],
+    private readonly isTaken: (key: string) => boolean,
+  ) {
     this.mark = mainMark(codes) ?? USUAL;
   }
 
   take({ code, expansion, kind }: Codeless): string {
-    const near = code === '' ? mnemonicsOf(expansion, kind).map((mnemonic) => markCode(mnemonic, this.mark)) : nearCodes(code, expansion, [], kind, this.mark).map((one) => one.code);
-    const free = near.find((one) => checkCode(one) === null && !this.isGone(one)) ?? this.numbered(code === '' ? (near.at(-1) ?? markCode('x', this.mark)) : code);
+    const near =
+      code === ''
+        ? mnemonicsOf(expansion, kind).map((mnemonic) => markCode(mnemonic, this.mark))
+        : nearCodes(code, expansion, [], kind, this.mark).map((one) => one.code);
+    const free =
+      near.find((one) => checkCode(one) === null && !this.isGone(one)) ??
+      this.numbered(code === '' ? (near.at(-1) ?? markCode('x', this.mark)) : code);
     this.given.add(matchKey(free));
     return free;
   }
 
   private numbered(base: string): string {
     // Room for the number is kept.
-    const clusters = clustersOf(base).slice(0, 30).map(({ text }) => text).join('');
+    const clusters = clustersOf(base)
+      .slice(0, 30)
+      .map(({ text }) => text)
+      .join('');
     for (let number = (this.numbers.get(clusters) ?? 1) + 1; ; number += 1) {
       const code = `${clusters}${number}`;
       if (this.isGone(code)) continue;
@@ -49,14 +60,53 @@ export class FreeCodes {
 }
 
 /** Words that say little of what a text is for. From memory. */
-const SMALL = new Set(['a', 'an', 'and', 'at', 'for', 'i', 'in', 'is', 'it', 'of', 'on', 'or', 'the', 'to', 'we', 'you', 'http', 'https', 'www']);
+const SMALL = new Set([
+  'a',
+  'an',
+  'and',
+  'at',
+  'for',
+  'i',
+  'in',
+  'is',
+  'it',
+  'of',
+  'on',
+  'or',
+  'the',
+  'to',
+  'we',
+  'you',
+  'http',
+  'https',
+  'www',
+]);
 
 /** What could be typed for a text, best first: the first letters of its words, the beginning of a word, the kind. */
 function mnemonicsOf(expansion: string, kind: string): string[] {
-  const all = expansion.slice(0, 400).toLowerCase().match(/[\p{L}\p{N}][\p{L}\p{N}\p{M}]*/gu) ?? [];
+  const all =
+    expansion
+      .slice(0, 400)
+      .toLowerCase()
+      .match(/[\p{L}\p{N}][\p{L}\p{N}\p{M}]*/gu) ?? [];
   const telling = all.filter((word) => !SMALL.has(word)).slice(0, 4);
   const words = telling.length > 0 ? telling : all.length > 0 ? all.slice(0, 4) : kind.split(' ');
-  const begin = (word: string, length: number) => clustersOf(word).slice(0, length).map(({ text }) => text).join('');
+  const begin = (word: string, length: number) =>
+    clustersOf(word)
+      .slice(0, length)
+      .map(({ text }) => text)
+      .join('');
   const initials = words.map((word) => begin(word, 1)).join('');
-  return [...new Set([...(words.length >= 3 ? [initials] : []), begin(words[0]!, 4), begin(words[0]!, 2) + words.slice(1, 3).map((word) => begin(word, 1)).join(''), begin(words[0]!, 6)])];
+  return [
+    ...new Set([
+      ...(words.length >= 3 ? [initials] : []),
+      begin(words[0]!, 4),
+      begin(words[0]!, 2) +
+        words
+          .slice(1, 3)
+          .map((word) => begin(word, 1))
+          .join(''),
+      begin(words[0]!, 6),
+    ]),
+  ];
 }

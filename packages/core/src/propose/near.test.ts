@@ -24,15 +24,18 @@ test('near a bare word: marked, doubled, longer', () => {
 test('with the marker of a convention that was chosen, where that is told', () => {
   const [first] = nearCodes('them', 'x', list, '', { place: 'after', marker: '#' });
   expect(first).toEqual({ code: 'them#', how: 'marked' });
-  expect(nearCodes('them', 'x', list, '', { place: 'doubled', marker: '' })[0]).toEqual({ code: 'tthem', how: 'doubled' });
+  expect(nearCodes('them', 'x', list, '', { place: 'doubled', marker: '' })[0]).toEqual({
+    code: 'tthem',
+    how: 'doubled',
+  });
 });
 
 test('a code that is marked keeps its marker; a word that begins so is followed', () => {
-  expect(nearCodes(';ten', 'I am about tenderly tuned minutes away', list).map(({ code }) => code).slice(0, 3)).toEqual([
-    ';tten',
-    ';tn',
-    ';tend',
-  ]);
+  expect(
+    nearCodes(';ten', 'I am about tenderly tuned minutes away', list)
+      .map(({ code }) => code)
+      .slice(0, 3),
+  ).toEqual([';tten', ';tn', ';tend']);
 });
 
 test('a code with blanks is joined, one with a marker of its own is offered the list’s last', () => {

@@ -19,7 +19,10 @@ export function mainMark(codes: readonly string[]): Mark | null {
     const name = `${mark.place} ${mark.marker}`;
     counts.set(name, { mark, count: (counts.get(name)?.count ?? 0) + 1 });
   }
-  const most = [...counts.values()].reduce<{ mark: Mark | null; count: number }>((best, one) => (one.count > best.count ? one : best), { mark: null, count: 0 });
+  const most = [...counts.values()].reduce<{ mark: Mark | null; count: number }>(
+    (best, one) => (one.count > best.count ? one : best),
+    { mark: null, count: 0 },
+  );
   return most.mark;
 }
 
@@ -45,11 +48,15 @@ export function nearCodes(
   const joined = mnemonic.replaceAll(/\s+/gu, '');
   const consonants = mnemonic.replaceAll(/[aeiouäöüàâéèêëîïôûùáíóú]/giu, '');
   const proposals: NearCode[] = [
-    ...(isMarked ? [] : [{ code: mark(mnemonic), how: ours.place === 'doubled' ? ('doubled' as const) : ('marked' as const) }]),
+    ...(isMarked
+      ? []
+      : [{ code: mark(mnemonic), how: ours.place === 'doubled' ? ('doubled' as const) : ('marked' as const) }]),
     ...(joined === mnemonic ? [] : [{ code: mark(joined), how: 'joined' as const }]),
     // A mark doubled is no mnemonic, and a digit doubled another number.
     ...(/^\p{L}/u.test(first) ? [{ code: before + first + mnemonic + after, how: 'doubled' as const }] : []),
-    ...(consonants.length >= 2 && consonants !== mnemonic ? [{ code: mark(consonants), how: 'consonants' as const }] : []),
+    ...(consonants.length >= 2 && consonants !== mnemonic
+      ? [{ code: mark(consonants), how: 'consonants' as const }]
+      : []),
     ...longer.map((inner) => ({ code: mark(inner), how: 'longer' as const })),
     ...(isMarked ? [joined, ...longer].map((inner) => ({ code: markCode(inner, ours), how: 'marked' as const })) : []),
   ];
@@ -64,7 +71,11 @@ export function nearCodes(
 
 /** Mnemonics that go on from one, with what the expansion offers. */
 function longerMnemonics(mnemonic: string, expansion: string, kind: string): string[] {
-  const inText = expansion.toLowerCase().match(/\p{L}[\p{L}\p{M}]*/gu)?.slice(0, 12) ?? [];
+  const inText =
+    expansion
+      .toLowerCase()
+      .match(/\p{L}[\p{L}\p{M}]*/gu)
+      ?.slice(0, 12) ?? [];
   const words = inText.length > 0 ? inText : kind.split(' ').filter((word) => word !== '');
   const low = mnemonic.toLowerCase();
   // The rest of a word that begins so: tue, tues, tuesd.

@@ -7,9 +7,7 @@
  */
 import { z } from 'zod';
 
-export const ClockSchema = z
-  .string()
-  .regex(/^[0-9a-f]{12}\.[0-9a-f]{4}\.[0-9a-f-]{36}$/, 'is not a clock');
+export const ClockSchema = z.string().regex(/^[0-9a-f]{12}\.[0-9a-f]{4}\.[0-9a-f-]{36}$/, 'is not a clock');
 export type Clock = string;
 
 /** A clock further ahead than this, in ms, was set wrong; the server stamps its change anew. */

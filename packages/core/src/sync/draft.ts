@@ -13,7 +13,9 @@ export interface Stamp {
 }
 
 /** The fields a write may give: any of the type's own, its counters, and `deleted`. */
-export type FieldChanges<T extends RecordType> = Partial<FieldsOf[T]> & { deleted?: boolean | 'erased' } & (T extends 'shortcut' ? { used?: Used } : unknown);
+export type FieldChanges<T extends RecordType> = Partial<FieldsOf[T]> & {
+  deleted?: boolean | 'erased';
+} & (T extends 'shortcut' ? { used?: Used } : unknown);
 
 /** The change that writes `fields` to a record, of which `known` is what its device has seen. */
 export function draftChange<T extends RecordType>(
@@ -23,7 +25,8 @@ export function draftChange<T extends RecordType>(
   stamp: Stamp,
 ): Change {
   const given = Object.keys(fields).filter((field) => !isCounter(record.type, field));
-  if (given.length === 0) return { ...stamp, record: { type: record.type, id: record.id }, fields: { ...fields }, base: {} };
+  if (given.length === 0)
+    return { ...stamp, record: { type: record.type, id: record.id }, fields: { ...fields }, base: {} };
   const concerned = new Set([...given, 'deleted']);
   if (fields.deleted) for (const field of RECORD_TYPES[record.type].guarded) concerned.add(field);
   const base: Record<string, string[]> = {};

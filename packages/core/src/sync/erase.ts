@@ -3,11 +3,25 @@ import type { Change } from './change';
 import type { StoredRecord, Version } from './record';
 
 const ROWS = ['x', 'x', 'x', 'x'] as const;
-const ERASED_LAYOUT: Layout = { type: 'hardware', name: 'erased', language: 'und', form: 'ISO', base: ROWS, shift: ROWS, altGr: {}, dead: '' };
+const ERASED_LAYOUT: Layout = {
+  type: 'hardware',
+  name: 'erased',
+  language: 'und',
+  form: 'ISO',
+  base: ROWS,
+  shift: ROWS,
+  altGr: {},
+  dead: '',
+};
 
 /** What stands where something written was erased: values that every rule of the model allows. */
 const PLACEHOLDERS: Readonly<Record<RecordType, Readonly<Record<string, unknown>>>> = {
-  shortcut: { code: 'erased', content: { expansion: 'erased', template: false, format: 'plain' }, former: null, note: '' },
+  shortcut: {
+    code: 'erased',
+    content: { expansion: 'erased', template: false, format: 'plain' },
+    former: null,
+    note: '',
+  },
   set: { name: 'erased' },
   leftFinding: { about: 'erased', reason: 'erased' },
   list: {},
@@ -32,7 +46,10 @@ export function eraseChange(change: Change): Change {
 
 /** An erased record as it may be kept and sent: every version of what a person wrote is gone. */
 export function eraseRecord(record: StoredRecord): StoredRecord {
-  const erase = (field: string) => (version: Version) => ({ ...version, value: placeholder(record.type, field, version.value) });
+  const erase = (field: string) => (version: Version) => ({
+    ...version,
+    value: placeholder(record.type, field, version.value),
+  });
   const fields = Object.entries(record.fields).map(([field, versions]) => [field, versions.map(erase(field))]);
   return { ...record, fields: Object.fromEntries(fields) as StoredRecord['fields'] };
 }

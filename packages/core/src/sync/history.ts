@@ -31,7 +31,13 @@ export function doingsOf(changes: readonly LoggedChange[]): LoggedDoing[] {
     const last = doings.at(-1);
     const { together, record } = change;
     if (last && together !== null && last.id === together.id) last.changes.push(change);
-    else doings.push({ id: together?.id ?? change.id, changes: [change], size: together?.size ?? 1, shortcuts: together?.shortcuts ?? Number(record.type === 'shortcut') });
+    else
+      doings.push({
+        id: together?.id ?? change.id,
+        changes: [change],
+        size: together?.size ?? 1,
+        shortcuts: together?.shortcuts ?? Number(record.type === 'shortcut'),
+      });
   }
   return doings;
 }

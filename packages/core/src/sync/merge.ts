@@ -5,9 +5,7 @@ import type { StoredRecord, Version } from './record';
 
 /** What became of a change. `incomplete`: it would begin a record that lacks the fields named. */
 export type MergeResult =
-  | { type: 'applied'; record: StoredRecord }
-  | { type: 'nothing-to-do' }
-  | { type: 'incomplete'; missing: string[] };
+  { type: 'applied'; record: StoredRecord } | { type: 'nothing-to-do' } | { type: 'incomplete'; missing: string[] };
 
 /**
  * The record after `change`. Per field, the versions that the change had seen (its base) give way

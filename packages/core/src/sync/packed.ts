@@ -21,7 +21,8 @@ export function packRecord({ type, id, fields }: StoredRecord): PackedRecord | S
   const others: Record<string, Version[]> = {};
   for (const [field, versions] of Object.entries(fields)) {
     const [only] = versions;
-    if (versions.length === 1 && only!.id === made.id && only!.clock === made.clock && only!.saw === undefined) values[field] = only!.value;
+    if (versions.length === 1 && only!.id === made.id && only!.clock === made.clock && only!.saw === undefined)
+      values[field] = only!.value;
     else others[field] = versions;
   }
   return { type, id, by: [made.id, made.clock], values, ...(Object.keys(others).length > 0 ? { fields: others } : {}) };

@@ -43,9 +43,7 @@ export function isDeleted(record: StoredRecord): boolean {
   const written = RECORD_TYPES[record.type].guarded.flatMap((field) =>
     (record.fields[field] ?? []).map(({ id }) => id),
   );
-  return versions.some(
-    ({ value, saw }) => value === true && written.every((id) => saw?.includes(id)),
-  );
+  return versions.some(({ value, saw }) => value === true && written.every((id) => saw?.includes(id)));
 }
 
 /** When the record last changed, by the clock of its latest version; ms since 1970. Counting does not change it. */
@@ -59,9 +57,7 @@ export function changedAt(record: StoredRecord): number {
 }
 
 /** The value each field shows. Complete, since `applyChange` takes no incomplete record in. */
-export function currentFields<T extends RecordType>(
-  record: StoredRecord & { type: T },
-): FieldsOf[T] {
+export function currentFields<T extends RecordType>(record: StoredRecord & { type: T }): FieldsOf[T] {
   const { fields, defaults } = RECORD_TYPES[record.type];
   const valueOf = (name: string): unknown => {
     const shown = record.fields[name]?.[0];
@@ -84,12 +80,18 @@ export function otherVersions(record: StoredRecord, field: string): Version[] {
 /** The fields of which a person is asked to choose, since devices wrote without knowing of each other. */
 export function unsettledFields(record: StoredRecord): string[] {
   if (isDeleted(record)) return [];
-  return RECORD_TYPES[record.type].settled.filter((field) => (record.fields[field]?.length ?? 0) > 1 && otherVersions(record, field).length > 0);
+  return RECORD_TYPES[record.type].settled.filter(
+    (field) => (record.fields[field]?.length ?? 0) > 1 && otherVersions(record, field).length > 0,
+  );
 }
 
 export function asShortcut(record: StoredRecord): Shortcut {
   const { used } = record.fields;
-  return { ...asRead<'shortcut'>(record), private: false, ...(used ? { used: sumOf(used.map(({ value }) => value as Used)) } : {}) };
+  return {
+    ...asRead<'shortcut'>(record),
+    private: false,
+    ...(used ? { used: sumOf(used.map(({ value }) => value as Used)) } : {}),
+  };
 }
 
 /** What all devices counted, since the first of them began. */

@@ -249,7 +249,11 @@ describe('the schema of a change', () => {
     ['an unknown field', { ...good, fields: { ...whole, colour: 1 } }, 'fields'],
     ['a wrong type', { ...good, fields: { code: 7 } }, 'fields.code'],
     ['no fields', { ...good, fields: {} }, 'fields'],
-    ['a bad expansion', { ...good, fields: { content: { ...whole.content, expansion: '\u0000' } } }, 'fields.content.expansion'],
+    [
+      'a bad expansion',
+      { ...good, fields: { content: { ...whole.content, expansion: '\u0000' } } },
+      'fields.content.expansion',
+    ],
     ['an unknown type', { ...good, record: { ...shortcut, type: 'poem' } }, 'record.type'],
     ['an id of another version', { ...good, id: '4a5a3f57-8f3c-4d2b-9e7a-0f1d2c3b4a59' }, 'id'],
     ['a clock that is none', { ...good, clock: 'noon' }, 'clock'],
@@ -280,7 +284,12 @@ describe('what is erased', () => {
   });
 
   test('leaves nothing of what a person wrote, in the record or in a change', () => {
-    const edit = write(made, { content: { ...whole.content, expansion: 'GB82 WEST' }, kind: 'contact' }, 3_000, COMPUTER);
+    const edit = write(
+      made,
+      { content: { ...whole.content, expansion: 'GB82 WEST' }, kind: 'contact' },
+      3_000,
+      COMPUTER,
+    );
     const erased = JSON.stringify(eraseRecord(apply(made, erasing, edit)));
     for (const written of ['GB82 WEST', 'Workshop', ';w"']) expect(erased).not.toContain(written);
     expect(JSON.stringify(eraseChange(edit))).not.toContain('GB82');
@@ -319,7 +328,8 @@ describe('the logical clock, as Kulkarni et al. 2014 ask of it', () => {
           // Never behind its own wall clock; never ahead of the fastest one but by what full counters carry over, 1 ms an event at most.
           expect(readClock(clock).time).toBeGreaterThanOrEqual(wall);
           expect(readClock(clock).time).toBeLessThanOrEqual(now + Math.max(a, b) + events.length);
-          if (tells) last[1 - on] = laterClock(last[1 - on]!, makeClock(readClock(clock).time, 0xffff, devices[1 - on]!));
+          if (tells)
+            last[1 - on] = laterClock(last[1 - on]!, makeClock(readClock(clock).time, 0xffff, devices[1 - on]!));
         }
       }),
     );
@@ -330,12 +340,20 @@ describe('a counter', () => {
   const used = (count: number, since = 1_000) => ({ used: { count, since } });
 
   test('sums what each device counted for itself, whatever comes twice or late', () => {
-    const changes = [write(made, used(3), 2_000, PHONE), write(made, used(5, 500), 2_100, COMPUTER), write(made, used(7), 3_000, PHONE)];
+    const changes = [
+      write(made, used(3), 2_000, PHONE),
+      write(made, used(5, 500), 2_100, COMPUTER),
+      write(made, used(7), 3_000, PHONE),
+    ];
     fc.assert(
       fc.property(fc.shuffledSubarray([...changes, ...changes], { minLength: 6, maxLength: 6 }), (order) => {
         const record = apply(made, ...order);
         expect(asShortcut(record).used).toEqual({ count: 12, since: 500 });
-        expect([countOf(record, 'used', PHONE), countOf(record, 'used', COMPUTER), countOf(record, 'used', uuid())]).toEqual([7, 5, 0]);
+        expect([
+          countOf(record, 'used', PHONE),
+          countOf(record, 'used', COMPUTER),
+          countOf(record, 'used', uuid()),
+        ]).toEqual([7, 5, 0]);
         expect(record).toEqual(apply(made, ...changes));
       }),
     );
@@ -346,13 +364,19 @@ describe('a counter', () => {
     expect(changedAt(counted)).toBe(changedAt(made));
     const gone = apply(made, write(made, { deleted: true }, 2_000, COMPUTER));
     expect(isDeleted(apply(gone, write(made, used(4), 3_000)))).toBe(true);
-    expect(unsettledFields(apply(made, write(made, used(4), 3_000), write(made, used(9), 3_000, COMPUTER)))).toEqual([]);
+    expect(unsettledFields(apply(made, write(made, used(4), 3_000), write(made, used(9), 3_000, COMPUTER)))).toEqual(
+      [],
+    );
     expect(applyChange(undefined, write(undefined, used(1), 1)).type).toBe('nothing-to-do');
   });
 });
 
 describe('what is to be settled', () => {
-  const both = apply(made, write(made, { code: ';p', pinned: 'a0', kind: 'link' }, 2_000), write(made, { code: ';c', pinned: 'a1', kind: 'link' }, 3_000, COMPUTER));
+  const both = apply(
+    made,
+    write(made, { code: ';p', pinned: 'a0', kind: 'link' }, 2_000),
+    write(made, { code: ';c', pinned: 'a1', kind: 'link' }, 3_000, COMPUTER),
+  );
 
   test('are fields that a person wrote in two ways; not order, nor what is equal', () => {
     expect(unsettledFields(both)).toEqual(['code']);
@@ -371,7 +395,13 @@ describe('what is to be settled', () => {
 });
 
 describe('a log told', () => {
-  const logged = (number: number, id: string, fields: Record<string, unknown>, before: LoggedChange['before'], together?: string): LoggedChange => ({
+  const logged = (
+    number: number,
+    id: string,
+    fields: Record<string, unknown>,
+    before: LoggedChange['before'],
+    together?: string,
+  ): LoggedChange => ({
     number,
     id: `change ${number}`,
     record: { type: 'shortcut', id },
@@ -383,19 +413,33 @@ describe('a log told', () => {
   });
 
   test('puts together what was done in one', () => {
-    const doings = doingsOf([logged(4, 'a', { code: 'x' }, { code: 'y' }, 't'), logged(3, 'b', { code: 'x' }, { code: 'y' }, 't'), logged(2, 'b', {}, {}), logged(1, 'a', {}, {})]);
-    expect(doings.map(({ id, changes, size }) => [id, changes.length, size])).toEqual([['t', 2, 2], ['change 2', 1, 1], ['change 1', 1, 1]]);
+    const doings = doingsOf([
+      logged(4, 'a', { code: 'x' }, { code: 'y' }, 't'),
+      logged(3, 'b', { code: 'x' }, { code: 'y' }, 't'),
+      logged(2, 'b', {}, {}),
+      logged(1, 'a', {}, {}),
+    ]);
+    expect(doings.map(({ id, changes, size }) => [id, changes.length, size])).toEqual([
+      ['t', 2, 2],
+      ['change 2', 1, 1],
+      ['change 1', 1, 1],
+    ]);
   });
 
   test('is taken back to what was there before the first of several changes of one record', () => {
-    const doing = { changes: [logged(3, 'a', { code: 'z', kind: 'link' }, { code: 'y', kind: 'message' }), logged(2, 'a', { code: 'y' }, { code: 'x' })] };
+    const doing = {
+      changes: [
+        logged(3, 'a', { code: 'z', kind: 'link' }, { code: 'y', kind: 'message' }),
+        logged(2, 'a', { code: 'y' }, { code: 'x' }),
+      ],
+    };
     expect(takingBack(doing)).toEqual([{ type: 'shortcut', id: 'a', fields: { code: 'x', kind: 'message' } }]);
   });
 
   test('what was made is deleted, also if it was edited in the same doing', () => {
-    expect(takingBack({ changes: [logged(3, 'a', { code: 'z' }, { code: 'y' }), logged(2, 'a', { code: 'y' }, null)] })).toEqual([
-      { type: 'shortcut', id: 'a', fields: { deleted: true } },
-    ]);
+    expect(
+      takingBack({ changes: [logged(3, 'a', { code: 'z' }, { code: 'y' }), logged(2, 'a', { code: 'y' }, null)] }),
+    ).toEqual([{ type: 'shortcut', id: 'a', fields: { deleted: true } }]);
   });
 
   test.each([
@@ -411,11 +455,23 @@ describe('a log told', () => {
 
 describe('a packed record', () => {
   test('is the same record, whatever its versions, and smaller where one change made it', () => {
-    const edits = fc.array(fc.record({ device: fc.constantFrom(PHONE, COMPUTER), fields: fc.oneof(fc.record({ code: fc.constantFrom(';a', ';b') }), fc.record({ deleted: fc.boolean() }), fc.record({ used: fc.record({ count: fc.nat(9), since: fc.nat(9) }) })), knows: fc.boolean() }), { maxLength: 6 });
+    const edits = fc.array(
+      fc.record({
+        device: fc.constantFrom(PHONE, COMPUTER),
+        fields: fc.oneof(
+          fc.record({ code: fc.constantFrom(';a', ';b') }),
+          fc.record({ deleted: fc.boolean() }),
+          fc.record({ used: fc.record({ count: fc.nat(9), since: fc.nat(9) }) }),
+        ),
+        knows: fc.boolean(),
+      }),
+      { maxLength: 6 },
+    );
     fc.assert(
       fc.property(edits, (some) => {
         let record = made;
-        for (const { device, fields, knows } of some) record = apply(record, write(knows ? record : made, fields, 2_000, device));
+        for (const { device, fields, knows } of some)
+          record = apply(record, write(knows ? record : made, fields, 2_000, device));
         const sent = JSON.parse(JSON.stringify(packRecord(record))) as ReturnType<typeof packRecord>;
         expect(unpackRecord(sent)).toEqual(record);
       }),

@@ -23,11 +23,20 @@ export interface Push {
 const StoredRecordSchema = z
   .custom<StoredRecord | PackedRecord>((value) => {
     const record = value as Partial<StoredRecord & PackedRecord> | null;
-    return typeof record === 'object' && record !== null && typeof record.id === 'string' && (record.type as string) in RECORD_TYPES && typeof (record.fields ?? record.values) === 'object';
+    return (
+      typeof record === 'object' &&
+      record !== null &&
+      typeof record.id === 'string' &&
+      (record.type as string) in RECORD_TYPES &&
+      typeof (record.fields ?? record.values) === 'object'
+    );
   }, 'is no record')
   .transform(unpackRecord);
 
-const RecordNameSchema = z.object({ type: z.enum(Object.keys(RECORD_TYPES) as [RecordType, ...RecordType[]]), id: z.string() });
+const RecordNameSchema = z.object({
+  type: z.enum(Object.keys(RECORD_TYPES) as [RecordType, ...RecordType[]]),
+  id: z.string(),
+});
 
 /** What a device may do: edit the list, or only use it. */
 export const MAY = ['edit', 'use'] as const;
@@ -85,7 +94,12 @@ export const DEVICE_KINDS = ['phone', 'tablet', 'computer'] as const;
 export type DeviceKind = (typeof DEVICE_KINDS)[number];
 
 /** A name of a device or a list: one line. */
-const NameSchema = z.string().trim().min(1).max(60).regex(/^[^\p{Cc}\p{Cs}]*$/u, 'holds a control character');
+const NameSchema = z
+  .string()
+  .trim()
+  .min(1)
+  .max(60)
+  .regex(/^[^\p{Cc}\p{Cs}]*$/u, 'holds a control character');
 
 /** A device introduces itself. Its id is its own choice, so that it can work before it is known. */
 export const NewDeviceSchema = z.strictObject({
@@ -96,7 +110,10 @@ export const NewDeviceSchema = z.strictObject({
    * 256 random bits (base64url) that it tells nobody but the server. If the welcome is lost on the way, only who knows
    * this secret may ask for it again.
    */
-  secret: z.string().regex(/^[A-Za-z0-9_-]{43}$/).optional(),
+  secret: z
+    .string()
+    .regex(/^[A-Za-z0-9_-]{43}$/)
+    .optional(),
 });
 export type NewDevice = z.infer<typeof NewDeviceSchema>;
 
@@ -191,8 +208,6 @@ export const ProblemSchema = z.object({
   status: z.int(),
   detail: z.string().optional(),
   expected: z.int().optional(),
-  errors: z
-    .array(z.object({ pointer: z.string(), detail: z.string(), index: z.int().optional() }))
-    .optional(),
+  errors: z.array(z.object({ pointer: z.string(), detail: z.string(), index: z.int().optional() })).optional(),
 });
 export type Problem = z.infer<typeof ProblemSchema>;

@@ -37,7 +37,16 @@ const HAS_FIGURE = /\p{N}/u;
 const ENDS_SENTENCE = /[.!?]["')]*\s|\n\s*\n/u;
 
 export function noCounts(): Counted {
-  return { words: 0, begins: 0, after: new Map(), before: new Map(), glued: new Map(), alone: new Map(), figures: new Map(), ofWord: new Map() };
+  return {
+    words: 0,
+    begins: 0,
+    after: new Map(),
+    before: new Map(),
+    glued: new Map(),
+    alone: new Map(),
+    figures: new Map(),
+    ofWord: new Map(),
+  };
 }
 
 /** Adds what one text has. Linear. */
@@ -50,15 +59,19 @@ export function countPunctuation(text: string, counts: Counted): void {
     const word = match?.[0].toLowerCase() ?? null;
     const isFigure = word !== null && HAS_FIGURE.test(word);
     const isGlued = gap !== '' && !/\s/u.test(gap);
-    if (last && !last.isFigure) noteAfter(counts, last.word, isGlued && word === null ? gap : (/^\S*/u.exec(gap)![0]));
-    if (word !== null && !isFigure) noteBefore(counts, word, isGlued && last ? '' : /\S*$/u.exec(gap)![0], last === null || ENDS_SENTENCE.test(gap));
+    if (last && !last.isFigure) noteAfter(counts, last.word, isGlued && word === null ? gap : /^\S*/u.exec(gap)![0]);
+    if (word !== null && !isFigure)
+      noteBefore(counts, word, isGlued && last ? '' : /\S*$/u.exec(gap)![0], last === null || ENDS_SENTENCE.test(gap));
     if (last && word !== null && !last.isFigure && !isFigure && isGlued && gap.length === 1) add(counts.glued, gap);
     for (const [, alone] of gap.matchAll(/(?<=\s)(\S{1,3})(?=\s)/gu)) add(counts.alone, alone!);
     if (word !== null) last = { word, isFigure };
     end = match ? match.index + match[0].length : end;
   }
   for (const [token] of plain.matchAll(/\S*\p{Nd}\S*/gu)) {
-    const bare = token.replace(/^["'([]+|["')\].,;:!?]+$/gu, '').replaceAll(/\p{Nd}/gu, 'd').toLowerCase();
+    const bare = token
+      .replace(/^["'([]+|["')\].,;:!?]+$/gu, '')
+      .replaceAll(/\p{Nd}/gu, 'd')
+      .toLowerCase();
     if (bare.length <= 8) add(counts.figures, bare);
   }
 }
@@ -87,7 +100,11 @@ function noteBefore(counts: Counted, word: string, head: string, begins: boolean
 
 function wordCounts(counts: Counted, word: string): WordCounts {
   let ofWord = counts.ofWord.get(word);
-  if (!ofWord) counts.ofWord.set(word, (ofWord = { words: 0, begins: 0, after: MARKS_AFTER.map(() => 0), before: MARKS_BEFORE.map(() => 0) }));
+  if (!ofWord)
+    counts.ofWord.set(
+      word,
+      (ofWord = { words: 0, begins: 0, after: MARKS_AFTER.map(() => 0), before: MARKS_BEFORE.map(() => 0) }),
+    );
   return ofWord;
 }
 
@@ -97,5 +114,10 @@ function add(to: Map<string, number>, what: string): void {
 
 /** With straight quotes, and dots and dashes as they are typed. */
 function straight(text: string): string {
-  return text.replace(/[\u2018\u2019]/gu, "'").replace(/[\u201c\u201d\u201e]/gu, '"').replaceAll('\u2026', '...').replace(/[\u2013\u2014]/gu, '-').replace(/\r/gu, '');
+  return text
+    .replace(/[\u2018\u2019]/gu, "'")
+    .replace(/[\u201c\u201d\u201e]/gu, '"')
+    .replaceAll('\u2026', '...')
+    .replace(/[\u2013\u2014]/gu, '-')
+    .replace(/\r/gu, '');
 }

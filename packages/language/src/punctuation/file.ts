@@ -26,9 +26,25 @@ const LEAST = 3;
 
 /** What was counted as the content of a file: one line for each word that was met `leastOfWord` times. */
 export function asFile(language: string, source: string, counted: Counted, leastOfWord: number): string {
-  const kept = (of: Map<string, number>) => Object.fromEntries([...of].filter(([what, count]) => count >= LEAST && isPlain(what)).sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)));
+  const kept = (of: Map<string, number>) =>
+    Object.fromEntries(
+      [...of]
+        .filter(([what, count]) => count >= LEAST && isPlain(what))
+        .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)),
+    );
   const { words, begins, after, before, glued, alone, figures } = counted;
-  const file = { format: 1, language, source, words, begins, after: kept(after), before: kept(before), glued: kept(glued), alone: kept(alone), figures: kept(figures) };
+  const file = {
+    format: 1,
+    language,
+    source,
+    words,
+    begins,
+    after: kept(after),
+    before: kept(before),
+    glued: kept(glued),
+    alone: kept(alone),
+    figures: kept(figures),
+  };
   const lines = [...counted.ofWord]
     .filter(([, ofWord]) => ofWord.words >= leastOfWord)
     .sort((a, b) => b[1].words - a[1].words || (a[0] < b[0] ? -1 : 1))

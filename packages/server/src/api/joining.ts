@@ -4,12 +4,20 @@ import { Router, type Request, type Response } from 'express';
 import { admitDevice } from '../devices';
 import { beginList, join, listOf, recover, type Admitted } from '../lists';
 import { ProblemError } from '../problem';
-import type { ApiOptions } from '.';
+import type { ApiOptions } from './options';
 import { perHour, TRIES, triesInVain } from './rates';
 import { bodyOf, parse, welcome } from './request';
 
 /** How one who is not in gets in: a list begun, a code, the spare key; or an open door. */
-export function joiningRoutes({ db, streams, now, openList, publicUrl, isInviteOnly = false, tries }: ApiOptions): Router {
+export function joiningRoutes({
+  db,
+  streams,
+  now,
+  openList,
+  publicUrl,
+  isInviteOnly = false,
+  tries,
+}: ApiOptions): Router {
   const routes = Router();
   const limits = { ...TRIES, ...tries };
   const inVain = triesInVain(limits);
@@ -20,7 +28,9 @@ export function joiningRoutes({ db, streams, now, openList, publicUrl, isInviteO
   };
 
   routes.get('/door', (_request, response) => {
-    response.set('Cache-Control', 'no-store').json({ open: openList !== undefined, lists: !isInviteOnly } satisfies Door);
+    response
+      .set('Cache-Control', 'no-store')
+      .json({ open: openList !== undefined, lists: !isInviteOnly } satisfies Door);
   });
 
   routes.post('/devices', (request, response) => {
@@ -30,11 +40,17 @@ export function joiningRoutes({ db, streams, now, openList, publicUrl, isInviteO
         detail: 'Start a new list, or join one with a code from one of its devices.',
       });
     }
-    letIn(request, response, device.id, { list: listOf(db, openList), token: admitDevice(db, openList, device, now()) });
+    letIn(request, response, device.id, {
+      list: listOf(db, openList),
+      token: admitDevice(db, openList, device, now()),
+    });
   });
 
   routes.post('/lists', perHour(limits.lists), (request, response) => {
-    if (isInviteOnly) throw new ProblemError(403, 'invite-only', 'New lists can’t be started on this server', { detail: 'Join a list with a code from one of its devices.' });
+    if (isInviteOnly)
+      throw new ProblemError(403, 'invite-only', 'New lists can’t be started on this server', {
+        detail: 'Join a list with a code from one of its devices.',
+      });
     const begun = parse(NewListSchema, bodyOf(request));
     letIn(request, response, begun.device.id, beginList(db, begun, now()));
   });

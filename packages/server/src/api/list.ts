@@ -5,7 +5,7 @@ import { z } from 'zod';
 
 import { readHistory } from '../history';
 import { readPage } from '../reading';
-import type { ApiOptions } from '.';
+import type { ApiOptions } from './options';
 import type { Position } from '../stream';
 import { takePush } from './push';
 import { bodyOf, deviceOf, idOf, parse } from './request';
@@ -49,7 +49,10 @@ export function listRoutes(api: ApiOptions): Router {
     const asking = deviceOf(db, request, idOf(request), now());
     const asked = parse(SinceSchema, request.query);
     presence.note(asking.id, asked.since, now());
-    response.set('Cache-Control', 'no-store').type('json').send(readPage(db, erasure, asking, asked).json);
+    response
+      .set('Cache-Control', 'no-store')
+      .type('json')
+      .send(readPage(db, erasure, asking, asked).json);
   });
 
   routes.get('/stream', (request, response) => {
@@ -64,7 +67,9 @@ export function listRoutes(api: ApiOptions): Router {
     const asking = deviceOf(db, request, idOf(request), now());
     const { type, id, deleted, ...query } = parse(HistoryQuerySchema, request.query);
     const record = type && id ? { type, id } : undefined;
-    response.set('Cache-Control', 'no-store').json(readHistory(db, asking, { ...query, record, isDeletedOnly: deleted !== undefined }));
+    response
+      .set('Cache-Control', 'no-store')
+      .json(readHistory(db, asking, { ...query, record, isDeletedOnly: deleted !== undefined }));
   });
 
   return routes;

@@ -3,13 +3,18 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import { PushSchema, type Taken } from '@yellow-latch/core/sync';
 
 import { asProblem, ProblemError } from '../problem';
-import type { ApiOptions } from '.';
+import type { ApiOptions } from './options';
 import { deviceOf, isJson, LARGEST_BODY, parse, type Asking } from './request';
 
 const PATH = /^\/api\/d\/([0-9a-f-]{36})\/changes(?:\?|$)/u;
 
 /** Takes a push in and tells the streams of it. */
-export async function takePush({ db, intake, streams, now }: ApiOptions, request: Asking, deviceId: string, body: () => unknown): Promise<Taken> {
+export async function takePush(
+  { db, intake, streams, now }: ApiOptions,
+  request: Asking,
+  deviceId: string,
+  body: () => unknown,
+): Promise<Taken> {
   const device = deviceOf(db, request, deviceId, now());
   const { changes } = parse(PushSchema, await body());
   const { changed, taken, through, erased } = await intake.take({ device, changes, now: now() });
@@ -23,13 +28,19 @@ export async function takePush({ db, intake, streams, now }: ApiOptions, request
  * functions, without the work of routing and parsing that Express does for any request (bench `commits`). Returns whether
  * the request was a push.
  */
-export function pushLane(api: ApiOptions, guards: readonly ((request: Asking) => void)[], headers: Readonly<Record<string, string>>) {
+export function pushLane(
+  api: ApiOptions,
+  guards: readonly ((request: Asking) => void)[],
+  headers: Readonly<Record<string, string>>,
+) {
   return (request: IncomingMessage, response: ServerResponse): boolean => {
     const device = request.method === 'POST' ? PATH.exec(request.url ?? '')?.[1] : undefined;
     if (device === undefined) return false;
     const answer = (status: number, type: string, body: unknown) => {
       const text = JSON.stringify(body);
-      response.writeHead(status, { ...headers, 'Content-Type': type, 'Content-Length': Buffer.byteLength(text) }).end(text);
+      response
+        .writeHead(status, { ...headers, 'Content-Type': type, 'Content-Length': Buffer.byteLength(text) })
+        .end(text);
     };
     const push = async () => {
       for (const guard of guards) guard(request);
@@ -50,8 +61,10 @@ export function pushLane(api: ApiOptions, guards: readonly ((request: Asking) =>
 }
 
 async function readJson(request: IncomingMessage): Promise<unknown> {
-  if (!isJson(request.headers['content-type'])) throw new ProblemError(415, 'not-json', 'Send the request body as application/json');
-  if (request.headers['content-encoding'] !== undefined) throw new ProblemError(415, 'encoded', 'Send the request body as it is, not compressed');
+  if (!isJson(request.headers['content-type']))
+    throw new ProblemError(415, 'not-json', 'Send the request body as application/json');
+  if (request.headers['content-encoding'] !== undefined)
+    throw new ProblemError(415, 'encoded', 'Send the request body as it is, not compressed');
   if (Number(request.headers['content-length'] ?? 0) > LARGEST_BODY) throw tooLarge();
   const text = await new Promise<string>((resolve, reject) => {
     const chunks: Buffer[] = [];
@@ -75,5 +88,7 @@ async function readJson(request: IncomingMessage): Promise<unknown> {
 }
 
 function tooLarge(): ProblemError {
-  return new ProblemError(413, 'too-large', 'The request body is too large', { detail: 'At most 1 MB is taken at once; send fewer changes.' });
+  return new ProblemError(413, 'too-large', 'The request body is too large', {
+    detail: 'At most 1 MB is taken at once; send fewer changes.',
+  });
 }

@@ -28,15 +28,29 @@ const COMMON: Partial<Options> = { standardHeaders: 'draft-8', legacyHeaders: fa
 export function triesInVain({ ofAddress, ofAll }: Tries): RateLimitRequestHandler[] {
   const handler = refuseMore('Wait ten minutes, then try again with a new code.');
   const inVain = { ...COMMON, windowMs: TEN_MINUTES, skipSuccessfulRequests: true, handler };
-  return [rateLimit({ ...inVain, limit: ofAddress, ipv6Subnet: PREFIX }), rateLimit({ ...inVain, limit: ofAll, keyGenerator: () => 'all' })];
+  return [
+    rateLimit({ ...inVain, limit: ofAddress, ipv6Subnet: PREFIX }),
+    rateLimit({ ...inVain, limit: ofAll, keyGenerator: () => 'all' }),
+  ];
 }
 
 export function perHour(limit: number): RateLimitRequestHandler {
-  return rateLimit({ ...COMMON, windowMs: HOUR, limit, ipv6Subnet: PREFIX, handler: refuseMore('Wait an hour, then try again.') });
+  return rateLimit({
+    ...COMMON,
+    windowMs: HOUR,
+    limit,
+    ipv6Subnet: PREFIX,
+    handler: refuseMore('Wait an hour, then try again.'),
+  });
 }
 
 function refuseMore(detail: string) {
   return (request: Request, response: Response): void => {
-    answerWithProblem(new ProblemError(429, 'too-many-tries', 'Too many tries', { detail }), request, response, () => {});
+    answerWithProblem(
+      new ProblemError(429, 'too-many-tries', 'Too many tries', { detail }),
+      request,
+      response,
+      () => {},
+    );
   };
 }

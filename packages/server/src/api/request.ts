@@ -15,9 +15,18 @@ const COOKIE = 'yellow-latch-token';
 const YEAR = 365 * 24 * 3_600;
 
 /** Tells a device that it is in, and gives it its token. `isPublic`: it has a public address, which is https whatever a proxy says or omits. */
-export function welcome(request: Request, response: Response, device: string, { list, token }: Admitted, isPublic: boolean): void {
+export function welcome(
+  request: Request,
+  response: Response,
+  device: string,
+  { list, token }: Admitted,
+  isPublic: boolean,
+): void {
   const body: Welcome = { device, list: { id: list.id, name: list.name } };
-  response.status(201).setHeader('Set-Cookie', tokenCookie(device, token, isPublic || request.secure)).json(body);
+  response
+    .status(201)
+    .setHeader('Set-Cookie', tokenCookie(device, token, isPublic || request.secure))
+    .json(body);
 }
 
 /** The cookie that a device shows from now on, on its own path and nowhere else. */

@@ -4,7 +4,15 @@
  * character, and four hundred of two).
  */
 import { WORDS_A_WEEK } from '@yellow-latch/core/clash';
-import { charactersOf, compareMarks, isOftenMistaken, isSameMark, markKey, standsApart, type Comparison } from '@yellow-latch/core/convention';
+import {
+  charactersOf,
+  compareMarks,
+  isOftenMistaken,
+  isSameMark,
+  markKey,
+  standsApart,
+  type Comparison,
+} from '@yellow-latch/core/convention';
 import { MISFIRE, UNLEARNING, WEEKS_A_YEAR, type InUse } from '@yellow-latch/core/effort';
 import { KEYBOARDS } from '@yellow-latch/core/effort/layouts';
 import type { RuledList } from '@yellow-latch/core/fire';
@@ -50,13 +58,45 @@ const ansel = {
 };
 
 /** Made up: Wanda Hölderle restores clavichords, writes German on German keyboards, and tags whatever she posts. */
-const TAGS = ['#klavichord', '#werkstatt', '#saiten', '#stimmung', '#handarbeit', '#ebenholz', '#filz', '#restaurierung'];
-const POSTS = Array.from({ length: 400 }, (_, i) => `${i % 3 === 0 ? 'Heute' : 'Gestern'}, endlich: neue Saiten aufgezogen. ${TAGS[i % 8]} ${TAGS[(i * 3 + 1) % 8]} #nr${i}`).join('\n');
+const TAGS = [
+  '#klavichord',
+  '#werkstatt',
+  '#saiten',
+  '#stimmung',
+  '#handarbeit',
+  '#ebenholz',
+  '#filz',
+  '#restaurierung',
+];
+const POSTS = Array.from(
+  { length: 400 },
+  (_, i) =>
+    `${i % 3 === 0 ? 'Heute' : 'Gestern'}, endlich: neue Saiten aufgezogen. ${TAGS[i % 8]} ${TAGS[(i * 3 + 1) % 8]} #nr${i}`,
+).join('\n');
 const wanda = {
   list: listOf(
-    ['adr', 'web', 'tel', 'gruß', 'danke', 'termin', 'pause', 'strom', 'bild', 'preis', 'holz', 'lack', 'weg', 'zeit', 'rech', 'bank', 'ruf', 'ort', 'saite', 'filz'].map(
-      (mnemonic, index) => [`#${mnemonic}`, `Ein Satz, der sich wiederholt, Nummer ${index}`] as const,
-    ),
+    [
+      'adr',
+      'web',
+      'tel',
+      'gruß',
+      'danke',
+      'termin',
+      'pause',
+      'strom',
+      'bild',
+      'preis',
+      'holz',
+      'lack',
+      'weg',
+      'zeit',
+      'rech',
+      'bank',
+      'ruf',
+      'ort',
+      'saite',
+      'filz',
+    ].map((mnemonic, index) => [`#${mnemonic}`, `Ein Satz, der sich wiederholt, Nummer ${index}`] as const),
   ),
   scope: { of: 'list' } as const,
   inUse: [use('phone-de', 7, 'phone-list'), use('hardware-de', 3, 'computer-list')],
@@ -70,7 +110,11 @@ function bestOneByOne(person: typeof ansel | typeof wanda, comparison: Compariso
   const ownText = 'ownText' in person ? person.ownText : undefined;
   const uses = person.list.shortcuts.map(({ id }) => person.usesAWeek(id)).reduce((sum, one) => sum + one, 0);
   const marked = comparison.codes;
-  const usesMarked = uses - person.list.shortcuts.filter(({ code }) => !/[\p{L}\p{N}]/u.test(code)).reduce((sum, { id }) => sum + person.usesAWeek(id), 0);
+  const usesMarked =
+    uses -
+    person.list.shortcuts
+      .filter(({ code }) => !/[\p{L}\p{N}]/u.test(code))
+      .reduce((sum, { id }) => sum + person.usesAWeek(id), 0);
   const characters = charactersOf(person.inUse);
   const random = randomFrom(3);
   const some = (): Mark => ({
@@ -79,8 +123,14 @@ function bestOneByOne(person: typeof ansel | typeof wanda, comparison: Compariso
   });
   const marks: Mark[] = [
     ...(IS_SOAK
-      ? characters.flatMap((marker): Mark[] => [{ place: 'before', marker }, { place: 'after', marker }])
-      : comparison.rows.filter(({ mark }) => standsApart(mark)).slice(0, 12).map(({ mark }) => mark)),
+      ? characters.flatMap((marker): Mark[] => [
+          { place: 'before', marker },
+          { place: 'after', marker },
+        ])
+      : comparison.rows
+          .filter(({ mark }) => standsApart(mark))
+          .slice(0, 12)
+          .map(({ mark }) => mark)),
     ...Array.from({ length: SAMPLE }, some),
   ];
   let best: { mark: Mark; cost: number } | null = null;
@@ -88,12 +138,19 @@ function bestOneByOne(person: typeof ansel | typeof wanda, comparison: Compariso
     const row = comparison.rows.find((one) => isSameMark(one.mark, mark));
     const isSound =
       row === undefined ||
-      (row.claims.length === 0 && row.traps.every(({ severity }) => severity === 'note') && !isOftenMistaken(row) && row.room.free > 0);
+      (row.claims.length === 0 &&
+        row.traps.every(({ severity }) => severity === 'note') &&
+        !isOftenMistaken(row) &&
+        row.room.free > 0);
     const plain = plainCost(mark, { ...person, ownText });
     const aWeek = plainAWeek(plain, ownText, WORDS_A_WEEK);
     const changes = row?.changes ?? marked;
     const cost = plain.seconds * usesMarked + aWeek * MISFIRE + (changes * UNLEARNING) / WEEKS_A_YEAR;
-    if (row) expect({ mark: markKey(mark), cost }).toEqual({ mark: markKey(mark), cost: expect.closeTo(row.secondsAWeek, 4) as number });
+    if (row)
+      expect({ mark: markKey(mark), cost }).toEqual({
+        mark: markKey(mark),
+        cost: expect.closeTo(row.secondsAWeek, 4) as number,
+      });
     else expect(cost).toBeGreaterThan(comparison.rows[39]!.secondsAWeek - 1e-6);
     // Where there is no row, forty marks cost less: soundness need not be asked for to lose.
     if (isSound && standsApart(mark) && (best === null || cost < best.cost)) best = { mark, cost };
@@ -110,7 +167,9 @@ test.each([
   const best = bestOneByOne(person, comparison);
   expect(comparison.recommendation!.mark).toEqual(best.mark);
   // The first step gains its part already.
-  expect(comparison.present.secondsAWeek - (comparison.firstStep?.gain ?? 0) - comparison.recommendation!.gain.whole).toBeCloseTo(best.cost, 4);
+  expect(
+    comparison.present.secondsAWeek - (comparison.firstStep?.gain ?? 0) - comparison.recommendation!.gain.whole,
+  ).toBeCloseTo(best.cost, 4);
   if (process.env.YELLOW_LATCH_TABLE) console.log(tableOf(comparison));
 });
 
@@ -124,6 +183,9 @@ function tableOf({ rows, present, recommendation }: Comparison): string {
     ...rows
       .filter(({ mark }) => standsApart(mark))
       .slice(0, 12)
-      .map((row) => `${line(`${row.mark.place} ${row.mark.marker}`, row)}, claims ${row.claims.length}, traps ${row.traps.length}, free ${row.room.free}/${row.room.of}, a new code ${row.ofNewCode.toFixed(4)} a week`),
+      .map(
+        (row) =>
+          `${line(`${row.mark.place} ${row.mark.marker}`, row)}, claims ${row.claims.length}, traps ${row.traps.length}, free ${row.room.free}/${row.room.of}, a new code ${row.ofNewCode.toFixed(4)} a week`,
+      ),
   ].join('\n');
 }

@@ -26,7 +26,9 @@ const audit = Audit.run({
   skeletonOf: (key) => confusableSkeleton(key, lookAlikes),
 });
 
-const told = audit.findings.map(({ type, severity, shortcuts }) => `${severity}: ${type} ${shortcuts[0]!.split(' ')[1]}`);
+const told = audit.findings.map(
+  ({ type, severity, shortcuts }) => `${severity}: ${type} ${shortcuts[0]!.split(' ')[1]}`,
+);
 
 test('the faults that the demo list has in life are found, each with its type', () => {
   expect(told).toEqual(

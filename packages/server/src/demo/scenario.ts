@@ -68,7 +68,20 @@ export const DEMO_USES: Readonly<Record<string, number>> = {
 };
 
 /** What Ansel puts in with his thumb, in the van: the tap board. */
-export const DEMO_BOARD: readonly string[] = [';hi', ';ten', ';here', ';late', ';cv', 'book*', ';stn', ';quiet', ';440', ';six', ';bye', ';tt'];
+export const DEMO_BOARD: readonly string[] = [
+  ';hi',
+  ';ten',
+  ';here',
+  ';late',
+  ';cv',
+  'book*',
+  ';stn',
+  ';quiet',
+  ';440',
+  ';six',
+  ';bye',
+  ';tt',
+];
 
 export interface DemoSet {
   name: string;
@@ -109,10 +122,7 @@ export const DEMO_SETS: readonly DemoSet[] = [
       [';late', 'The last piano needed more time than planned. I shall be about half an hour late.'],
       [';here', 'I am outside with the van.'],
       [';drv', 'I am driving and will answer this evening.'],
-      [
-        ';quiet',
-        'Tuning needs about ninety minutes of quiet. A closed door is enough; no need to leave the house.',
-      ],
+      [';quiet', 'Tuning needs about ninety minutes of quiet. A closed door is enough; no need to leave the house.'],
       [
         ';clear',
         'Before the first visit, please clear the lid and the music desk, photographs included. {:shortcut code=|ham|}',
@@ -126,7 +136,12 @@ export const DEMO_SETS: readonly DemoSet[] = [
         'template',
       ],
       [';resch', 'I am sorry, I cannot come tommorow after all. Would ____ suit you instead?'],
-      [';six', 'The next tuning is due in {:today pattern=|MMMM y| plus=|P6M|}. Shall we set a date now?', 'message', 'template'],
+      [
+        ';six',
+        'The next tuning is due in {:today pattern=|MMMM y| plus=|P6M|}. Shall we set a date now?',
+        'message',
+        'template',
+      ],
       [';ask', 'You asked: “{:selection}”', 'message', 'template'],
       [';keys', 'If nobody is in, the caretaker has my number and a key to the hall.'],
     ],
@@ -189,7 +204,12 @@ export const DEMO_SETS: readonly DemoSet[] = [
       [';loose', 'Several tuning pins are loose; the piano will not hold a raise in pitch.'],
       [';bass', 'Bass strings tired, two with a false beat.'],
       [';ok', 'Sound throughout. No work advised before the next tuning.'],
-      [';inv', 'Tuning at your address on {:today pattern=|d MMMM y|}, parts as listed, travel included.', 'message', 'template'],
+      [
+        ';inv',
+        'Tuning at your address on {:today pattern=|d MMMM y|}, parts as listed, travel included.',
+        'message',
+        'template',
+      ],
       ['/due', 'Payable within 14 days. Please give the invoice number as reference.'],
       [';iban', 'GB82 WEST 1234 5698 7654 32', 'contact'],
       [';rec', 'Payment recieved with thanks.'],

@@ -33,7 +33,11 @@ function demoChanges(device: Device, now: number): Change[] {
   const made: Change[] = [];
   const together = uuid();
   let clock: string | null = null;
-  const create = <T extends 'shortcut' | 'set' | 'list'>(type: T, fields: FieldChanges<T>, id: string = uuid()): string => {
+  const create = <T extends 'shortcut' | 'set' | 'list'>(
+    type: T,
+    fields: FieldChanges<T>,
+    id: string = uuid(),
+  ): string => {
     clock = nextClock(clock, now, device.id);
     const record = { type, id };
     const stamp = { id: uuid(), clock, device: device.id, n: made.length + 1, together };
@@ -45,7 +49,8 @@ function demoChanges(device: Device, now: number): Change[] {
   const orders = generateNKeysBetween(null, null, DEMO_SETS.length);
   const pins = generateNKeysBetween(null, null, DEMO_BOARD.length);
   const ids = new Map(DEMO_SETS.flatMap(({ shortcuts }) => shortcuts.map(([code]) => [code, uuid()] as const)));
-  const withIds = (expansion: string) => expansion.replaceAll(/code=\|([^|]+)\|/gu, (_, code: string) => `id=|${ids.get(code)!}|`);
+  const withIds = (expansion: string) =>
+    expansion.replaceAll(/code=\|([^|]+)\|/gu, (_, code: string) => `id=|${ids.get(code)!}|`);
   DEMO_SETS.forEach(({ name, icon, shortcuts }, index) => {
     const setId = create('set', { name, icon, order: orders[index]! });
     for (const [code, expansion, kind, shape] of shortcuts) {
@@ -54,16 +59,28 @@ function demoChanges(device: Device, now: number): Change[] {
         template: shape === 'template',
         format: shape === 'markdown' ? 'markdown' : 'plain',
       } as const;
-      create('shortcut', {
-        code,
-        content,
-        kind: kind ?? guessKind(expansion),
-        setId,
-        usesAWeek: DEMO_USES[code] ?? null,
-        pinned: pins[DEMO_BOARD.indexOf(code)] ?? null,
-      }, ids.get(code));
+      create(
+        'shortcut',
+        {
+          code,
+          content,
+          kind: kind ?? guessKind(expansion),
+          setId,
+          usesAWeek: DEMO_USES[code] ?? null,
+          pinned: pins[DEMO_BOARD.indexOf(code)] ?? null,
+        },
+        ids.get(code),
+      );
     }
   });
-  create('list', { languages: ['en'], devices: ['app', 'phone-list', 'tablet-list', 'computer-list'], keyboards: [...DEMO_KEYBOARDS] }, LIST_RECORD_ID);
+  create(
+    'list',
+    {
+      languages: ['en'],
+      devices: ['app', 'phone-list', 'tablet-list', 'computer-list'],
+      keyboards: [...DEMO_KEYBOARDS],
+    },
+    LIST_RECORD_ID,
+  );
   return made;
 }

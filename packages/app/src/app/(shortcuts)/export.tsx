@@ -2,7 +2,9 @@ import { Suspense } from 'react';
 
 import { fetched } from '@/frame/fetched';
 
-const ExportPage = fetched('Files and backup', async () => ({ default: (await import('@/features/keeping')).ExportPage }));
+const ExportPage = fetched('Files and backup', async () => ({
+  default: (await import('@/features/keeping')).ExportPage,
+}));
 
 export default function Export() {
   return (

@@ -2,7 +2,9 @@ import { Suspense } from 'react';
 
 import { fetched } from '@/frame/fetched';
 
-const ImportPage = fetched('What brings lists in', async () => ({ default: (await import('@/features/keeping')).ImportPage }));
+const ImportPage = fetched('What brings lists in', async () => ({
+  default: (await import('@/features/keeping')).ImportPage,
+}));
 
 export default function Import() {
   return (

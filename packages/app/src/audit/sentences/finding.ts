@@ -19,7 +19,8 @@ export function tellFinding(finding: Finding, code: string, codeOf: (id: string)
     case 'hides':
       return `${capitalise(deviceNames(finding.devices))}: ${code} expands before you can finish ${other}${finding.count > 1 ? ` and ${finding.count - 1} more` : ''}.`;
     case 'word':
-      if (finding.evidence.isAssumed) return `${code} is a common abbreviation. It would expand by mistake whenever you write it out.`;
+      if (finding.evidence.isAssumed)
+        return `${code} is a common abbreviation. It would expand by mistake whenever you write it out.`;
       return `${/^[\p{L}\p{M}'’-]*\p{L}$/u.test(code) ? `${code} is a word` : `“${code}” comes up in ordinary text`}: ${tellMisfires(finding.evidence)}.`;
     case 'beginning of words':
       return `Words begin with ${code}: ${tellMisfires(finding.evidence)}.`;

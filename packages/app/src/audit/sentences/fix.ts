@@ -14,8 +14,14 @@ const HOW = {
 } as const;
 
 const RULES = {
-  offer: ['Only offer it', 'It is shown while you type and goes in when you take it; where a device has no offers, it fires as before.'],
-  edge: ['Only at the start of a word', 'It no longer fires in the middle of a word; where a device knows no such rule, it fires as before.'],
+  offer: [
+    'Only offer it',
+    'It is shown while you type and goes in when you take it; where a device has no offers, it fires as before.',
+  ],
+  edge: [
+    'Only at the start of a word',
+    'It no longer fires in the middle of a word; where a device knows no such rule, it fires as before.',
+  ],
   capitals: ['Whatever its capitals', 'It fires with a capital at the start of a sentence too.'],
 } as const;
 
@@ -32,7 +38,10 @@ export function tellFix(fix: Fix, about: string, shortcutOf: ShortcutOf): { labe
       return { label: fix.id === about ? label : `${codeOf(fix.id)}: ${label.toLowerCase()}`, hint };
     }
     case 'correct text':
-      return { label: 'Set the text right', hint: `“${shortcutOf(fix.id)?.private ? MASK : shortened(fix.expansion, 80)}”` };
+      return {
+        label: 'Set the text right',
+        hint: `“${shortcutOf(fix.id)?.private ? MASK : shortened(fix.expansion, 80)}”`,
+      };
     case 'merge': {
       const kept = shortcutOf(fix.keep);
       return {
@@ -55,7 +64,11 @@ export function tellDone(fix: Fix, shortcutOf: ShortcutOf): string {
     case 'other code':
       return `${codeOf(fix.id)} is now ${fix.code}.`;
     case 'other rules':
-      return { offer: `${codeOf(fix.id)} is only offered now.`, edge: `${codeOf(fix.id)} fires only at the start of a word now.`, capitals: `${codeOf(fix.id)} fires whatever its capitals now.` }[fix.asks];
+      return {
+        offer: `${codeOf(fix.id)} is only offered now.`,
+        edge: `${codeOf(fix.id)} fires only at the start of a word now.`,
+        capitals: `${codeOf(fix.id)} fires whatever its capitals now.`,
+      }[fix.asks];
     case 'correct text':
       return `The text of ${codeOf(fix.id)} is set right.`;
     case 'merge':

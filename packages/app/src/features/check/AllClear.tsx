@@ -29,7 +29,9 @@ export function AllClear() {
         Every latch is shut
       </Text>
       <Text variant="bodyLarge">{tellProved(shortcuts.length, result)}</Text>
-      <Text variant="bodyMedium">A code is judged again when you change it. What only you write, your own text can tell.</Text>
+      <Text variant="bodyMedium">
+        A code is judged again when you change it. What only you write, your own text can tell.
+      </Text>
     </View>
   );
 }

@@ -37,7 +37,11 @@ export function Benches() {
             aria-label={label}
             aria-current={isHere ? 'page' : undefined}
             onPress={() => router.navigate(path)}
-            style={[styles.bench, index > 0 && { borderLeftWidth: 1.5, borderColor: palette.ink }, isHere && { backgroundColor: palette.surface }]}
+            style={[
+              styles.bench,
+              index > 0 && { borderLeftWidth: 1.5, borderColor: palette.ink },
+              isHere && { backgroundColor: palette.surface },
+            ]}
           >
             <Icon name={icon} size={20} color={palette.ink} />
             <Text variant="bodyMedium" numberOfLines={1} style={isHere && STRONG}>

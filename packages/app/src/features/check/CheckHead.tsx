@@ -34,12 +34,19 @@ export function CheckHead({ filter, onFilter, isComingBack }: CheckHeadProps) {
       {result && <FigureChart figures={result.figures} />}
       {result && findings.open.length + findings.left.length > 0 && (
         <View style={styles.filters}>
-          <SeverityFilter counts={findings.counts} value={filter.severity} onChange={(severity) => onFilter({ ...filter, severity })} />
+          <SeverityFilter
+            counts={findings.counts}
+            value={filter.severity}
+            onChange={(severity) => onFilter({ ...filter, severity })}
+          />
           <ChoiceChip
             label="Device"
             placeholder="Devices"
             value={filter.device}
-            choices={[{ value: null, label: 'All devices' }, ...devices.map((id) => ({ value: id, label: deviceLabel(id) }))]}
+            choices={[
+              { value: null, label: 'All devices' },
+              ...devices.map((id) => ({ value: id, label: deviceLabel(id) })),
+            ]}
             onChange={(device) => onFilter({ ...filter, device })}
           />
           <ChoiceChip

@@ -26,7 +26,10 @@ export default function CheckPane() {
   const [filter, setFilter] = useState(NO_FILTER);
   // Groups in another state than the one they begin in.
   const [toggled, setToggled] = useState<ReadonlySet<string>>(new Set());
-  const items = useMemo(() => groupFindings(findings, shortcuts, filter, toggled), [findings, shortcuts, filter, toggled]);
+  const items = useMemo(
+    () => groupFindings(findings, shortcuts, filter, toggled),
+    [findings, shortcuts, filter, toggled],
+  );
   const { id: openId, type: openType } = useGlobalSearchParams<{ id?: string; type?: string }>();
   const openKey = openId && openType ? `${typeInPath(openType)} ${openId}` : null;
   const pathname = usePathname();
@@ -47,11 +50,7 @@ export default function CheckPane() {
         windowSize={9}
         extraData={openKey}
         ListHeaderComponent={
-          <CheckHead
-            filter={filter}
-            onFilter={setFilter}
-            isComingBack={wasOpen && pathname === '/check'}
-          />
+          <CheckHead filter={filter} onFilter={setFilter} isComingBack={wasOpen && pathname === '/check'} />
         }
         ListEmptyComponent={
           isClear ? (
@@ -66,15 +65,32 @@ export default function CheckPane() {
           switch (item.type) {
             case 'group':
               return (
-                <GroupHeading title={GROUP_TITLES[item.of]} count={item.count} isOpen={item.isOpen} onToggle={() => toggle(item.key)} />
+                <GroupHeading
+                  title={GROUP_TITLES[item.of]}
+                  count={item.count}
+                  isOpen={item.isOpen}
+                  onToggle={() => toggle(item.key)}
+                />
               );
             case 'finding':
               return <FindingRow finding={item.finding} codeOf={codeOf} isOpen={item.key === openKey} />;
             case 'left-group':
-              return <GroupHeading title="Left as they are" count={item.count} isOpen={item.isOpen} onToggle={() => toggle(item.key)} />;
+              return (
+                <GroupHeading
+                  title="Left as they are"
+                  count={item.count}
+                  isOpen={item.isOpen}
+                  onToggle={() => toggle(item.key)}
+                />
+              );
             case 'left':
               return (
-                <FindingRow finding={item.left.finding} codeOf={codeOf} isOpen={false} note={`Left: ${item.left.left.reason}`} />
+                <FindingRow
+                  finding={item.left.finding}
+                  codeOf={codeOf}
+                  isOpen={false}
+                  note={`Left: ${item.left.left.reason}`}
+                />
               );
           }
         }}
@@ -82,8 +98,8 @@ export default function CheckPane() {
           state.result && state.result.notEstimated.length > 0 ? (
             <Text variant="bodySmall" style={[styles.nothing, { color: palette.inkSoft }]}>
               <Text style={STRONG}>Not estimated: </Text>
-              {counted(state.result.notEstimated.length, 'code')} of several words. No list of words tells how often those come; your own
-              text does.
+              {counted(state.result.notEstimated.length, 'code')} of several words. No list of words tells how often
+              those come; your own text does.
             </Text>
           ) : null
         }

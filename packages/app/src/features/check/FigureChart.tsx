@@ -36,7 +36,14 @@ export function FigureChart({ figures }: { figures: ListFigures }) {
             {deviceLabel(device)}
           </Text>
           <Svg width={WIDTH} height={HEIGHT} aria-hidden>
-            <Rect x={placeOf(RISKY_FROM)} y={4} width={WIDTH - placeOf(RISKY_FROM)} height={12} fill={palette.line} opacity={0.45} />
+            <Rect
+              x={placeOf(RISKY_FROM)}
+              y={4}
+              width={WIDTH - placeOf(RISKY_FROM)}
+              height={12}
+              fill={palette.line}
+              opacity={0.45}
+            />
             <Rect x={placeOf(BREAKS_FROM)} y={4} width={WIDTH - placeOf(BREAKS_FROM)} height={12} fill={palette.line} />
             <Line x1={0} y1={HEIGHT / 2} x2={WIDTH} y2={HEIGHT / 2} stroke={palette.inkSoft} strokeWidth={1} />
             <Line
@@ -59,7 +66,10 @@ export function FigureChart({ figures }: { figures: ListFigures }) {
           </Svg>
           <Text variant="bodyMedium" style={styles.figure}>
             <Text style={styles.strong}>{tellPerTenThousand({ perTenThousand, upTo })}</Text>
-            <Text style={{ color: palette.inkSoft }}> · {per100Contexts > 0 ? tellNumber(per100Contexts) : 'none'}</Text>
+            <Text style={{ color: palette.inkSoft }}>
+              {' '}
+              · {per100Contexts > 0 ? tellNumber(per100Contexts) : 'none'}
+            </Text>
           </Text>
         </View>
       ))}

@@ -8,7 +8,7 @@ import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
 
-import type { Codes } from './evidence/Evidence';
+import type { Codes } from './useCodes';
 
 /** What was found, at a glance: the verdict, the code, one sentence with its figure. */
 export function FindingHead({ finding, codes }: { finding: Finding | Brief; codes: Codes }) {

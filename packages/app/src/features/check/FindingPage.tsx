@@ -45,7 +45,8 @@ export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
   const left = findings.left.find(({ finding: one }) => one.shortcuts[0] === id && one.type === type);
   const shown = finding ?? brief ?? left?.finding;
   const back = () => router.navigate('/check');
-  if (!shown || finding === null) return <Gone isWaiting={finding === undefined && state.phase !== 'failed'} onBack={back} />;
+  if (!shown || finding === null)
+    return <Gone isWaiting={finding === undefined && state.phase !== 'failed'} onBack={back} />;
 
   const chosen = fixes?.find(({ fix }) => nameOf(fix) === chosenName) ?? fixes?.[0];
   const apply = async ({ fix }: TriedFix) => {
@@ -87,10 +88,18 @@ export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
           </Text>
         )}
 
-        <PartHeading number={isGuided ? 1 : null} title="Why" hint="This is the evidence. Nothing is found without it." />
+        <PartHeading
+          number={isGuided ? 1 : null}
+          title="Why"
+          hint="This is the evidence. Nothing is found without it."
+        />
         {finding ? <Evidence finding={finding} codes={codes} /> : <Text variant="bodyMedium">Looking it up…</Text>}
 
-        <PartHeading number={isGuided ? 2 : null} title="What would help" hint="Each was tried on your list. Choose one and see what it changes." />
+        <PartHeading
+          number={isGuided ? 2 : null}
+          title="What would help"
+          hint="Each was tried on your list. Choose one and see what it changes."
+        />
         <Fixes
           about={id}
           fixes={finding ? fixes : undefined}

@@ -9,7 +9,7 @@ import { LatchGlyph } from '@/look/LatchGlyph';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 
-import type { Codes } from './evidence/Evidence';
+import type { Codes } from './useCodes';
 
 /** At most so many of what a fix would bring are told in full. */
 const MOST_TOLD = 3;
@@ -35,7 +35,11 @@ export function Fixes({ about, fixes, chosen, onChoose, codes, isGuided }: Fixes
     );
   }
   if (fixes.length === 0) {
-    return <Text variant="bodyMedium">Nothing that can be done from here would cure it. Open the shortcut, or leave it with a reason.</Text>;
+    return (
+      <Text variant="bodyMedium">
+        Nothing that can be done from here would cure it. Open the shortcut, or leave it with a reason.
+      </Text>
+    );
   }
   return (
     <View role="radiogroup" aria-label="What would help" style={styles.all}>
@@ -68,7 +72,13 @@ function FixChoice({ about, tried: { fix, cures, comparison }, isChosen, onChoos
   const { label, hint } = tellFix(fix, about, codes.shortcutOf);
   const brings = comparison.came.some(({ severity }) => severity !== 'note');
   return (
-    <View style={[styles.choice, { borderColor: isChosen ? palette.ink : palette.line }, isChosen && { backgroundColor: palette.surface }]}>
+    <View
+      style={[
+        styles.choice,
+        { borderColor: isChosen ? palette.ink : palette.line },
+        isChosen && { backgroundColor: palette.surface },
+      ]}
+    >
       <Tick
         role="radio"
         isOn={isChosen}
@@ -102,9 +112,14 @@ function FixChoice({ about, tried: { fix, cures, comparison }, isChosen, onChoos
               {line}
             </Text>
           ))}
-          <Text variant="bodyMedium">{tellSideEffects(Math.max(0, comparison.gone.length - 1), comparison.came.length)}</Text>
+          <Text variant="bodyMedium">
+            {tellSideEffects(Math.max(0, comparison.gone.length - 1), comparison.came.length)}
+          </Text>
           {comparison.came.slice(0, MOST_TOLD).map((finding) => {
-            const code = fix.type === 'other code' && finding.shortcuts[0] === fix.id ? fix.code : codes.codeOf(finding.shortcuts[0]!);
+            const code =
+              fix.type === 'other code' && finding.shortcuts[0] === fix.id
+                ? fix.code
+                : codes.codeOf(finding.shortcuts[0]!);
             const codeOf = (id: string) => (fix.type === 'other code' && id === fix.id ? fix.code : codes.codeOf(id));
             return (
               <View key={`${finding.type} ${finding.shortcuts[0]}`} style={styles.came}>

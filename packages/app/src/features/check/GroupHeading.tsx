@@ -17,7 +17,13 @@ export function GroupHeading({ title, count, isOpen, onToggle }: GroupHeadingPro
   const palette = usePalette();
   return (
     <View role="heading" aria-level={2}>
-      <Pressable role="button" aria-expanded={isOpen} aria-label={`${title}: ${count}`} onPress={onToggle} style={styles.row}>
+      <Pressable
+        role="button"
+        aria-expanded={isOpen}
+        aria-label={`${title}: ${count}`}
+        onPress={onToggle}
+        style={styles.row}
+      >
         <Icon name={isOpen ? 'chevron-down' : 'chevron-right'} size={18} color={palette.inkSoft} />
         <Text variant="titleSmall" style={styles.name}>
           {title}

@@ -30,7 +30,8 @@ export function Lead() {
     void db.get('kept', KEPT).then((was) => setWasLed(was === true));
   }, [db]);
   // The one that is easiest to see: a code that is a word.
-  const first = findings.open.find(({ type, severity }) => type === 'word' && severity === 'breaks') ?? findings.open[0];
+  const first =
+    findings.open.find(({ type, severity }) => type === 'word' && severity === 'breaks') ?? findings.open[0];
   if (wasLed || !first || first.severity !== 'breaks') return null;
   const end = () => {
     setWasLed(true);

@@ -56,7 +56,9 @@ export function ProvedLine() {
         </View>
         <Icon name="chevron-down" size={18} color={palette.inkSoft} />
       </Pressable>
-      {phase === 'working' && <ProgressBar progress={progress} color={palette.ink} aria-label="How far the proof is" style={styles.bar} />}
+      {phase === 'working' && (
+        <ProgressBar progress={progress} color={palette.ink} aria-label="How far the proof is" style={styles.bar} />
+      )}
       {unchecked.length > 0 && (
         <View role="alert" style={styles.line}>
           <Text variant="bodyMedium" style={[styles.told, { color: palette.alarm }]}>

@@ -33,7 +33,10 @@ export function SeverityFilter({ counts, value, onChange }: SeverityFilterProps)
             onPress={() => onChange(isOn ? null : severity)}
             style={[
               styles.chip,
-              { borderColor: isOn ? palette.ink : palette.line, backgroundColor: isOn ? palette.surface : 'transparent' },
+              {
+                borderColor: isOn ? palette.ink : palette.line,
+                backgroundColor: isOn ? palette.surface : 'transparent',
+              },
             ]}
           >
             <LatchGlyph verdict={severity} size={22} />

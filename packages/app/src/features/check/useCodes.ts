@@ -12,3 +12,6 @@ export function useCodes(): { shortcutOf: (id: string) => Shortcut | undefined; 
     return { shortcutOf, codeOf: (id) => shortcutOf(id)?.code ?? 'a code of the device' };
   }, [shortcuts]);
 }
+
+/** What evidence shows of shortcuts, by their ids. */
+export type Codes = ReturnType<typeof useCodes>;

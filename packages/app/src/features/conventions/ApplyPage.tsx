@@ -52,12 +52,18 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
       ...chosen.cannot.map((cannot): Row => ({ type: 'cannot', cannot })),
       ...whole.remarks
         .filter(({ id }) => byId.has(id) || except.has(id))
-        .map((remark): Row => ({ type: 'remark', remark: byId.get(remark.id) ?? remark, isTaken: byId.has(remark.id) })),
+        .map((remark): Row => ({
+          type: 'remark',
+          remark: byId.get(remark.id) ?? remark,
+          isTaken: byId.has(remark.id),
+        })),
     ];
     return { plan: chosen, rows: all };
   }, [shortcuts, scope, mark, capitals, except]);
   const remarks = plan?.remarks ?? null;
-  const { answer: trial, isStale } = useAnswer(remarks, ({ effort }) => effort.tryCodes(remarks!.map(({ id, to }) => ({ id, to }))));
+  const { answer: trial, isStale } = useAnswer(remarks, ({ effort }) =>
+    effort.tryCodes(remarks!.map(({ id, to }) => ({ id, to }))),
+  );
   const back = () => router.navigate('/check/conventions');
   if (!mark || !plan) {
     return (
@@ -76,7 +82,13 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
     setExcept(next);
   };
   const apply = async () => {
-    const doing = remarking(plan.remarks, shortcuts, { scope, mark, capitals }, conventions, keepsOld ? keptUntil() : null);
+    const doing = remarking(
+      plan.remarks,
+      shortcuts,
+      { scope, mark, capitals },
+      conventions,
+      keepsOld ? keptUntil() : null,
+    );
     await doIt(doing, `${counted(plan.remarks.length, 'code has', 'codes have')} ${tellMark(mark)} now.`);
     back();
   };
@@ -98,7 +110,9 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
               For {tellScope(scope, sets)}.{' '}
               {[
                 plan.fitting.length > 0 ? `${counted(plan.fitting.length, 'code has', 'codes have')} it already.` : '',
-                plan.exempt.length > 0 ? `${counted(plan.exempt.length, 'code')} of signs or corrections ${plan.exempt.length === 1 ? 'stays as it is' : 'stay as they are'}.` : '',
+                plan.exempt.length > 0
+                  ? `${counted(plan.exempt.length, 'code')} of signs or corrections ${plan.exempt.length === 1 ? 'stays as it is' : 'stay as they are'}.`
+                  : '',
               ]
                 .filter((part) => part !== '')
                 .join(' ')}
@@ -132,7 +146,11 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
       <View style={[styles.foot, { borderColor: palette.line }]}>
         <View style={styles.title} />
         {plan.remarks.length > 0 ? (
-          <LatchButton label={`Change ${counted(plan.remarks.length, 'code')}`} icon="check" onPress={() => void apply()} />
+          <LatchButton
+            label={`Change ${counted(plan.remarks.length, 'code')}`}
+            icon="check"
+            onPress={() => void apply()}
+          />
         ) : (
           <Text variant="bodyMedium" style={styles.nothing}>
             Nothing would change.

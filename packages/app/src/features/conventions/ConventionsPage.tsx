@@ -74,7 +74,8 @@ export default function ConventionsPage() {
   }, [comparison, sort, kinds]);
   const mnemonics = inScope.filter(mayBeMarked).map(({ code }) => partsOf(code)!.mnemonic);
   const sample = mnemonics.find((mnemonic) => /^\p{L}{2,5}$/u.test(mnemonic)) ?? mnemonics[0] ?? 'code';
-  const apply = ({ place, marker }: Mark) => router.navigate({ pathname: '/check/conventions/apply', params: { place, marker, scope: scopeText } });
+  const apply = ({ place, marker }: Mark) =>
+    router.navigate({ pathname: '/check/conventions/apply', params: { place, marker, scope: scopeText } });
   const recommended = comparison?.recommendation;
   const firstStep = comparison?.firstStep ?? null;
   return (
@@ -93,7 +94,11 @@ export default function ConventionsPage() {
         contentContainerStyle={styles.list}
         ListHeaderComponent={
           <View style={styles.head}>
-            <Own shortcuts={inScope} conventions={conventions} onOpen={(id) => router.navigate({ pathname: '/shortcut/[id]', params: { id } })} />
+            <Own
+              shortcuts={inScope}
+              conventions={conventions}
+              onOpen={(id) => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
+            />
             {!comparison && (
               <Text role="status" variant="bodyMedium">
                 {answer === undefined
@@ -114,7 +119,14 @@ export default function ConventionsPage() {
                     </Text>
                     <Text variant="bodyMedium">{tellFirstStep(firstStep)}</Text>
                     <View style={styles.actions}>
-                      <LatchButton label={firstStep.changes === 1 ? 'See the code' : `See the ${firstStep.changes.toLocaleString('en')} codes`} onPress={() => apply(firstStep.mark)} />
+                      <LatchButton
+                        label={
+                          firstStep.changes === 1
+                            ? 'See the code'
+                            : `See the ${firstStep.changes.toLocaleString('en')} codes`
+                        }
+                        onPress={() => apply(firstStep.mark)}
+                      />
                     </View>
                   </View>
                 )}
@@ -130,7 +142,11 @@ export default function ConventionsPage() {
                         </View>
                         <Text variant="bodyMedium">{tellRecommendation(comparison)}</Text>
                         <View style={styles.actions}>
-                          <LatchButton label="See what would change" isQuiet={firstStep !== null} onPress={() => apply(recommended.mark)} />
+                          <LatchButton
+                            label="See what would change"
+                            isQuiet={firstStep !== null}
+                            onPress={() => apply(recommended.mark)}
+                          />
                         </View>
                       </>
                     ) : (
@@ -143,7 +159,11 @@ export default function ConventionsPage() {
                     ? 'Weighing again…'
                     : `${comparison.marks.toLocaleString('en')} markers weighed. As they are, your ${counted(comparison.codes, 'code')} cost ${tellDuration(comparison.present.secondsAWeek)} a week.${comparison.present.fromTable > 0 ? ' Some have signs that a keyboard in use lacks.' : ''}`}
                 </Text>
-                <Plot comparison={comparison} rows={rows} chosen={rows.find(({ mark }) => markKey(mark) === openMark) ?? null} />
+                <Plot
+                  comparison={comparison}
+                  rows={rows}
+                  chosen={rows.find(({ mark }) => markKey(mark) === openMark) ?? null}
+                />
                 <View style={styles.filters}>
                   <ChoiceChip label="Order" value={sort} choices={SORTS} onChange={setSort} />
                   <ChoiceChip label="Markers" value={kinds} choices={KINDS} onChange={setKinds} />

@@ -49,9 +49,11 @@ export function MarkRow({ row, sample, collide, isOwn, isOpen, onToggle, onApply
       {isOpen && (
         <View style={styles.more}>
           <Text variant="bodyMedium">
-            {capitalise(tellMark(mark))}: {counted(changes, 'code')} would change; {room.free.toLocaleString('en')} of {room.of.toLocaleString('en')} short codes are
-            free.
-            {misfires.inOwnText === null ? '' : ` In your own text it would have fired ${counted(Math.round(misfires.inOwnText), 'time')}.`}
+            {capitalise(tellMark(mark))}: {counted(changes, 'code')} would change; {room.free.toLocaleString('en')} of{' '}
+            {room.of.toLocaleString('en')} short codes are free.
+            {misfires.inOwnText === null
+              ? ''
+              : ` In your own text it would have fired ${counted(Math.round(misfires.inOwnText), 'time')}.`}
             {isOnFront ? ' Nothing is both quicker and safer.' : ''}
           </Text>
           {against.map((line) => (
@@ -77,7 +79,14 @@ export function MarkRow({ row, sample, collide, isOwn, isOpen, onToggle, onApply
 
 const styles = StyleSheet.create({
   row: { borderTopWidth: 1 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: 56, paddingHorizontal: 16, paddingVertical: 6 },
+  line: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 10,
+    minHeight: 56,
+    paddingHorizontal: 16,
+    paddingVertical: 6,
+  },
   plate: { width: 112, overflow: 'hidden' },
   words: { flex: 1, minWidth: 0 },
   more: { paddingHorizontal: 16, paddingBottom: 12, gap: 6 },

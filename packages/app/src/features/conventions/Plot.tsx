@@ -38,37 +38,76 @@ export function Plot({ comparison: { present, recommendation }, rows, chosen }: 
     return HEIGHT - BOTTOM - 18 - at * (HEIGHT - BOTTOM - 18 - TOP);
   };
   // Of what is shown, which may be signs alone.
-  const onFront = frontOf(rows.map(({ effort }) => effort.seconds), rows.map(({ misfires }) => misfires.aWeek));
+  const onFront = frontOf(
+    rows.map(({ effort }) => effort.seconds),
+    rows.map(({ misfires }) => misfires.aWeek),
+  );
   const front = rows.filter((_, index) => onFront.has(index)).sort((a, b) => a.effort.seconds - b.effort.seconds);
-  const isRecommended = ({ mark }: MarkCost) => recommendation !== null && mark.place === recommendation.mark.place && mark.marker === recommendation.mark.marker;
+  const isRecommended = ({ mark }: MarkCost) =>
+    recommendation !== null && mark.place === recommendation.mark.place && mark.marker === recommendation.mark.marker;
   const named = [...new Set([...rows.filter(isRecommended), ...(chosen ? [chosen] : []), ...front.slice(0, 6)])];
   const steps = ticksOf(from, to);
   return (
     <View onLayout={({ nativeEvent }: LayoutChangeEvent) => setWidth(Math.min(WIDEST, nativeEvent.layout.width))}>
       <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-        Across: seconds of one use. Upwards: misfires in a week, each step ten times as many. The line joins what nothing beats in both.
+        Across: seconds of one use. Upwards: misfires in a week, each step ten times as many. The line joins what
+        nothing beats in both.
       </Text>
       {width > 0 && (
-        <Svg width={width} height={HEIGHT} role="img" aria-label={`${rows.length} marks by effort and misfires; ${front.length} of them are beaten by none`}>
+        <Svg
+          width={width}
+          height={HEIGHT}
+          role="img"
+          aria-label={`${rows.length} marks by effort and misfires; ${front.length} of them are beaten by none`}
+        >
           {STEPS.map((step) => (
             <G key={step}>
               <Line x1={LEFT} x2={width} y1={y(step)} y2={y(step)} stroke={palette.line} strokeWidth={1} />
-              <SvgText x={LEFT - 6} y={y(step) + 4} fontSize={12} fontFamily={FACES.text} textAnchor="end" fill={palette.inkSoft}>
+              <SvgText
+                x={LEFT - 6}
+                y={y(step) + 4}
+                fontSize={12}
+                fontFamily={FACES.text}
+                textAnchor="end"
+                fill={palette.inkSoft}
+              >
                 {step}
               </SvgText>
             </G>
           ))}
           <Line x1={LEFT} x2={width} y1={y(0)} y2={y(0)} stroke={palette.inkSoft} strokeWidth={1.5} />
-          <SvgText x={LEFT - 6} y={y(0) + 4} fontSize={12} fontFamily={FACES.text} textAnchor="end" fill={palette.inkSoft}>
+          <SvgText
+            x={LEFT - 6}
+            y={y(0) + 4}
+            fontSize={12}
+            fontFamily={FACES.text}
+            textAnchor="end"
+            fill={palette.inkSoft}
+          >
             never
           </SvgText>
           {steps.map((step) => (
-            <SvgText key={step} x={x(step)} y={HEIGHT - BOTTOM + 18} fontSize={12} fontFamily={FACES.text} textAnchor="middle" fill={palette.inkSoft}>
+            <SvgText
+              key={step}
+              x={x(step)}
+              y={HEIGHT - BOTTOM + 18}
+              fontSize={12}
+              fontFamily={FACES.text}
+              textAnchor="middle"
+              fill={palette.inkSoft}
+            >
               {tellDuration(step)}
             </SvgText>
           ))}
           {rows.map(({ mark, effort, misfires }) => (
-            <Circle key={`${mark.place} ${mark.marker}`} cx={x(effort.seconds)} cy={y(misfires.aWeek)} r={3} fill={palette.inkSoft} opacity={0.55} />
+            <Circle
+              key={`${mark.place} ${mark.marker}`}
+              cx={x(effort.seconds)}
+              cy={y(misfires.aWeek)}
+              r={3}
+              fill={palette.inkSoft}
+              opacity={0.55}
+            />
           ))}
           <Polyline
             points={front.map(({ effort, misfires }) => `${x(effort.seconds)},${y(misfires.aWeek)}`).join(' ')}
@@ -77,9 +116,22 @@ export function Plot({ comparison: { present, recommendation }, rows, chosen }: 
             strokeWidth={1.5}
           />
           {front.map(({ mark, effort, misfires }) => (
-            <Circle key={`${mark.place} ${mark.marker}`} cx={x(effort.seconds)} cy={y(misfires.aWeek)} r={4.5} fill={palette.ink} />
+            <Circle
+              key={`${mark.place} ${mark.marker}`}
+              cx={x(effort.seconds)}
+              cy={y(misfires.aWeek)}
+              r={4.5}
+              fill={palette.ink}
+            />
           ))}
-          <Circle cx={x(present.effort.seconds)} cy={y(present.misfires.aWeek)} r={7} fill="none" stroke={palette.alarm} strokeWidth={2.5} />
+          <Circle
+            cx={x(present.effort.seconds)}
+            cy={y(present.misfires.aWeek)}
+            r={7}
+            fill="none"
+            stroke={palette.alarm}
+            strokeWidth={2.5}
+          />
           <SvgText
             x={x(present.effort.seconds) + (x(present.effort.seconds) > width - 90 ? -12 : 12)}
             y={y(present.misfires.aWeek) + 4}
@@ -107,7 +159,14 @@ export function Plot({ comparison: { present, recommendation }, rows, chosen }: 
                   stroke={palette.keyline}
                   strokeWidth={1.2}
                 />
-                <SvgText x={cx} y={cy - 14} fontSize={14} fontFamily={FACES.code} textAnchor="middle" fill={isLatch ? palette.onLatch : palette.ink}>
+                <SvgText
+                  x={cx}
+                  y={cy - 14}
+                  fontSize={14}
+                  fontFamily={FACES.code}
+                  textAnchor="middle"
+                  fill={isLatch ? palette.onLatch : palette.ink}
+                >
                   {label}
                 </SvgText>
               </G>
@@ -139,6 +198,8 @@ function shortMark({ mark: { place, marker } }: MarkCost): string {
 function ticksOf(from: number, to: number): number[] {
   const step = [0.1, 0.2, 0.5, 1, 2, 5].find((one) => (to - from) / one <= 6) ?? 10;
   const first = Math.ceil(from / step);
-  return Array.from({ length: Math.floor(to / step) - first + 1 }, (_, index) => Math.round((first + index) * step * 10) / 10);
+  return Array.from(
+    { length: Math.floor(to / step) - first + 1 },
+    (_, index) => Math.round((first + index) * step * 10) / 10,
+  );
 }
-

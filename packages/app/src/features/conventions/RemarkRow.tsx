@@ -58,7 +58,9 @@ export function CannotRow({ cannot: { from, to, why }, codeOf }: CannotRowProps)
         <CodePlate code={from} />
       </View>
       <Text variant="bodyMedium" style={styles.why}>
-        {why.type === 'taken' ? `stays: ${to} is taken by ${codeOf(why.by)}, and nothing near it is free` : `stays: ${to} would be too long`}
+        {why.type === 'taken'
+          ? `stays: ${to} is taken by ${codeOf(why.by)}, and nothing near it is free`
+          : `stays: ${to} would be too long`}
       </Text>
     </View>
   );

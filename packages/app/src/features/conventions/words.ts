@@ -6,7 +6,13 @@ import { TRAPS } from '@/audit/sentences/finding';
 import { capitalise, counted, deviceNames, tellNumber } from '@/audit/sentences/words';
 import { tellAWeek, tellDuration, tellMark, tellTaps } from '@/effort/words';
 
-const PLACES = { before: 'begin with', after: 'end with', both: 'stand between', doubled: 'begin with a doubled letter', bare: 'have no marker' } as const;
+const PLACES = {
+  before: 'begin with',
+  after: 'end with',
+  both: 'stand between',
+  doubled: 'begin with a doubled letter',
+  bare: 'have no marker',
+} as const;
 
 /** The conventions of a list in a sentence: “51 of 59 codes begin with “;””. */
 export function tellRecognised({ of, main, marks }: Recognised): string {
@@ -25,7 +31,8 @@ export function tellFirstStep({ gain }: FirstStep): string {
 
 /** Why a mark is recommended, or why none is. */
 export function tellRecommendation({ recommendation, firstStep, present, rows }: Comparison): string {
-  if (!recommendation) return `Nothing is better. Your codes as they are cost ${tellDuration(present.secondsAWeek)} a week, and no sound marker would cost noticeably less.`;
+  if (!recommendation)
+    return `Nothing is better. Your codes as they are cost ${tellDuration(present.secondsAWeek)} a week, and no sound marker would cost noticeably less.`;
   const rowOf = (wanted: Mark) => rows.find(({ mark }) => mark.place === wanted.place && mark.marker === wanted.marker);
   const row = rowOf(recommendation.mark);
   const base = (firstStep && rowOf(firstStep.mark)) ?? present;
@@ -34,8 +41,10 @@ export function tellRecommendation({ recommendation, firstStep, present, rows }:
   const { whole, typing, misfires } = recommendation.gain;
   // What comes to less than half a second is left out.
   const parts = [
-    Math.abs(typing) >= 0.5 && `${tellGain(typing)} in typing${Math.abs(taps) >= 0.05 ? `, ${tellTaps(Math.abs(taps))} ${taps > 0 ? 'fewer' : 'more'} each time` : ''}`,
-    Math.abs(misfires) >= 0.5 && `${tellGain(misfires)} in misfires${Math.abs(fewer) >= 0.05 ? `, ${tellNumber(Math.abs(fewer))} ${fewer > 0 ? 'fewer' : 'more'} a week` : ''}`,
+    Math.abs(typing) >= 0.5 &&
+      `${tellGain(typing)} in typing${Math.abs(taps) >= 0.05 ? `, ${tellTaps(Math.abs(taps))} ${taps > 0 ? 'fewer' : 'more'} each time` : ''}`,
+    Math.abs(misfires) >= 0.5 &&
+      `${tellGain(misfires)} in misfires${Math.abs(fewer) >= 0.05 ? `, ${tellNumber(Math.abs(fewer))} ${fewer > 0 ? 'fewer' : 'more'} a week` : ''}`,
   ].filter((part) => part !== false);
   return `It saves ${firstStep ? 'another ' : ''}${tellDuration(whole)} a week: ${parts.join('; ')}. ${counted(row?.changes ?? 0, 'code')} would change.${tellBeaten(recommendation)}`;
 }
@@ -52,7 +61,9 @@ const WHY_NOT: Record<NonNullable<Recommendation['beatenBy']>['why'], string> = 
 
 /** Why not the mark that is better in both measures, where there is one. */
 function tellBeaten({ beatenBy }: Recommendation): string {
-  return beatenBy === null ? '' : ` ${capitalise(tellMark(beatenBy.mark))} would be quicker and safer, but ${WHY_NOT[beatenBy.why]}.`;
+  return beatenBy === null
+    ? ''
+    : ` ${capitalise(tellMark(beatenBy.mark))} would be quicker and safer, but ${WHY_NOT[beatenBy.why]}.`;
 }
 
 function tellGain(seconds: number): string {
@@ -62,16 +73,24 @@ function tellGain(seconds: number): string {
 /** What speaks against a mark, a line each. `collide`: how many codes are the same as others now. */
 export function tellAgainst(row: MarkCost, collide: number): string[] {
   const { claims, traps, collisions, mark, misfires, ofNewCode } = row;
-  const byClaim = claims.slice(0, 3).map(({ by, beginning, meaning }) => `${capitalise(by)} take ${beginning.trim()} for ${meaning}.`);
-  const names = new Map(traps.map(({ trap }) => [trap, traps.filter((one) => one.trap === trap).map(({ device }) => device)]));
+  const byClaim = claims
+    .slice(0, 3)
+    .map(({ by, beginning, meaning }) => `${capitalise(by)} take ${beginning.trim()} for ${meaning}.`);
+  const names = new Map(
+    traps.map(({ trap }) => [trap, traps.filter((one) => one.trap === trap).map(({ device }) => device)]),
+  );
   const byTrap = Array.from(names, ([trap, devices]) => `${capitalise(deviceNames(devices))}: ${TRAPS[trap]}.`);
   const isLetter = /[\p{L}\p{N}]/u.test(mark.marker);
   return [
     ...byClaim,
     ...byTrap,
-    ...(collisions > collide ? [`${counted(collisions - collide, 'code')} more would be the same as another, and go to one near by.`] : []),
+    ...(collisions > collide
+      ? [`${counted(collisions - collide, 'code')} more would be the same as another, and go to one near by.`]
+      : []),
     ...(isLetter ? ['A letter or a digit: nobody could see where it ends and the code begins.'] : []),
-    ...(isOftenMistaken(row) ? [`Its codes would expand by mistake ${tellAWeek(misfires.aWeek)}, and each new one ${tellAWeek(ofNewCode)}.`] : []),
+    ...(isOftenMistaken(row)
+      ? [`Its codes would expand by mistake ${tellAWeek(misfires.aWeek)}, and each new one ${tellAWeek(ofNewCode)}.`]
+      : []),
   ];
 }
 

@@ -33,23 +33,42 @@ export function DeleteList() {
   };
   return (
     <>
-      <Button mode="text" textColor={palette.alarm} style={styles.open} contentStyle={styles.tall} onPress={() => setOpen(true)}>
+      <Button
+        mode="text"
+        textColor={palette.alarm}
+        style={styles.open}
+        contentStyle={styles.tall}
+        onPress={() => setOpen(true)}
+      >
         Delete this list…
       </Button>
       <Sheet title="Delete this list?" isOpen={isOpen} onClose={() => setOpen(false)}>
         <View style={styles.sheet}>
-          <Text variant="bodyLarge">All shortcuts, sets and history are deleted from the server and from every device.</Text>
+          <Text variant="bodyLarge">
+            All shortcuts, sets and history are deleted from the server and from every device.
+          </Text>
           <Text variant="bodyLarge" style={STRONG}>
             You can’t undo this.
           </Text>
-          <Button mode="outlined" style={styles.first} contentStyle={styles.tall} onPress={() => router.navigate('/export')}>
+          <Button
+            mode="outlined"
+            style={styles.first}
+            contentStyle={styles.tall}
+            onPress={() => router.navigate('/export')}
+          >
             Back up first
           </Button>
           <View style={styles.row}>
             <Button mode="text" contentStyle={styles.tall} onPress={() => setOpen(false)}>
               Keep it
             </Button>
-            <Button mode="outlined" disabled={isBusy} textColor={palette.alarm} contentStyle={styles.tall} onPress={() => void deleteIt()}>
+            <Button
+              mode="outlined"
+              disabled={isBusy}
+              textColor={palette.alarm}
+              contentStyle={styles.tall}
+              onPress={() => void deleteIt()}
+            >
               Delete everywhere
             </Button>
           </View>

@@ -27,7 +27,9 @@ export function DevicePage({ id }: { id: string }) {
   if (!device) {
     return (
       <DetailPage title={directory ? 'This device is not in the list' : 'A device'} about={id}>
-        <Text variant="bodyLarge">{directory ? 'It was signed out.' : isAway ? 'It is shown when the server is there.' : 'Asking the server…'}</Text>
+        <Text variant="bodyLarge">
+          {directory ? 'It was signed out.' : isAway ? 'It is shown when the server is there.' : 'Asking the server…'}
+        </Text>
       </DetailPage>
     );
   }
@@ -40,7 +42,15 @@ const MAY_WORDS: Record<May, [label: string, meaning: string]> = {
   use: ['Only use', 'Codes fire and texts are copied there; the list is changed elsewhere.'],
 };
 
-function DeviceForm({ device, others, hasSpareKey }: { device: DeviceInfo; others: readonly DeviceInfo[]; hasSpareKey: boolean }) {
+function DeviceForm({
+  device,
+  others,
+  hasSpareKey,
+}: {
+  device: DeviceInfo;
+  others: readonly DeviceInfo[];
+  hasSpareKey: boolean;
+}) {
   const palette = usePalette();
   const router = useRouter();
   const notify = useNotice();
@@ -72,7 +82,10 @@ function DeviceForm({ device, others, hasSpareKey }: { device: DeviceInfo; other
     const now = device.takes ?? all;
     const next = now.includes(setId) ? now.filter((id) => id !== setId) : [...now, setId];
     const takes: Takes = all.every((id) => next.includes(id)) ? null : next;
-    void set({ takes }, takes === null ? `${device.name} takes all sets.` : `${device.name} takes ${takes.length} of ${all.length}.`);
+    void set(
+      { takes },
+      takes === null ? `${device.name} takes all sets.` : `${device.name} takes ${takes.length} of ${all.length}.`,
+    );
   };
   const signOut = async (heir: DeviceInfo | null) => {
     setLeaving(false);
@@ -105,7 +118,17 @@ function DeviceForm({ device, others, hasSpareKey }: { device: DeviceInfo; other
             What it may do
           </Text>
           {(Object.keys(MAY_WORDS) as May[]).map((value) => (
-            <Tick key={value} role="radio" isOn={device.may === value} onPress={() => void set({ may: value }, value === 'use' ? `${device.name} uses the list only.` : `${device.name} may edit the list.`)}>
+            <Tick
+              key={value}
+              role="radio"
+              isOn={device.may === value}
+              onPress={() =>
+                void set(
+                  { may: value },
+                  value === 'use' ? `${device.name} uses the list only.` : `${device.name} may edit the list.`,
+                )
+              }
+            >
               <View style={styles.words}>
                 <Text variant="bodyLarge" style={device.may === value && STRONG}>
                   {MAY_WORDS[value][0]}
@@ -124,11 +147,18 @@ function DeviceForm({ device, others, hasSpareKey }: { device: DeviceInfo; other
           <Text variant="titleMedium" role="heading" aria-level={2}>
             What it takes
           </Text>
-          {[...sets.map(({ id, name: label }) => ({ id: id, label })), { id: null, label: 'What is in no set' }].map(({ id, label }) => (
-            <Tick key={id ?? 'none'} role="checkbox" isOn={device.takes === null || device.takes.includes(id)} onPress={() => toggle(id)}>
-              <Text variant="bodyLarge">{label}</Text>
-            </Tick>
-          ))}
+          {[...sets.map(({ id, name: label }) => ({ id: id, label })), { id: null, label: 'What is in no set' }].map(
+            ({ id, label }) => (
+              <Tick
+                key={id ?? 'none'}
+                role="checkbox"
+                isOn={device.takes === null || device.takes.includes(id)}
+                onPress={() => toggle(id)}
+              >
+                <Text variant="bodyLarge">{label}</Text>
+              </Tick>
+            ),
+          )}
           <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
             What is ticked off leaves that device; it stays in the list.
           </Text>
@@ -136,7 +166,14 @@ function DeviceForm({ device, others, hasSpareKey }: { device: DeviceInfo; other
       )}
 
       {(isSelf || canManage) && (
-        <Button icon="sign-out" mode="outlined" textColor={palette.alarm} style={styles.out} contentStyle={styles.tall} onPress={() => setLeaving(true)}>
+        <Button
+          icon="sign-out"
+          mode="outlined"
+          textColor={palette.alarm}
+          style={styles.out}
+          contentStyle={styles.tall}
+          onPress={() => setLeaving(true)}
+        >
           {isSelf ? 'Sign this device out' : 'Sign it out'}
         </Button>
       )}

@@ -42,13 +42,21 @@ export function DevicesPane() {
         </View>
         <Insecure />
         {unsettled.length > 0 && (
-          <Line icon="split" path="/devices/versions" isHere={pathname === '/devices/versions'} isLoud label={`To settle: ${unsettled.length === 1 ? '1 entry has' : `${unsettled.length} entries have`} two versions`}>
+          <Line
+            icon="split"
+            path="/devices/versions"
+            isHere={pathname === '/devices/versions'}
+            isLoud
+            label={`To settle: ${unsettled.length === 1 ? '1 entry has' : `${unsettled.length} entries have`} two versions`}
+          >
             Written on two devices that did not know of each other. Nothing is lost: choose.
           </Line>
         )}
         <View role="list" aria-label="Devices of the list">
           {directory ? (
-            devicesIn(directory, self).map((device) => <DeviceRow key={device.id} device={device} isSelf={device.id === self} isOpen={device.id === openId} />)
+            devicesIn(directory, self).map((device) => (
+              <DeviceRow key={device.id} device={device} isSelf={device.id === self} isOpen={device.id === openId} />
+            ))
           ) : (
             <Text variant="bodyLarge" style={styles.empty}>
               {isAway ? 'The other devices are shown when the server is there.' : 'Asking the server…'}
@@ -57,12 +65,25 @@ export function DevicesPane() {
         </View>
         {canManage && (
           <View style={styles.primary}>
-            <LatchButton icon="plus" label="Let a device in" isQuiet={pathname === '/devices/invite'} onPress={() => router.navigate('/devices/invite')} />
+            <LatchButton
+              icon="plus"
+              label="Let a device in"
+              isQuiet={pathname === '/devices/invite'}
+              onPress={() => router.navigate('/devices/invite')}
+            />
           </View>
         )}
         <View style={styles.lines}>
-          <Line icon="key" path="/devices/spare-key" isHere={pathname === '/devices/spare-key'} label="Spare key" isLoud={directory !== null && spareKey === null}>
-            {spareKey === null ? 'None yet. It gets the list back when no device is left.' : `Made on ${tellMoment(spareKey)}. It gets the list back when no device is left.`}
+          <Line
+            icon="key"
+            path="/devices/spare-key"
+            isHere={pathname === '/devices/spare-key'}
+            label="Spare key"
+            isLoud={directory !== null && spareKey === null}
+          >
+            {spareKey === null
+              ? 'None yet. It gets the list back when no device is left.'
+              : `Made on ${tellMoment(spareKey)}. It gets the list back when no device is left.`}
           </Line>
           <Line icon="history" path="/devices/history" isHere={pathname === '/devices/history'} label="History">
             Every change of the last ninety days, with who and when. Take back any of them.
@@ -130,7 +151,11 @@ function Line({ icon, path, label, isHere, isLoud = false, children }: LineProps
       aria-label={label}
       aria-current={isHere ? 'page' : undefined}
       onPress={() => router.navigate(path)}
-      style={[styles.line, isLoud ? [styles.loud, { borderColor: palette.ink }] : { borderColor: palette.line }, isHere && { backgroundColor: palette.surface }]}
+      style={[
+        styles.line,
+        isLoud ? [styles.loud, { borderColor: palette.ink }] : { borderColor: palette.line },
+        isHere && { backgroundColor: palette.surface },
+      ]}
     >
       <Icon name={icon} size={22} color={palette.ink} />
       <View style={styles.words}>
@@ -167,13 +192,30 @@ const styles = StyleSheet.create({
   pane: { flex: 1, minHeight: 0 },
   content: { paddingHorizontal: 16, paddingTop: 12, paddingBottom: 24, gap: 12 },
   titleRow: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 16 },
-  device: { flexDirection: 'row', alignItems: 'center', gap: 14, minHeight: 64, paddingVertical: 8, paddingHorizontal: 4, borderBottomWidth: 1 },
+  device: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 14,
+    minHeight: 64,
+    paddingVertical: 8,
+    paddingHorizontal: 4,
+    borderBottomWidth: 1,
+  },
   words: { flex: 1, minWidth: 0 },
   names: { flexDirection: 'row', alignItems: 'baseline', gap: 8 },
   name: { flexShrink: 1 },
   empty: { paddingVertical: 16 },
   primary: { flexDirection: 'row' },
   lines: { gap: 10 },
-  line: { flexDirection: 'row', alignItems: 'center', gap: 14, minHeight: 64, paddingVertical: 8, paddingHorizontal: 12, borderWidth: 1.5, borderRadius: 8 },
+  line: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 14,
+    minHeight: 64,
+    paddingVertical: 8,
+    paddingHorizontal: 12,
+    borderWidth: 1.5,
+    borderRadius: 8,
+  },
   loud: { borderLeftWidth: 6, paddingLeft: 7.5 },
 });

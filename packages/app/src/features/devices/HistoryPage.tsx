@@ -1,4 +1,12 @@
-import { canTakeBack, doingsOf, isErased, readClock, takingBack, type LoggedChange, type LoggedDoing } from '@yellow-latch/core/sync';
+import {
+  canTakeBack,
+  doingsOf,
+  isErased,
+  readClock,
+  takingBack,
+  type LoggedChange,
+  type LoggedDoing,
+} from '@yellow-latch/core/sync';
 import { useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import type { Href } from 'expo-router';
 import { useEffect, useMemo, useRef } from 'react';
@@ -13,7 +21,7 @@ import { STRONG } from '@/look/fonts';
 import { tellMoment } from '@/look/moment';
 import { usePalette } from '@/look/useLook';
 import { useList, useMay, useOpened, useSyncState, useWrite } from '@/replica/ReplicaProvider';
-import type { Write } from '@/replica/replica';
+import type { Write } from '@/replica/write';
 import { server } from '@/replica/server';
 
 import { nameOfField } from './fieldWords';
@@ -78,21 +86,30 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
           ? 'What was deleted comes back for ninety days, as it was.'
           : 'The last ninety days, latest first. Taking something back is a change as well, and can be taken back in turn.'}
       </Text>
-      {waiting > 0 && <Text variant="bodyMedium">{`${counted(waiting, 'change')} of this device ${waiting === 1 ? 'is' : 'are'} still to be sent and not told here yet.`}</Text>}
+      {waiting > 0 && (
+        <Text variant="bodyMedium">{`${counted(waiting, 'change')} of this device ${waiting === 1 ? 'is' : 'are'} still to be sent and not told here yet.`}</Text>
+      )}
       {isError && (
         <Text role="status" variant="bodyLarge">
           History is kept by the server, which is away.
         </Text>
       )}
       {isPending && !isError && <Text variant="bodyLarge">Asking the server…</Text>}
-      {data && doings.length === 0 && <Text variant="bodyLarge">{isDeletedOnly ? 'Nothing deleted.' : 'Nothing yet.'}</Text>}
+      {data && doings.length === 0 && (
+        <Text variant="bodyLarge">{isDeletedOnly ? 'Nothing deleted.' : 'Nothing yet.'}</Text>
+      )}
       <View role="list">
         {doings.map((doing) => (
           <DoingRow key={`${doing.id} ${doing.changes[0]!.number}`} doing={doing} isDeletedOnly={isDeletedOnly} />
         ))}
       </View>
       {hasNextPage && (
-        <Button mode="outlined" contentStyle={styles.tall} disabled={isFetchingNextPage} onPress={() => void fetchNextPage()}>
+        <Button
+          mode="outlined"
+          contentStyle={styles.tall}
+          disabled={isFetchingNextPage}
+          onPress={() => void fetchNextPage()}
+        >
           Earlier
         </Button>
       )}
@@ -100,8 +117,13 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
   );
 }
 
-function isGone({ shortcuts, sets, ownKeyboards, conventions, left }: ReturnType<typeof useList>, { id }: LoggedChange['record']): boolean {
-  return ![shortcuts, sets, ownKeyboards, conventions, left].some((records) => records.some((record) => record.id === id));
+function isGone(
+  { shortcuts, sets, ownKeyboards, conventions, left }: ReturnType<typeof useList>,
+  { id }: LoggedChange['record'],
+): boolean {
+  return ![shortcuts, sets, ownKeyboards, conventions, left].some((records) =>
+    records.some((record) => record.id === id),
+  );
 }
 
 function DoingRow({ doing, isDeletedOnly }: { doing: LoggedDoing; isDeletedOnly: boolean }) {
@@ -145,51 +167,81 @@ function DoingRow({ doing, isDeletedOnly }: { doing: LoggedDoing; isDeletedOnly:
             <Text variant="bodyLarge" style={STRONG}>
               {heading}
             </Text>
-            {doing.size === 1 && told[0]!.name && (told[0]!.type === 'shortcut' ? <CodePlate code={told[0]!.name} /> : <Text variant="bodyLarge">{`“${told[0]!.name}”`}</Text>)}
+            {doing.size === 1 &&
+              told[0]!.name &&
+              (told[0]!.type === 'shortcut' ? (
+                <CodePlate code={told[0]!.name} />
+              ) : (
+                <Text variant="bodyLarge">{`“${told[0]!.name}”`}</Text>
+              ))}
           </View>
           <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
             {`${when}, ${deviceName(latest.device)}`}
           </Text>
         </View>
         {isOpen && (
-          <Button mode="text" icon="undo" compact contentStyle={styles.tall} accessibilityLabel={`${isDeletedOnly ? 'Bring back' : 'Take back'}: ${name}, ${when}`} onPress={() => void takeBack()}>
+          <Button
+            mode="text"
+            icon="undo"
+            compact
+            contentStyle={styles.tall}
+            accessibilityLabel={`${isDeletedOnly ? 'Bring back' : 'Take back'}: ${name}, ${when}`}
+            onPress={() => void takeBack()}
+          >
             {isDeletedOnly ? 'Bring back' : 'Take back'}
           </Button>
         )}
       </View>
-      {doing.size === 1
-        ? told[0]!.values.map(({ field, before, after }, _index, values) => (
-            <View key={field} style={styles.values}>
-              {values.length > 1 && (
-                <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-                  {nameOfField(field)}
-                </Text>
-              )}
-              {before !== null && before !== '' && (
-                <Text variant="bodyMedium" style={styles.was}>
-                  {before}
-                </Text>
-              )}
-              <Text variant="bodyMedium">{after}</Text>
-            </View>
-          ))
-        : (
-          <View style={styles.names}>
-            {told.map(({ name: code, type, what }, index) => (type === 'shortcut' && code ? <CodePlate key={index} code={code} /> : <Text key={index} variant="bodyMedium">{code ? `“${code}”` : what}</Text>))}
-            {doing.size > told.length && <Text variant="bodyMedium">{`and ${doing.size - told.length} more`}</Text>}
+      {doing.size === 1 ? (
+        told[0]!.values.map(({ field, before, after }, _index, values) => (
+          <View key={field} style={styles.values}>
+            {values.length > 1 && (
+              <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+                {nameOfField(field)}
+              </Text>
+            )}
+            {before !== null && before !== '' && (
+              <Text variant="bodyMedium" style={styles.was}>
+                {before}
+              </Text>
+            )}
+            <Text variant="bodyMedium">{after}</Text>
           </View>
-        )}
+        ))
+      ) : (
+        <View style={styles.names}>
+          {told.map(({ name: code, type, what }, index) =>
+            type === 'shortcut' && code ? (
+              <CodePlate key={index} code={code} />
+            ) : (
+              <Text key={index} variant="bodyMedium">
+                {code ? `“${code}”` : what}
+              </Text>
+            ),
+          )}
+          {doing.size > told.length && <Text variant="bodyMedium">{`and ${doing.size - told.length} more`}</Text>}
+        </View>
+      )}
     </View>
   );
 }
 
 /** All changes of a doing, of which a page of history may show a part; null: they could not be had. */
-async function wholeDoing(device: string, doing: LoggedDoing, isDeletedOnly: boolean): Promise<Pick<LoggedDoing, 'changes'> | null> {
+async function wholeDoing(
+  device: string,
+  doing: LoggedDoing,
+  isDeletedOnly: boolean,
+): Promise<Pick<LoggedDoing, 'changes'> | null> {
   if (doing.size === doing.changes.length) return doing;
   const changes: LoggedChange[] = [];
   try {
-    for (let before: number | null = null; ; ) {
-      const page = await server.history(device, { together: doing.id, limit: '500', ...(isDeletedOnly ? { deleted: '1' } : {}), ...(before === null ? {} : { before: String(before) }) });
+    for (let before: number | null = null; ;) {
+      const page = await server.history(device, {
+        together: doing.id,
+        limit: '500',
+        ...(isDeletedOnly ? { deleted: '1' } : {}),
+        ...(before === null ? {} : { before: String(before) }),
+      });
       changes.push(...page.changes);
       if (page.next === null) return { changes };
       before = page.next;

@@ -92,7 +92,9 @@ export function InvitePage() {
           <Text variant="titleLarge" style={STRONG}>
             {joined} is in
           </Text>
-          <Text variant="bodyLarge">It has the list now. What it may do and which sets it takes, you set under its name.</Text>
+          <Text variant="bodyLarge">
+            It has the list now. What it may do and which sets it takes, you set under its name.
+          </Text>
           <Button mode="outlined" onPress={again} contentStyle={styles.tall}>
             Let another in
           </Button>
@@ -108,7 +110,9 @@ export function InvitePage() {
         </View>
       ) : invitation && address && left ? (
         <>
-          <Text variant="bodyLarge">Point the other device’s camera at this, or open the address there and type the code.</Text>
+          <Text variant="bodyLarge">
+            Point the other device’s camera at this, or open the address there and type the code.
+          </Text>
           <View style={styles.both}>
             <View style={[styles.qr, { borderColor: palette.ink }]}>
               <QrCode text={address} size={228} label="The address with the code, to be scanned" />
@@ -129,10 +133,26 @@ export function InvitePage() {
               <Text role="timer" variant="bodyMedium" style={{ color: palette.inkSoft }}>
                 {`It lets one device in, and holds for ${left}.`}
               </Text>
-              <Button icon="copy" mode="text" style={styles.start} contentStyle={styles.tall} onPress={() => void copyText(address).then((isDone) => notify({ text: isDone ? 'The address is copied.' : 'The browser did not let it be copied.' }))}>
+              <Button
+                icon="copy"
+                mode="text"
+                style={styles.start}
+                contentStyle={styles.tall}
+                onPress={() =>
+                  void copyText(address).then((isDone) =>
+                    notify({ text: isDone ? 'The address is copied.' : 'The browser did not let it be copied.' }),
+                  )
+                }
+              >
                 Copy the address
               </Button>
-              <Button icon="close" mode="text" style={styles.start} contentStyle={styles.tall} onPress={() => void takeBack(invitation.code)}>
+              <Button
+                icon="close"
+                mode="text"
+                style={styles.start}
+                contentStyle={styles.tall}
+                onPress={() => void takeBack(invitation.code)}
+              >
                 Take the code back
               </Button>
             </View>
@@ -140,8 +160,8 @@ export function InvitePage() {
           {isHere && (
             <View>
               <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-                This address leads to this computer alone: other browsers here can open it. For phones and tablets start the server with the
-                address at which they reach it:
+                This address leads to this computer alone: other browsers here can open it. For phones and tablets start
+                the server with the address at which they reach it:
               </Text>
               <Command />
             </View>

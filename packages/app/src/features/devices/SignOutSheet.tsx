@@ -23,7 +23,16 @@ interface SignOutSheetProps {
 }
 
 /** Asks before a device is signed out; the last one that can edit the whole list first says who can instead. */
-export function SignOutSheet({ device, isSelf, isOpen, others, hasSpareKey, waiting, onClose, onSignOut }: SignOutSheetProps) {
+export function SignOutSheet({
+  device,
+  isSelf,
+  isOpen,
+  others,
+  hasSpareKey,
+  waiting,
+  onClose,
+  onSignOut,
+}: SignOutSheetProps) {
   const palette = usePalette();
   const [heirId, setHeirId] = useState<string | null>(null);
   const isLast = isSelf && others.length > 0 && mayManage(device) && !others.some(mayManage);
@@ -62,7 +71,13 @@ export function SignOutSheet({ device, isSelf, isOpen, others, hasSpareKey, wait
           <Button mode="text" onPress={onClose} contentStyle={styles.tall}>
             Stay
           </Button>
-          <Button mode="outlined" disabled={isLast && !heir} textColor={palette.alarm} onPress={() => onSignOut(isLast ? heir : null)} contentStyle={styles.tall}>
+          <Button
+            mode="outlined"
+            disabled={isLast && !heir}
+            textColor={palette.alarm}
+            onPress={() => onSignOut(isLast ? heir : null)}
+            contentStyle={styles.tall}
+          >
             Sign out
           </Button>
         </View>

@@ -38,8 +38,8 @@ export function SpareKeyPage() {
     return (
       <DetailPage title="Spare key" about="spare-key">
         <Text variant="bodyLarge">
-          There is no account and no password here, so nobody can let you in again when your last device is lost, broken or cleared. A spare key
-          can. Keep it on paper, away from your devices, and where only you look.
+          There is no account and no password here, so nobody can let you in again when your last device is lost, broken
+          or cleared. A spare key can. Keep it on paper, away from your devices, and where only you look.
         </Text>
         {madeAt !== null && (
           <Text variant="bodyLarge">{`One was made on ${tellMoment(madeAt)}. It is not shown again. Making another makes that one worthless.`}</Text>
@@ -48,7 +48,11 @@ export function SpareKeyPage() {
           <Text variant="bodyLarge">This device may only use the list; a key is made on one that may edit it.</Text>
         ) : (
           <View style={styles.row}>
-            <LatchButton icon="key" label={madeAt === null ? 'Make a spare key' : 'Make another'} onPress={() => void make()} />
+            <LatchButton
+              icon="key"
+              label={madeAt === null ? 'Make a spare key' : 'Make another'}
+              onPress={() => void make()}
+            />
           </View>
         )}
         {isAway && <Text variant="bodyMedium">The server is away now; it is needed for this.</Text>}
@@ -59,7 +63,11 @@ export function SpareKeyPage() {
   return (
     <DetailPage title="Your spare key" about="made">
       <Text variant="bodyLarge">Print it or write it down now: it is not shown again.</Text>
-      <View role="img" aria-label={`Spare key ${inGroups(key)}`} style={[styles.key, { borderColor: palette.ink, backgroundColor: palette.surface }]}>
+      <View
+        role="img"
+        aria-label={`Spare key ${inGroups(key)}`}
+        style={[styles.key, { borderColor: palette.ink, backgroundColor: palette.surface }]}
+      >
         {inGroups(key)
           .split('-')
           .map((group, index) => (
@@ -75,10 +83,22 @@ export function SpareKeyPage() {
         <Button icon="printer" mode="outlined" contentStyle={styles.tall} onPress={() => printPaper(paper)}>
           Print
         </Button>
-        <Button icon="download" mode="outlined" contentStyle={styles.tall} onPress={() => saveFile('yellow-latch-spare-key.txt', paper.join('\n'), 'text/plain')}>
+        <Button
+          icon="download"
+          mode="outlined"
+          contentStyle={styles.tall}
+          onPress={() => saveFile('yellow-latch-spare-key.txt', paper.join('\n'), 'text/plain')}
+        >
           Save as a file
         </Button>
-        <Button icon="copy" mode="text" contentStyle={styles.tall} onPress={() => void copyText(inGroups(key)).then((isDone) => notify({ text: isDone ? 'The key is copied.' : NOT_COPIED }))}>
+        <Button
+          icon="copy"
+          mode="text"
+          contentStyle={styles.tall}
+          onPress={() =>
+            void copyText(inGroups(key)).then((isDone) => notify({ text: isDone ? 'The key is copied.' : NOT_COPIED }))
+          }
+        >
           Copy
         </Button>
       </View>
@@ -91,7 +111,15 @@ export function SpareKeyPage() {
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
-  key: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 18, rowGap: 6, borderWidth: 1.5, borderRadius: 8, padding: 16 },
+  key: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    columnGap: 18,
+    rowGap: 6,
+    borderWidth: 1.5,
+    borderRadius: 8,
+    padding: 16,
+  },
   group: { fontFamily: FACES.code, fontSize: 26, lineHeight: 34, letterSpacing: 1 },
   tall: { minHeight: 48 },
 });

@@ -52,10 +52,18 @@ export function Versions({ type, id, isNamed = false }: VersionsProps) {
   if (fields.length === 0) return null;
   const name = (record.fields.code?.[0]?.value ?? record.fields.name?.[0]?.value) as string | undefined;
   return (
-    <View style={[styles.card, { borderColor: palette.ink, backgroundColor: palette.surface }]} role="group" aria-label={`Two versions of ${name ?? nameOfThing(type)}`}>
+    <View
+      style={[styles.card, { borderColor: palette.ink, backgroundColor: palette.surface }]}
+      role="group"
+      aria-label={`Two versions of ${name ?? nameOfThing(type)}`}
+    >
       {isNamed && (
         <View style={styles.name}>
-          {type === 'shortcut' ? <CodePlate code={name ?? ''} /> : <Text variant="titleMedium">{name ?? nameOfThing(type)}</Text>}
+          {type === 'shortcut' ? (
+            <CodePlate code={name ?? ''} />
+          ) : (
+            <Text variant="titleMedium">{name ?? nameOfThing(type)}</Text>
+          )}
         </View>
       )}
       {fields.map((field) => (
@@ -84,7 +92,18 @@ function FieldVersions({ record, field }: { record: StoredRecord; field: string 
   const keepBoth = (other: Version) => {
     const shown = list.shortcuts.find((shortcut) => shortcut.id === id)!;
     const { content, kind, setId, rules, usesAWeek, note, language } = shown;
-    const second: ShortcutFields = { code: other.value as string, content, kind, setId, rules, usesAWeek, former: null, pinned: null, note, language };
+    const second: ShortcutFields = {
+      code: other.value as string,
+      content,
+      kind,
+      setId,
+      rules,
+      usesAWeek,
+      former: null,
+      pinned: null,
+      note,
+      language,
+    };
     void doIt(
       {
         writes: [
@@ -117,7 +136,12 @@ function FieldVersions({ record, field }: { record: StoredRecord; field: string 
                 {`${index === 0 ? 'In use. ' : ''}Written on ${who}, ${tellMoment(readClock(version.clock).time)}`}
               </Text>
               {may === 'edit' && (
-                <Button mode="outlined" contentStyle={styles.tall} accessibilityLabel={`Keep ${told} of ${who}`} onPress={() => settle(version.value, 'Settled: one version stands.')}>
+                <Button
+                  mode="outlined"
+                  contentStyle={styles.tall}
+                  accessibilityLabel={`Keep ${told} of ${who}`}
+                  onPress={() => settle(version.value, 'Settled: one version stands.')}
+                >
                   Keep this
                 </Button>
               )}
@@ -131,13 +155,26 @@ function FieldVersions({ record, field }: { record: StoredRecord; field: string 
         </Button>
       )}
       {may === 'edit' && joinable && joined === null && (
-        <Button mode="text" style={styles.start} contentStyle={styles.tall} onPress={() => setJoined(versions.map(({ value }) => (value as Content).expansion).join('\n'))}>
+        <Button
+          mode="text"
+          style={styles.start}
+          contentStyle={styles.tall}
+          onPress={() => setJoined(versions.map(({ value }) => (value as Content).expansion).join('\n'))}
+        >
           Join them
         </Button>
       )}
       {joined !== null && (
         <View>
-          <Field label="Joined" multiline value={joined} onChangeText={setJoined} onBlur={() => {}} onSubmit={join} startsHere />
+          <Field
+            label="Joined"
+            multiline
+            value={joined}
+            onChangeText={setJoined}
+            onBlur={() => {}}
+            onSubmit={join}
+            startsHere
+          />
           <Button mode="outlined" style={styles.start} contentStyle={styles.tall} onPress={join}>
             Keep the joined text
           </Button>

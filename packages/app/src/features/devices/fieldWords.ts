@@ -46,7 +46,8 @@ export function nameOfThing(type: RecordType): string {
 
 /** A value of a field for the eye, on one line; '' where words add nothing. */
 export function tellValue(field: string, value: unknown, { sets }: Pick<ListView, 'sets'>): string {
-  if (value === null || value === undefined) return field === 'setId' ? 'no set' : field === 'language' ? 'any' : 'none';
+  if (value === null || value === undefined)
+    return field === 'setId' ? 'no set' : field === 'language' ? 'any' : 'none';
   switch (field) {
     case 'content':
       return shortened((value as Content).expansion, 160);

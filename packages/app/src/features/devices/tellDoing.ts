@@ -27,7 +27,9 @@ export function tellChange({ record, fields, before }: LoggedChange, nameOf: Nam
   const values = Object.entries(rest).flatMap(([field, value]) => {
     const after = tellValue(field, value, list);
     const was = before === null ? null : field in before ? tellValue(field, before[field], list) : null;
-    return after === '' || (before === null && value === null) || isEmptyRules(field, value, before) ? [] : [{ field, before: was, after }];
+    return after === '' || (before === null && value === null) || isEmptyRules(field, value, before)
+      ? []
+      : [{ field, before: was, after }];
   });
   return { name, type: record.type, what: whatOf(deleted, before, Object.keys(rest), record.type), values };
 }
@@ -58,6 +60,9 @@ export function tellSeveral({ changes, size, shortcuts }: LoggedDoing): string {
       : all.every(({ fields }) => fields.deleted === false)
         ? 'brought back'
         : 'changed';
-  const parts = [shortcuts > 0 ? counted(shortcuts, 'shortcut') : null, others > 0 ? counted(others, 'other entry', 'other entries') : null];
+  const parts = [
+    shortcuts > 0 ? counted(shortcuts, 'shortcut') : null,
+    others > 0 ? counted(others, 'other entry', 'other entries') : null,
+  ];
   return `${parts.filter((part) => part !== null).join(' and ')} ${what} together`;
 }

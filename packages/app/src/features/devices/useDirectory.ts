@@ -54,5 +54,8 @@ export function devicesIn({ devices }: Directory, self: string): DeviceInfo[] {
 export function useDeviceName(): (id: string) => string {
   const { directory } = useDirectory();
   const { replica } = useOpened();
-  return (id) => (id === replica.state.id ? 'this device' : (directory?.devices.find((device) => device.id === id)?.name ?? 'another device'));
+  return (id) =>
+    id === replica.state.id
+      ? 'this device'
+      : (directory?.devices.find((device) => device.id === id)?.name ?? 'another device');
 }

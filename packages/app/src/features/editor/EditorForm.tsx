@@ -69,7 +69,13 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
           {saved ? 'Shortcut' : 'New shortcut'}
         </Text>
         {saved && !saved.private && (
-          <IconButton icon="history" size={22} style={styles.history} accessibilityLabel="History of this shortcut" onPress={() => router.navigate({ pathname: '/history/[id]', params: { id: saved.id } })} />
+          <IconButton
+            icon="history"
+            size={22}
+            style={styles.history}
+            accessibilityLabel="History of this shortcut"
+            onPress={() => router.navigate({ pathname: '/history/[id]', params: { id: saved.id } })}
+          />
         )}
         {saved && <CopyButton shortcut={saved} />}
       </DetailHead>
@@ -82,46 +88,51 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
         )}
         {!isShown && <HiddenText onShow={() => setShown(true)} />}
         {isShown && (
-        <Controller
-          control={control}
-          name="expansion"
-          render={({ field }) => (
-            <ExpansionField
-              id={saved?.id ?? null}
-              value={field.value}
-              isTemplate={template}
-              inputRef={field.ref}
-              onChange={(text, isTemplate) => {
-                if (isTemplate !== template) setValue('template', isTemplate, { shouldDirty: true });
-                field.onChange(text);
-                if (!isTemplate) editor.followExpansion(text);
-              }}
-              onBlur={() => {
-                field.onBlur();
-                editor.cleanExpansion();
-              }}
-              onSubmit={editor.save}
-              error={errors.expansion?.message}
-              startsHere={!saved && !editor.startsWithText}
-            />
-          )}
-        />
+          <Controller
+            control={control}
+            name="expansion"
+            render={({ field }) => (
+              <ExpansionField
+                id={saved?.id ?? null}
+                value={field.value}
+                isTemplate={template}
+                inputRef={field.ref}
+                onChange={(text, isTemplate) => {
+                  if (isTemplate !== template) setValue('template', isTemplate, { shouldDirty: true });
+                  field.onChange(text);
+                  if (!isTemplate) editor.followExpansion(text);
+                }}
+                onBlur={() => {
+                  field.onBlur();
+                  editor.cleanExpansion();
+                }}
+                onSubmit={editor.save}
+                error={errors.expansion?.message}
+                startsHere={!saved && !editor.startsWithText}
+              />
+            )}
+          />
         )}
         {isShown && expansion !== '' && (template || format === 'markdown') && (
           <Suspense fallback={null}>
-            <Preview shortcut={{ id: saved?.id ?? 'new', code: trimCode(code), content: { expansion, template, format } }} />
+            <Preview
+              shortcut={{ id: saved?.id ?? 'new', code: trimCode(code), content: { expansion, template, format } }}
+            />
           </Suspense>
         )}
-        {isShown && !template && <LinkNotes text={expansion} onChange={(text) => setValue('expansion', text, { shouldDirty: true })} />}
+        {isShown && !template && (
+          <LinkNotes text={expansion} onChange={(text) => setValue('expansion', text, { shouldDirty: true })} />
+        )}
         {editor.lines > 1 && (
-          <FieldNote text={`${editor.lines} lines came along.`} action="Each its own" icon="split" onPress={editor.bringInLines} />
+          <FieldNote
+            text={`${editor.lines} lines came along.`}
+            action="Each its own"
+            icon="split"
+            onPress={editor.bringInLines}
+          />
         )}
-        {editor.note && (
-          <FieldNote text={`${capitalise(editor.note)}.`} action="Put back" onPress={editor.putBack} />
-        )}
-        {editor.wasRefused && (
-          <FieldNote text="The browser kept the clipboard to itself: paste here by hand." />
-        )}
+        {editor.note && <FieldNote text={`${capitalise(editor.note)}.`} action="Put back" onPress={editor.putBack} />}
+        {editor.wasRefused && <FieldNote text="The browser kept the clipboard to itself: paste here by hand." />}
 
         <Controller
           control={control}
@@ -166,7 +177,14 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
         {checkCode(trimCode(code)) === null && checkExpansion(expansion) === null && (
           <Suspense fallback={null}>
             <TryHere
-              shortcut={{ id: saved?.id ?? 'new', code: trimCode(code), content: { expansion, template, format }, kind, setId: draft.setId, rules: rulesOf({ fires, edge }, saved?.rules) }}
+              shortcut={{
+                id: saved?.id ?? 'new',
+                code: trimCode(code),
+                content: { expansion, template, format },
+                kind,
+                setId: draft.setId,
+                rules: rulesOf({ fires, edge }, saved?.rules),
+              }}
             />
           </Suspense>
         )}
@@ -209,13 +227,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
       <View style={[styles.foot, { borderColor: palette.line }]}>
         {isReadOnly && <Text variant="bodyMedium">This device may use the list, not change it.</Text>}
         {saved && !isReadOnly && (
-          <Button
-            icon="trash"
-            mode="text"
-            textColor={palette.alarm}
-            onPress={editor.remove}
-            contentStyle={styles.tall}
-          >
+          <Button icon="trash" mode="text" textColor={palette.alarm} onPress={editor.remove} contentStyle={styles.tall}>
             Delete
           </Button>
         )}

@@ -30,9 +30,14 @@ function Bars({ effort: { on, names, saved } }: { effort: EffortOfOne }) {
     const all = counted.reduce((sum, { share }) => sum + share, 0);
     return all === 0 ? null : counted.reduce((sum, { value, share }) => sum + value * share, 0) / all;
   };
-  const code = { taps: mean((one) => (one.code.type === 'effort' ? one.code.taps : null)), seconds: mean((one) => (one.code.type === 'effort' ? one.code.seconds : null)) };
+  const code = {
+    taps: mean((one) => (one.code.type === 'effort' ? one.code.taps : null)),
+    seconds: mean((one) => (one.code.type === 'effort' ? one.code.seconds : null)),
+  };
   const text = { taps: mean((one) => one.text.taps), seconds: mean((one) => one.text.seconds) };
-  const missing = on.flatMap(({ keyboard, code: typed }) => (typed.type === 'not-on-keyboard' ? [`${typed.character} is not on ${names[keyboard]!}`] : []));
+  const missing = on.flatMap(({ keyboard, code: typed }) =>
+    typed.type === 'not-on-keyboard' ? [`${typed.character} is not on ${names[keyboard]!}`] : [],
+  );
   const fromTable = [...new Set(on.flatMap(({ text: { fromTable: signs } }) => signs))];
   return (
     <View role="status" style={styles.bars}>
@@ -44,19 +49,33 @@ function Bars({ effort: { on, names, saved } }: { effort: EffortOfOne }) {
         ) : (
           <>
             <Text style={STRONG}>
-              {saved.seconds >= 0 ? `Saves ${tellDuration(saved.seconds)} each time` : `Costs ${tellDuration(-saved.seconds)} more each time`}
+              {saved.seconds >= 0
+                ? `Saves ${tellDuration(saved.seconds)} each time`
+                : `Costs ${tellDuration(-saved.seconds)} more each time`}
             </Text>
             , on your keyboards together, without word prediction.
           </>
         )}
         {missing.length > 0 && saved !== null ? ` ${missing[0]!}.` : ''}
-        {fromTable.length > 0 ? ` ${fromTable.slice(0, 3).join(' ')} ${fromTable.length === 1 ? 'comes' : 'come'} from a table of signs.` : ''}
+        {fromTable.length > 0
+          ? ` ${fromTable.slice(0, 3).join(' ')} ${fromTable.length === 1 ? 'comes' : 'come'} from a table of signs.`
+          : ''}
       </Text>
     </View>
   );
 }
 
-function Line({ name, taps, seconds, most }: { name: string; taps: number | null; seconds: number | null; most: number }) {
+function Line({
+  name,
+  taps,
+  seconds,
+  most,
+}: {
+  name: string;
+  taps: number | null;
+  seconds: number | null;
+  most: number;
+}) {
   return (
     <View style={styles.line}>
       <Text variant="bodyMedium" style={styles.name}>

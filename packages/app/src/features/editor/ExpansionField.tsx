@@ -4,28 +4,10 @@ import { StyleSheet, View, type TextInput } from 'react-native';
 import { loadExpansion } from '@/expansion/context';
 import { Field } from '@/look/Field';
 
+import type { ExpansionFieldProps, Started } from './expansionProps';
 import { InsertRow } from './InsertRow';
 import { TemplateEditor } from './parts';
 import { asksFirst, newSegment, withSegment, type Insert } from './template/inserts';
-
-export interface ExpansionFieldProps {
-  /** The shortcut itself cannot stand inside; null: it is new. */
-  id: string | null;
-  value: string;
-  isTemplate: boolean;
-  error?: string;
-  startsHere: boolean;
-  inputRef: (input: unknown) => void;
-  onChange: (value: string, isTemplate: boolean) => void;
-  onBlur: () => void;
-  onSubmit: () => void;
-}
-
-/** Something that is to go into a plain text, at an offset, when it has said what it is. */
-export interface Started {
-  readonly insert: Insert;
-  readonly at: number;
-}
 
 /** What a shortcut gives: a plain text until the first chip is put in, and again when the last is taken out. */
 export function ExpansionField(props: ExpansionFieldProps) {
@@ -56,7 +38,10 @@ export function ExpansionField(props: ExpansionFieldProps) {
         onInsert={(insert) => {
           const { selectionEnd } = input.current as unknown as HTMLTextAreaElement;
           if (asksFirst(insert)) setStarted({ insert, at: selectionEnd });
-          else void loadExpansion().then(({ templateOf }) => onChange(templateOf(withSegment(value, newSegment(insert), selectionEnd)), true));
+          else
+            void loadExpansion().then(({ templateOf }) =>
+              onChange(templateOf(withSegment(value, newSegment(insert), selectionEnd)), true),
+            );
         }}
       />
     </>

@@ -10,12 +10,26 @@ export function InsertRow({ onInsert }: { onInsert: (insert: Insert) => void }) 
   const palette = usePalette();
   return (
     <View {...({ dataSet: { inserts: '' } } as object)}>
-      <ScrollView horizontal style={styles.row} contentContainerStyle={styles.inserts} role="group" aria-label="Put into the text">
+      <ScrollView
+        horizontal
+        style={styles.row}
+        contentContainerStyle={styles.inserts}
+        role="group"
+        aria-label="Put into the text"
+      >
         <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
           Put in:
         </Text>
         {INSERTS.map(([insert, label]) => (
-          <Button key={insert} mode="outlined" onPress={() => onInsert(insert)} accessibilityLabel={`Put in: ${label}`} style={styles.insert} contentStyle={styles.tall} compact>
+          <Button
+            key={insert}
+            mode="outlined"
+            onPress={() => onInsert(insert)}
+            accessibilityLabel={`Put in: ${label}`}
+            style={styles.insert}
+            contentStyle={styles.tall}
+            compact
+          >
             {label}
           </Button>
         ))}

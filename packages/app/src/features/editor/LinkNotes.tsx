@@ -32,9 +32,16 @@ export function LinkNotes({ text, onChange }: LinkNotesProps) {
   return (
     <View style={styles.notes}>
       {links.map((found) => (
-        <View key={found.start} role="group" aria-label={`About the link ${found.link.slice(0, 60)}`} style={[styles.note, { borderColor: palette.line, backgroundColor: palette.surface }]}>
+        <View
+          key={found.start}
+          role="group"
+          aria-label={`About the link ${found.link.slice(0, 60)}`}
+          style={[styles.note, { borderColor: palette.line, backgroundColor: palette.surface }]}
+        >
           <View style={styles.words}>
-            {found.tracking.length > 0 && <Text variant="bodyMedium">The link carries more than the way to the page:</Text>}
+            {found.tracking.length > 0 && (
+              <Text variant="bodyMedium">The link carries more than the way to the page:</Text>
+            )}
             {found.tracking.map(({ name, reason }, index) => (
               <Text key={index} variant="bodyMedium">
                 • {name} {REASONS[reason]}
@@ -59,7 +66,14 @@ export function LinkNotes({ text, onChange }: LinkNotesProps) {
 
 const styles = StyleSheet.create({
   notes: { gap: 6 },
-  note: { flexDirection: 'row', alignItems: 'center', borderWidth: 1, borderRadius: 6, paddingLeft: 12, paddingVertical: 4 },
+  note: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    borderWidth: 1,
+    borderRadius: 6,
+    paddingLeft: 12,
+    paddingVertical: 4,
+  },
   words: { flex: 1, minWidth: 0, paddingVertical: 4 },
   tall: { minHeight: 48 },
 });

@@ -28,12 +28,25 @@ interface MoreFieldsProps {
 /** What a shortcut may ask for itself: how it fires, where it may stand, that it stays on this device; how often it is used. */
 export function MoreFields({ control, setValue, onSubmit }: MoreFieldsProps) {
   const palette = usePalette();
-  const [fires, edge, usesAWeek, format, language, isPrivate] = useWatch({ control, name: ['fires', 'edge', 'usesAWeek', 'format', 'language', 'isPrivate'] });
+  const [fires, edge, usesAWeek, format, language, isPrivate] = useWatch({
+    control,
+    name: ['fires', 'edge', 'usesAWeek', 'format', 'language', 'isPrivate'],
+  });
   return (
     <>
       <ChoiceLine>
-        <Choice label="Fires" value={fires} choices={WAYS} onChange={(value) => setValue('fires', value, { shouldDirty: true })} />
-        <Choice label="May stand" value={edge} choices={EDGES} onChange={(value) => setValue('edge', value, { shouldDirty: true })} />
+        <Choice
+          label="Fires"
+          value={fires}
+          choices={WAYS}
+          onChange={(value) => setValue('fires', value, { shouldDirty: true })}
+        />
+        <Choice
+          label="May stand"
+          value={edge}
+          choices={EDGES}
+          onChange={(value) => setValue('edge', value, { shouldDirty: true })}
+        />
       </ChoiceLine>
       <ChoiceLine>
         <Choice
@@ -65,7 +78,16 @@ export function MoreFields({ control, setValue, onSubmit }: MoreFieldsProps) {
         control={control}
         name="note"
         render={({ field, fieldState }) => (
-          <Field label="Note" inputRef={field.ref} value={field.value} onChangeText={field.onChange} onBlur={field.onBlur} onSubmit={onSubmit} error={fieldState.error?.message} placeholder="What it is for, if the text does not say" />
+          <Field
+            label="Note"
+            inputRef={field.ref}
+            value={field.value}
+            onChangeText={field.onChange}
+            onBlur={field.onBlur}
+            onSubmit={onSubmit}
+            error={fieldState.error?.message}
+            placeholder="What it is for, if the text does not say"
+          />
         )}
       />
       <Tick

@@ -35,7 +35,9 @@ export function SharedPage() {
       <Text variant="titleLarge" role="heading" aria-level={1}>
         Nothing came along
       </Text>
-      <Text variant="bodyMedium">The app was not ready to take what you shared. It is now: share it once more, or paste it.</Text>
+      <Text variant="bodyMedium">
+        The app was not ready to take what you shared. It is now: share it once more, or paste it.
+      </Text>
       <Button mode="outlined" onPress={() => router.replace('/new')} style={styles.button} contentStyle={styles.tall}>
         New shortcut
       </Button>
@@ -47,7 +49,12 @@ export function SharedPage() {
 function noteOf({ text, title }: { text: string; title: string }): string {
   const line = title.replace(/\s+/g, ' ').trim();
   if (line === '' || text.includes(line)) return '';
-  return countClusters(line) <= LIMITS.noteClusters ? line : clustersOf(line).slice(0, LIMITS.noteClusters).map((cluster) => cluster.text).join('');
+  return countClusters(line) <= LIMITS.noteClusters
+    ? line
+    : clustersOf(line)
+        .slice(0, LIMITS.noteClusters)
+        .map((cluster) => cluster.text)
+        .join('');
 }
 
 const styles = StyleSheet.create({

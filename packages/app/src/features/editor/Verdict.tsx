@@ -28,21 +28,33 @@ export function Verdict({ verdict, ...rest }: VerdictProps) {
   return <View style={styles.block}>{verdict && <Judgement verdict={verdict} {...rest} />}</View>;
 }
 
-function Judgement({ code, verdict: { findings, proposals }, onTake, onKeepPrivate }: VerdictProps & { verdict: Judged }) {
+function Judgement({
+  code,
+  verdict: { findings, proposals },
+  onTake,
+  onKeepPrivate,
+}: VerdictProps & { verdict: Judged }) {
   const palette = usePalette();
   const { shortcuts } = useList();
   const codeOf = (id: string) => shortcuts.find((shortcut) => shortcut.id === id)?.code ?? 'another code';
   const aboutCode = findings.filter(({ type }) => !ABOUT_TEXT.has(type));
   // What is told first is not always the worst: a text that looks secret goes before all.
   const first = aboutCode[0];
-  const severity = aboutCode.map((one) => one.severity).sort(compareSeverity).at(-1) ?? 'safe';
+  const severity =
+    aboutCode
+      .map((one) => one.severity)
+      .sort(compareSeverity)
+      .at(-1) ?? 'safe';
   const more = aboutCode.length - 1;
   return (
     <>
       <View role="status" style={styles.verdict}>
         <LatchGlyph verdict={severity} size={28} />
         <View style={styles.words}>
-          <Text variant="bodyMedium" style={[styles.name, { color: severity === 'breaks' ? palette.alarm : palette.ink }]}>
+          <Text
+            variant="bodyMedium"
+            style={[styles.name, { color: severity === 'breaks' ? palette.alarm : palette.ink }]}
+          >
             {SEVERITY_WORDS[severity]}
           </Text>
           <Text variant="bodyMedium" style={{ color: palette.ink }}>
@@ -64,7 +76,13 @@ function Judgement({ code, verdict: { findings, proposals }, onTake, onKeepPriva
           </Text>
         )}
         {proposals.map((free) => (
-          <Pressable key={free} role="button" aria-label={`Take ${free}`} onPress={() => onTake(free)} style={styles.proposal}>
+          <Pressable
+            key={free}
+            role="button"
+            aria-label={`Take ${free}`}
+            onPress={() => onTake(free)}
+            style={styles.proposal}
+          >
             <CodePlate code={free} />
           </Pressable>
         ))}

@@ -70,6 +70,8 @@ test('what was cut is counted in words', () => {
 });
 
 test('every rule has its words', () => {
-  expect(tellProblem('expansion', { type: 'too-many-bytes', limit: 100_000, found: 100_002 })).toContain('100002 bytes');
+  expect(tellProblem('expansion', { type: 'too-many-bytes', limit: 100_000, found: 100_002 })).toContain(
+    '100002 bytes',
+  );
   expect(tellProblem('code', { type: 'too-many-code-points', limit: 160, found: 175 })).toContain('175 code points');
 });

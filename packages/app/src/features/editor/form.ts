@@ -92,10 +92,7 @@ export function tidy(values: FormValues): FormValues {
 }
 
 /** Checks a form against the model and the list. A code that was there before may stay as it is. */
-export function makeResolver(
-  shortcuts: readonly Shortcut[],
-  saved: Shortcut | null,
-): Resolver<FormValues> {
+export function makeResolver(shortcuts: readonly Shortcut[], saved: Shortcut | null): Resolver<FormValues> {
   return async (values) => {
     const { expansion, template, code, setId, newSet, note } = tidy(values);
     const errors: FieldErrors<FormValues> = {};
@@ -124,7 +121,11 @@ export function makeResolver(
         message: `The name may have ${LIMITS.setNameClusters} characters at most.`,
       };
     }
-    if (isLineTooLong(note, LIMITS.noteClusters)) errors.note = { type: 'too-many-clusters', message: `The note may have ${LIMITS.noteClusters} characters at most.` };
+    if (isLineTooLong(note, LIMITS.noteClusters))
+      errors.note = {
+        type: 'too-many-clusters',
+        message: `The note may have ${LIMITS.noteClusters} characters at most.`,
+      };
     return Object.keys(errors).length > 0 ? { values: {}, errors } : { values, errors: {} };
   };
 }

@@ -2,7 +2,8 @@
  * A text on its way into a new shortcut, or a text or file on its way into the list. It goes by memory: no text of a person ever enters an
  * address, where logs and histories would keep it.
  */
-export type Incoming = { type: 'text'; text: string; note?: string } | { type: 'file'; file: File } | { type: 'refused' };
+export type Incoming =
+  { type: 'text'; text: string; note?: string } | { type: 'file'; file: File } | { type: 'refused' };
 
 let waiting: Incoming | null = null;
 

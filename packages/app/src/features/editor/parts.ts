@@ -17,7 +17,9 @@ const loadTryHere = async () => ({ default: (await import('@/features/write')).T
 
 export const Preview = fetched('What it gives now', loadPreview);
 export const TryHere = fetched('The line to try it in', loadTryHere);
-export const Versions = fetched('Two versions', async () => ({ default: (await import('@/features/devices')).Versions }));
+export const Versions = fetched('Two versions', async () => ({
+  default: (await import('@/features/devices')).Versions,
+}));
 
 /** Fetches them while the server is there, for when it is not. */
 export async function fetchParts(): Promise<void> {

@@ -9,7 +9,7 @@ import { useNotice } from '@/frame/Notices';
 import { useOnLeaving } from '@/look/useLatest';
 import { useIsWide } from '@/look/useLook';
 import { deleting, makingPrivate, sharing } from '@/replica/doing';
-import type { Write } from '@/replica/replica';
+import type { Write } from '@/replica/write';
 import { useList, useOpened, useWrite } from '@/replica/ReplicaProvider';
 import { useDo } from '@/replica/useDo';
 
@@ -84,9 +84,7 @@ export function useEditor(saved: Shortcut | null) {
       action: {
         label: 'Go on',
         onPress: () =>
-          router.navigate(
-            place === 'new' ? '/new' : { pathname: '/shortcut/[id]', params: { id: place } },
-          ),
+          router.navigate(place === 'new' ? '/new' : { pathname: '/shortcut/[id]', params: { id: place } }),
       },
     });
   });

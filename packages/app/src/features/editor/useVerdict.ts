@@ -29,7 +29,18 @@ export interface Draft {
 }
 
 /** What the worker is told of it. */
-export function draftOf({ id, code, expansion, template, format, kind, setId, fires, edge, isPrivate }: Draft): AuditedShortcut {
+export function draftOf({
+  id,
+  code,
+  expansion,
+  template,
+  format,
+  kind,
+  setId,
+  fires,
+  edge,
+  isPrivate,
+}: Draft): AuditedShortcut {
   return {
     id: id ?? NEW_ID,
     code: trimCode(code),
@@ -42,7 +53,18 @@ export function draftOf({ id, code, expansion, template, format, kind, setId, fi
 }
 
 /** The verdict on a shortcut as it stands in the form; null: not judged (yet). */
-export function useVerdict({ id, code, expansion, template, format, kind, setId, fires, edge, isPrivate }: Draft): Verdict | null {
+export function useVerdict({
+  id,
+  code,
+  expansion,
+  template,
+  format,
+  kind,
+  setId,
+  fires,
+  edge,
+  isPrivate,
+}: Draft): Verdict | null {
   const { client, state } = useAudit();
   const { conventions, keyboards, ownKeyboards } = useList();
   const version = state.result?.version;
@@ -63,6 +85,24 @@ export function useVerdict({ id, code, expansion, template, format, kind, setId,
       isOver = true;
       clearTimeout(timer);
     };
-  }, [client, version, id, isCode, code, trimmed, expansion, template, format, kind, setId, fires, edge, isPrivate, conventions, keyboards, ownKeyboards]);
+  }, [
+    client,
+    version,
+    id,
+    isCode,
+    code,
+    trimmed,
+    expansion,
+    template,
+    format,
+    kind,
+    setId,
+    fires,
+    edge,
+    isPrivate,
+    conventions,
+    keyboards,
+    ownKeyboards,
+  ]);
   return isCode && judged?.code === trimmed ? judged.verdict : null;
 }

@@ -5,9 +5,7 @@ export function tellProblem(what: 'code' | 'expansion', problem: TextProblem): s
   const name = what === 'code' ? 'The code' : 'The text';
   switch (problem.type) {
     case 'empty':
-      return what === 'code'
-        ? 'Give it a code: what you want to type for it.'
-        : 'Paste or write what you want to get.';
+      return what === 'code' ? 'Give it a code: what you want to type for it.' : 'Paste or write what you want to get.';
     case 'too-many-clusters':
       return `${name} has ${problem.found} characters; at most ${problem.limit} can be kept. Shorten it.`;
     case 'too-many-code-points':

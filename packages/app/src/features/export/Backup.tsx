@@ -35,7 +35,14 @@ export function Backup({ ask }: { ask: AskDesk }) {
     setWorking(true);
     try {
       const rest = restOf(list, replica);
-      const text = await ask((desk) => desk.backup({ shortcuts: list.shortcuts, sets: list.sets }, rest, isSealing ? passphrase : null, new Date().toISOString()));
+      const text = await ask((desk) =>
+        desk.backup(
+          { shortcuts: list.shortcuts, sets: list.sets },
+          rest,
+          isSealing ? passphrase : null,
+          new Date().toISOString(),
+        ),
+      );
       saveFile(fileName('yellow latch backup', new Date(), 'json'), text, 'application/json');
       setPassphrase('');
       setAgain('');
@@ -50,10 +57,16 @@ export function Backup({ ask }: { ask: AskDesk }) {
         Backup of everything
       </Text>
       <Text variant="bodyMedium">
-        All shortcuts and sets, languages, devices and keyboards, conventions, findings left as they are. Keep it where you keep papers. “Bring in” restores it, and shows first
-        what would change. The history stays with the server; drafts stay on this device.
+        All shortcuts and sets, languages, devices and keyboards, conventions, findings left as they are. Keep it where
+        you keep papers. “Bring in” restores it, and shows first what would change. The history stays with the server;
+        drafts stay on this device.
       </Text>
-      {versions > 0 && <Text variant="bodySmall">{counted(versions, 'entry has', 'entries have')} two versions: the backup has the one that is shown. Settle them first, under Devices.</Text>}
+      {versions > 0 && (
+        <Text variant="bodySmall">
+          {counted(versions, 'entry has', 'entries have')} two versions: the backup has the one that is shown. Settle
+          them first, under Devices.
+        </Text>
+      )}
       {own > 0 && (
         <Tick role="checkbox" isOn={isSealing} isDisabled={!canSeal} onPress={() => setSealing(!isSealing)}>
           <Text variant="bodyLarge" style={styles.words}>
@@ -61,15 +74,41 @@ export function Backup({ ask }: { ask: AskDesk }) {
           </Text>
         </Tick>
       )}
-      {own > 0 && !canSeal && <Text variant="bodySmall">This address is not secure, so the browser seals nothing. Open the app by https.</Text>}
+      {own > 0 && !canSeal && (
+        <Text variant="bodySmall">
+          This address is not secure, so the browser seals nothing. Open the app by https.
+        </Text>
+      )}
       {isSealing && (
         <>
-          <Field label="Passphrase" isSecret value={passphrase} onChangeText={setPassphrase} onBlur={() => {}} onSubmit={() => void save()} error={error} />
-          <Field label="Again" isSecret value={again} onChangeText={setAgain} onBlur={() => {}} onSubmit={() => void save()} />
+          <Field
+            label="Passphrase"
+            isSecret
+            value={passphrase}
+            onChangeText={setPassphrase}
+            onBlur={() => {}}
+            onSubmit={() => void save()}
+            error={error}
+          />
+          <Field
+            label="Again"
+            isSecret
+            value={again}
+            onChangeText={setAgain}
+            onBlur={() => {}}
+            onSubmit={() => void save()}
+          />
           <Text variant="bodySmall">Nobody can open them without it, and nobody can tell you what it was.</Text>
         </>
       )}
-      <Button mode="outlined" icon="archive" loading={isWorking} onPress={() => void save()} style={styles.button} contentStyle={styles.tall}>
+      <Button
+        mode="outlined"
+        icon="archive"
+        loading={isWorking}
+        onPress={() => void save()}
+        style={styles.button}
+        contentStyle={styles.tall}
+      >
         Save a backup
       </Button>
     </View>

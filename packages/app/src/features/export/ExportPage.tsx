@@ -20,11 +20,35 @@ import { fileName, partOf, type What } from './what';
 import { useFirstWhat, WhatChoice } from './WhatChoice';
 
 const FORMS: readonly { form: WrittenForm; label: string; about: string; ending: string; type: string }[] = [
-  { form: 'csv', label: 'Table (CSV)', about: 'For spreadsheets. What they would run as a formula is guarded.', ending: 'csv', type: 'text/csv' },
-  { form: 'tsv', label: 'Table with tabs', about: 'The same, to be pasted into a spreadsheet.', ending: 'tsv', type: 'text/tab-separated-values' },
-  { form: 'json', label: 'List of Yellow Latch (JSON)', about: 'Everything of each shortcut, to be brought in again as it was.', ending: 'json', type: 'application/json' },
+  {
+    form: 'csv',
+    label: 'Table (CSV)',
+    about: 'For spreadsheets. What they would run as a formula is guarded.',
+    ending: 'csv',
+    type: 'text/csv',
+  },
+  {
+    form: 'tsv',
+    label: 'Table with tabs',
+    about: 'The same, to be pasted into a spreadsheet.',
+    ending: 'tsv',
+    type: 'text/tab-separated-values',
+  },
+  {
+    form: 'json',
+    label: 'List of Yellow Latch (JSON)',
+    about: 'Everything of each shortcut, to be brought in again as it was.',
+    ending: 'json',
+    type: 'application/json',
+  },
   { form: 'markdown', label: 'Table of Markdown', about: 'For notes and pages.', ending: 'md', type: 'text/markdown' },
-  { form: 'lines', label: 'Code, tab, text', about: 'One on each line, under a heading.', ending: 'txt', type: 'text/plain' },
+  {
+    form: 'lines',
+    label: 'Code, tab, text',
+    about: 'One on each line, under a heading.',
+    ending: 'txt',
+    type: 'text/plain',
+  },
 ];
 
 /** The list, a set or a choice as a file or on the clipboard; and a backup of everything. */
@@ -41,9 +65,15 @@ export function ExportPage() {
   const own = part.shortcuts.filter((shortcut) => shortcut.private).length;
   const going = part.shortcuts.length - own;
   const { ending, type } = FORMS.find((one) => one.form === form)!;
-  const name = what === 'all' ? 'shortcuts' : what === 'chosen' ? 'chosen shortcuts' : (list.sets.find(({ id }) => what.endsWith(id))?.name ?? 'set');
+  const name =
+    what === 'all'
+      ? 'shortcuts'
+      : what === 'chosen'
+        ? 'chosen shortcuts'
+        : (list.sets.find(({ id }) => what.endsWith(id))?.name ?? 'set');
   const written = () => ask((desk) => desk.write(part, form, new Date().toISOString()));
-  const failed = () => notify({ text: 'Writing it has failed on this device. Your list is as it was; try a part of it.' });
+  const failed = () =>
+    notify({ text: 'Writing it has failed on this device. Your list is as it was; try a part of it.' });
   const save = () => void written().then((text) => saveFile(fileName(name, new Date(), ending), text, type), failed);
   const copy = () =>
     void written().then(async (text) => {
@@ -54,7 +84,13 @@ export function ExportPage() {
       <WhatChoice value={what} onChange={setWhat} />
       <View role="radiogroup" aria-label="Written as">
         {FORMS.map((one) => (
-          <Tick key={one.form} role="radio" isOn={one.form === form} onPress={() => setForm(one.form)} style={styles.form}>
+          <Tick
+            key={one.form}
+            role="radio"
+            isOn={one.form === form}
+            onPress={() => setForm(one.form)}
+            style={styles.form}
+          >
             <View style={styles.words}>
               <Text variant="bodyLarge">{one.label}</Text>
               <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
@@ -64,7 +100,12 @@ export function ExportPage() {
           </Tick>
         ))}
       </View>
-      {own > 0 && <Text variant="bodySmall">{counted(own, 'shortcut')} that {own === 1 ? 'is' : 'are'} only on this device {own === 1 ? 'is' : 'are'} not in it.</Text>}
+      {own > 0 && (
+        <Text variant="bodySmall">
+          {counted(own, 'shortcut')} that {own === 1 ? 'is' : 'are'} only on this device {own === 1 ? 'is' : 'are'} not
+          in it.
+        </Text>
+      )}
       <View style={styles.actions}>
         <LatchButton label={`Save ${going.toLocaleString('en')}`} icon="download" onPress={save} />
         <Button mode="outlined" icon="copy" onPress={copy} style={styles.button} contentStyle={styles.tall}>

@@ -10,8 +10,13 @@ export function WhatChoice({ value, onChange }: { value: What; onChange: (what: 
   const chosen = useChosen();
   const choices: { value: What; label: string }[] = [
     { value: 'all', label: `The whole list (${shortcuts.length.toLocaleString('en')})` },
-    ...(chosen && chosen.size > 0 ? [{ value: 'chosen' as const, label: `What is chosen (${chosen.size.toLocaleString('en')})` }] : []),
-    ...sets.map(({ id, name }) => ({ value: `set ${id}` as const, label: `${name} (${shortcuts.filter(({ setId }) => setId === id).length})` })),
+    ...(chosen && chosen.size > 0
+      ? [{ value: 'chosen' as const, label: `What is chosen (${chosen.size.toLocaleString('en')})` }]
+      : []),
+    ...sets.map(({ id, name }) => ({
+      value: `set ${id}` as const,
+      label: `${name} (${shortcuts.filter(({ setId }) => setId === id).length})`,
+    })),
   ];
   return <Choice label="What" value={value} choices={choices} onChange={onChange} />;
 }

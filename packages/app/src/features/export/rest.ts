@@ -5,13 +5,22 @@ import { currentFields, isDeleted, type StoredRecord } from '@yellow-latch/core/
 import type { ListView } from '@/replica/view';
 
 /** What a backup holds beside shortcuts and sets. What was never chosen for the list is not in it. */
-export function restOf(list: ListView, records: { recordOf(type: 'list', id: string): StoredRecord | undefined }): Rest {
+export function restOf(
+  list: ListView,
+  records: { recordOf(type: 'list', id: string): StoredRecord | undefined },
+): Rest {
   const record = records.recordOf('list', LIST_RECORD_ID);
   const chosen = record && !isDeleted(record) ? currentFields<'list'>(record as StoredRecord & { type: 'list' }) : null;
   return {
     list: chosen,
     conventions: list.conventions.map(({ id, scope, mark, capitals }) => ({ id, scope, mark, capitals })),
     keyboards: list.ownKeyboards.map(({ changed: _changed, ...keyboard }) => keyboard),
-    leftFindings: list.left.map(({ id, shortcutId, finding, about, reason }) => ({ id, shortcutId, finding, about, reason })),
+    leftFindings: list.left.map(({ id, shortcutId, finding, about, reason }) => ({
+      id,
+      shortcutId,
+      finding,
+      about,
+      reason,
+    })),
   };
 }

@@ -7,7 +7,11 @@ import type { ListView } from '@/replica/view';
 export type What = 'all' | 'chosen' | `set ${string}`;
 
 /** The shortcuts of that part, in the order of the list. */
-export function partOf(what: What, { shortcuts, sets }: Pick<ListView, 'shortcuts' | 'sets'>, chosen: ReadonlySet<string> | null): Outgoing & { shortcuts: readonly Shortcut[] } {
+export function partOf(
+  what: What,
+  { shortcuts, sets }: Pick<ListView, 'shortcuts' | 'sets'>,
+  chosen: ReadonlySet<string> | null,
+): Outgoing & { shortcuts: readonly Shortcut[] } {
   if (what === 'all') return { shortcuts, sets };
   if (what === 'chosen') return { shortcuts: shortcuts.filter(({ id }) => chosen?.has(id)), sets };
   const setId = what.slice('set '.length);
@@ -23,6 +27,10 @@ export function faultOfPassphrase(passphrase: string, again: string): string | n
 /** The name of a file: what is in it, and the day. */
 export function fileName(what: string, day: Date, ending: string): string {
   const date = `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, '0')}-${String(day.getDate()).padStart(2, '0')}`;
-  const name = what.normalize('NFKD').replaceAll(/[^\p{L}\p{N}]+/gu, '-').replaceAll(/^-+|-+$/g, '').toLowerCase();
+  const name = what
+    .normalize('NFKD')
+    .replaceAll(/[^\p{L}\p{N}]+/gu, '-')
+    .replaceAll(/^-+|-+$/g, '')
+    .toLowerCase();
   return `${name === '' ? 'shortcuts' : name.slice(0, 40)}-${date}.${ending}`;
 }

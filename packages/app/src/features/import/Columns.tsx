@@ -15,19 +15,30 @@ interface ColumnsProps {
   onDone: (columns: ColumnUses, hasHeading: boolean) => void;
 }
 
-const CHOICES = [{ value: null, label: 'nothing that is read' }, ...Object.entries(COLUMN_WORDS).map(([value, label]) => ({ value: value as Column, label }))];
+const CHOICES = [
+  { value: null, label: 'nothing that is read' },
+  ...Object.entries(COLUMN_WORDS).map(([value, label]) => ({ value: value as Column, label })),
+];
 
 /** Asks what the columns of a table hold, each beside what stands in its first rows. */
 export function Columns({ table, onDone }: ColumnsProps) {
   const palette = usePalette();
   const width = Math.max(table.columns.length, table.heading.length, ...table.sample.map((row) => row.length));
-  const [uses, setUses] = useState<(Column | null)[]>(() => Array.from({ length: width }, (_, index) => table.columns[index] ?? null));
+  const [uses, setUses] = useState<(Column | null)[]>(() =>
+    Array.from({ length: width }, (_, index) => table.columns[index] ?? null),
+  );
   const [hasHeading, setHasHeading] = useState(table.hasHeading);
   const [error, setError] = useState<string | null>(null);
   // What was taken for a heading is the first row again.
-  const shown = hasHeading && !table.hasHeading ? table.sample.slice(1) : !hasHeading && table.hasHeading ? [table.heading, ...table.sample] : table.sample;
+  const shown =
+    hasHeading && !table.hasHeading
+      ? table.sample.slice(1)
+      : !hasHeading && table.hasHeading
+        ? [table.heading, ...table.sample]
+        : table.sample;
   const heading = hasHeading ? (table.hasHeading ? table.heading : (table.sample[0] ?? [])) : [];
-  const use = (index: number, column: Column | null) => setUses(uses.map((one, at) => (at === index ? column : one === column ? null : one)));
+  const use = (index: number, column: Column | null) =>
+    setUses(uses.map((one, at) => (at === index ? column : one === column ? null : one)));
   const go = () => {
     if (uses.includes('expansion')) onDone(uses, hasHeading);
     else setError('Say which column holds the text that you get.');
@@ -35,7 +46,9 @@ export function Columns({ table, onDone }: ColumnsProps) {
   return (
     <View style={styles.page}>
       <ScrollView style={styles.page} contentContainerStyle={styles.parts}>
-        <Text variant="bodyMedium">What does each column hold? It could not be told for certain. Without a column of codes, codes are made.</Text>
+        <Text variant="bodyMedium">
+          What does each column hold? It could not be told for certain. Without a column of codes, codes are made.
+        </Text>
         <Tick role="checkbox" isOn={hasHeading} onPress={() => setHasHeading(!hasHeading)}>
           <Text variant="bodyLarge">The first row is a heading</Text>
         </Tick>
@@ -48,7 +61,12 @@ export function Columns({ table, onDone }: ColumnsProps) {
                 </Text>
               ))}
             </View>
-            <Choice label={heading[index]?.trim() || `Column ${index + 1}`} value={column} choices={CHOICES} onChange={(next) => use(index, next)} />
+            <Choice
+              label={heading[index]?.trim() || `Column ${index + 1}`}
+              value={column}
+              choices={CHOICES}
+              onChange={(next) => use(index, next)}
+            />
           </View>
         ))}
         {error !== null && (

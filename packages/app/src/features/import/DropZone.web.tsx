@@ -22,7 +22,14 @@ export function DropZone({ onFile, children }: { onFile: (file: File) => void; c
         const file = event.dataTransfer.files[0];
         if (file) onFile(file);
       }}
-      style={{ display: 'flex', flexDirection: 'column', flex: 1, minHeight: 0, outline: isOver ? `3px dashed ${palette.ink}` : 'none', outlineOffset: -6 }}
+      style={{
+        display: 'flex',
+        flexDirection: 'column',
+        flex: 1,
+        minHeight: 0,
+        outline: isOver ? `3px dashed ${palette.ink}` : 'none',
+        outlineOffset: -6,
+      }}
     >
       {children}
     </div>

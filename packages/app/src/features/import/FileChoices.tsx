@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { counted } from '@/audit/sentences';
-import type { Preview } from '@/exchange/limits';
+import type { Preview } from '@/exchange/desk';
 import { Tick } from '@/look/Tick';
 
 import type { RestPart } from './importing';
@@ -25,12 +25,21 @@ interface FileChoicesProps {
 export function FileChoices({ importer, preview }: FileChoicesProps) {
   const { rest, rows } = preview;
   const secrets = rows.filter((row) => row.status === 'new' && row.secret !== null).length;
-  const parts = rest ? (Object.keys(REST_WORDS) as RestPart[]).filter((part) => (part === 'list' ? rest.list !== null : rest[part].length > 0)) : [];
+  const parts = rest
+    ? (Object.keys(REST_WORDS) as RestPart[]).filter((part) =>
+        part === 'list' ? rest.list !== null : rest[part].length > 0,
+      )
+    : [];
   return (
     <View style={styles.above}>
       {preview.sealed > 0 && <Sealed count={preview.sealed} onOpen={importer.unseal} />}
       {parts.map((part) => (
-        <Tick key={part} role="checkbox" isOn={importer.takes.includes(part)} onPress={() => importer.setTakes(part, !importer.takes.includes(part))}>
+        <Tick
+          key={part}
+          role="checkbox"
+          isOn={importer.takes.includes(part)}
+          onPress={() => importer.setTakes(part, !importer.takes.includes(part))}
+        >
           <Text variant="bodyLarge" style={styles.words}>
             {REST_WORDS[part]}
             {part === 'list' ? '' : `, ${rest![part].length}`}
@@ -38,13 +47,19 @@ export function FileChoices({ importer, preview }: FileChoicesProps) {
         </Tick>
       ))}
       {secrets > 0 && (
-        <Tick role="checkbox" isOn={importer.keepsSecrets} onPress={() => importer.setKeepsSecrets(!importer.keepsSecrets)}>
+        <Tick
+          role="checkbox"
+          isOn={importer.keepsSecrets}
+          onPress={() => importer.setKeepsSecrets(!importer.keepsSecrets)}
+        >
           <Text variant="bodyLarge" style={styles.words}>
             {counted(secrets, 'new one looks like a secret', 'new ones look like secrets')}: only on this device
           </Text>
         </Tick>
       )}
-      {preview.table?.hasPlainQuotes && <Text variant="bodySmall">Quotes are taken as they stand, since as those of a table they made no sense.</Text>}
+      {preview.table?.hasPlainQuotes && (
+        <Text variant="bodySmall">Quotes are taken as they stand, since as those of a table they made no sense.</Text>
+      )}
       {preview.blank > 0 && <Text variant="bodySmall">{counted(preview.blank, 'blank line')} passed over.</Text>}
     </View>
   );

@@ -2,7 +2,7 @@ import type { PlannedRow } from '@yellow-latch/core/exchange';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import type { Preview } from '@/exchange/limits';
+import type { Preview } from '@/exchange/desk';
 import { STRONG } from '@/look/fonts';
 import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
@@ -32,23 +32,46 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
       importer.choose(rows, { do: 'take' });
       return;
     }
-    importer.chooseEach(new Map(rows.map((index) => [index, { do: 'recode' as const, code: (preview.rows[index] as Extract<PlannedRow, { status: 'taken' }>).free }])));
+    importer.chooseEach(
+      new Map(
+        rows.map((index) => [
+          index,
+          { do: 'recode' as const, code: (preview.rows[index] as Extract<PlannedRow, { status: 'taken' }>).free },
+        ]),
+      ),
+    );
   };
   return (
     <View style={[styles.group, { borderColor: palette.line }]}>
-      <Pressable role="button" aria-expanded={isOpen} aria-label={`${title}: ${rows.length}`} onPress={() => onOpen(!isOpen)} style={styles.groupName}>
+      <Pressable
+        role="button"
+        aria-expanded={isOpen}
+        aria-label={`${title}: ${rows.length}`}
+        onPress={() => onOpen(!isOpen)}
+        style={styles.groupName}
+      >
         <Icon name={isOpen ? 'chevron-down' : 'chevron-right'} size={20} color={palette.ink} />
         <View style={styles.words}>
           <Text variant="titleMedium" style={STRONG}>
             {title} {rows.length.toLocaleString('en')}
           </Text>
           <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-            {decides && out > 0 && out < rows.length ? `${(rows.length - out).toLocaleString('en')} of them come in` : decides && out === rows.length && status !== 'taken' ? 'stay out' : decides && out === 0 && status === 'taken' ? 'come in under other codes' : about}
+            {decides && out > 0 && out < rows.length
+              ? `${(rows.length - out).toLocaleString('en')} of them come in`
+              : decides && out === rows.length && status !== 'taken'
+                ? 'stay out'
+                : decides && out === 0 && status === 'taken'
+                  ? 'come in under other codes'
+                  : about}
           </Text>
         </View>
       </Pressable>
       {decides && (
-        <Button mode="text" onPress={out > 0 ? bringAll : () => importer.choose(rows, { do: 'leave' })} contentStyle={styles.tall}>
+        <Button
+          mode="text"
+          onPress={out > 0 ? bringAll : () => importer.choose(rows, { do: 'leave' })}
+          contentStyle={styles.tall}
+        >
           {out > 0 ? (status === 'taken' ? 'All recoded' : 'All in') : 'All out'}
         </Button>
       )}
@@ -58,7 +81,15 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
 
 const styles = StyleSheet.create({
   group: { flexDirection: 'row', alignItems: 'center', borderBottomWidth: 1, paddingRight: 8, marginTop: 8 },
-  groupName: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 56, paddingLeft: 12, minWidth: 0 },
+  groupName: {
+    flex: 1,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    minHeight: 56,
+    paddingLeft: 12,
+    minWidth: 0,
+  },
   words: { flex: 1, minWidth: 0 },
   tall: { minHeight: 48 },
 });

@@ -64,7 +64,9 @@ export function ImportPage() {
             </Text>
           ) : 'type' in importer.result ? (
             <Text role="alert" variant="bodyLarge" style={[styles.told, { color: palette.alarm }]}>
-              {importer.result.type === 'failed' ? 'Reading it has failed on this device. Nothing was brought in; your list is as it was. Try again, or cut the file in parts.' : tellFileProblem(importer.result)}
+              {importer.result.type === 'failed'
+                ? 'Reading it has failed on this device. Nothing was brought in; your list is as it was. Try again, or cut the file in parts.'
+                : tellFileProblem(importer.result)}
             </Text>
           ) : (
             <PreviewList key={source.serial} importer={importer} preview={importer.result} />
@@ -83,8 +85,9 @@ function Start({ importer }: { importer: Importer }) {
   return (
     <ScrollView style={styles.page} contentContainerStyle={styles.parts}>
       <Text variant="bodyMedium">
-        A table with codes and texts, a list of Yellow Latch, a table of Markdown, notes with a code and a text in each line, or just texts, one a line: then codes are made
-        for them. You see what would become of every row before anything is written.
+        A table with codes and texts, a list of Yellow Latch, a table of Markdown, notes with a code and a text in each
+        line, or just texts, one a line: then codes are made for them. You see what would become of every row before
+        anything is written.
       </Text>
       <View style={styles.actions}>
         <FileButton label="Open a file" accept={ACCEPT} onFile={(file) => void importer.openFile(file)} />
@@ -92,7 +95,14 @@ function Start({ importer }: { importer: Importer }) {
           Up to {LARGEST_FILE / 1024 / 1024} MB and 50,000 rows.
         </Text>
       </View>
-      <Field label="Or paste a list" multiline value={pasted} onChangeText={setPasted} onBlur={() => {}} onSubmit={() => isFilled && void importer.openText(pasted)} />
+      <Field
+        label="Or paste a list"
+        multiline
+        value={pasted}
+        onChangeText={setPasted}
+        onBlur={() => {}}
+        onSubmit={() => isFilled && void importer.openText(pasted)}
+      />
       {isFilled && (
         <View style={styles.actions}>
           <LatchButton label="Look at it" icon="scan" onPress={() => void importer.openText(pasted)} />
@@ -110,7 +120,9 @@ function Understanding({ importer }: { importer: Importer }) {
   const table = preview?.table;
   const words = preview
     ? [
-        preview.made === null ? FORM_WORDS[preview.form] : `${preview.rest ? 'a backup' : 'a list'} of ${new Date(preview.made).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}`,
+        preview.made === null
+          ? FORM_WORDS[preview.form]
+          : `${preview.rest ? 'a backup' : 'a list'} of ${new Date(preview.made).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}`,
         ...(table?.delimiter ? [`with ${DELIMITER_WORDS[table.delimiter]}`] : []),
         ...(table?.hasHeading ? ['its first row a heading'] : []),
         ENCODING_WORDS[preview.encoding],
@@ -127,10 +139,15 @@ function Understanding({ importer }: { importer: Importer }) {
             Read as {words}
           </Text>
         )}
-        {preview?.isGuess && preview.unread === 0 && <Text variant="bodySmall">The file does not say its encoding. Do some letters look wrong? Choose another.</Text>}
+        {preview?.isGuess && preview.unread === 0 && (
+          <Text variant="bodySmall">
+            The file does not say its encoding. Do some letters look wrong? Choose another.
+          </Text>
+        )}
         {preview !== null && preview.unread > 0 && (
           <Text role="alert" variant="bodySmall" style={{ color: palette.alarm }}>
-            {preview.unread === 1 ? 'One sign' : `${preview.unread.toLocaleString('en')} signs`} could not be read. Choose another encoding.
+            {preview.unread === 1 ? 'One sign' : `${preview.unread.toLocaleString('en')} signs`} could not be read.
+            Choose another encoding.
           </Text>
         )}
       </View>
@@ -153,5 +170,13 @@ const styles = StyleSheet.create({
   parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 14, maxWidth: 760 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 12 },
   words: { flexShrink: 1, flexGrow: 1, minWidth: 0, flexBasis: 160 },
-  understanding: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8, paddingHorizontal: 16, paddingBottom: 8, borderBottomWidth: 1 },
+  understanding: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: 8,
+    paddingHorizontal: 16,
+    paddingBottom: 8,
+    borderBottomWidth: 1,
+  },
 });

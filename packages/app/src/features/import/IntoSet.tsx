@@ -20,8 +20,14 @@ export function IntoSet({ importer, sets }: { importer: Importer; sets: readonly
         label="Those without a set go into"
         placeholder="Into no set"
         value={value}
-        choices={[{ value: null, label: 'no set' }, ...sets.map(({ id, name }) => ({ value: id, label: name })), { value: NEW, label: 'a new set…' }]}
-        onChange={(next: string | null) => setInto(next === null ? null : next === NEW ? { name: BROUGHT_IN } : { setId: next })}
+        choices={[
+          { value: null, label: 'no set' },
+          ...sets.map(({ id, name }) => ({ value: id, label: name })),
+          { value: NEW, label: 'a new set…' },
+        ]}
+        onChange={(next: string | null) =>
+          setInto(next === null ? null : next === NEW ? { name: BROUGHT_IN } : { setId: next })
+        }
       />
     </View>
   );
@@ -31,7 +37,16 @@ export function IntoSet({ importer, sets }: { importer: Importer; sets: readonly
 export function NewSetName({ importer: { into, setInto } }: { importer: Importer }) {
   const name = into !== null && 'name' in into ? into.name : '';
   const error = isNameFine(into) ? undefined : `The name may have ${LIMITS.setNameClusters} characters at most.`;
-  return <Field label="The name of the new set" value={name} onChangeText={(next) => setInto({ name: next })} onBlur={() => name.trim() === '' && setInto({ name: BROUGHT_IN })} onSubmit={() => {}} error={error} />;
+  return (
+    <Field
+      label="The name of the new set"
+      value={name}
+      onChangeText={(next) => setInto({ name: next })}
+      onBlur={() => name.trim() === '' && setInto({ name: BROUGHT_IN })}
+      onSubmit={() => {}}
+      error={error}
+    />
+  );
 }
 
 /** Whether the set that would be made may be called so; while the name is empty there is none. */

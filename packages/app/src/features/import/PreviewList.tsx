@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import type { Preview } from '@/exchange/limits';
+import type { Preview } from '@/exchange/desk';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 import { VirtualList } from '@/look/VirtualList';
@@ -78,8 +78,29 @@ export function PreviewList({ importer, preview }: PreviewListProps) {
           estimate={({ type }) => (type === 'row' ? 60 : 64)}
           renderItem={(item) => {
             if (item.type === 'above') return <FileChoices importer={importer} preview={preview} />;
-            if (item.type === 'row') return <PreviewRow row={rows[item.index]!} choice={choiceOf(rows[item.index]!, item.index, importer.choices)} onChoose={(choice) => importer.choose([item.index], choice)} onAsk={() => setAsked(item.index)} />;
-            return <GroupHead importer={importer} preview={preview} status={item.status} rows={item.rows} isOpen={!closed.has(item.status)} onOpen={(isOpen) => setClosed(new Set(isOpen ? [...closed].filter((one) => one !== item.status) : [...closed, item.status]))} />;
+            if (item.type === 'row')
+              return (
+                <PreviewRow
+                  row={rows[item.index]!}
+                  choice={choiceOf(rows[item.index]!, item.index, importer.choices)}
+                  onChoose={(choice) => importer.choose([item.index], choice)}
+                  onAsk={() => setAsked(item.index)}
+                />
+              );
+            return (
+              <GroupHead
+                importer={importer}
+                preview={preview}
+                status={item.status}
+                rows={item.rows}
+                isOpen={!closed.has(item.status)}
+                onOpen={(isOpen) =>
+                  setClosed(
+                    new Set(isOpen ? [...closed].filter((one) => one !== item.status) : [...closed, item.status]),
+                  )
+                }
+              />
+            );
           }}
         />
       </View>
@@ -107,7 +128,15 @@ export function PreviewList({ importer, preview }: PreviewListProps) {
           )}
         </View>
       </View>
-      {asked !== null && <RowSheet row={rows[asked]!} all={rows} choice={choiceOf(rows[asked]!, asked, importer.choices)} onClose={() => setAsked(null)} onChoose={(choice) => importer.choose([asked], choice)} />}
+      {asked !== null && (
+        <RowSheet
+          row={rows[asked]!}
+          all={rows}
+          choice={choiceOf(rows[asked]!, asked, importer.choices)}
+          onClose={() => setAsked(null)}
+          onChoose={(choice) => importer.choose([asked], choice)}
+        />
+      )}
     </View>
   );
 }

@@ -40,7 +40,12 @@ export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAs
   const { wanted, line } = row;
   const isIn = choice.do !== 'leave';
   const code = choice.do === 'recode' ? choice.code : wanted.fields.code;
-  const known = row.status === 'changed' || row.status === 'same' ? shortcuts.find(({ id }) => id === row.known) : row.status === 'taken' && row.by.in === 'list' ? shortcuts.find(({ id }) => id === (row.by as { id: string }).id) : undefined;
+  const known =
+    row.status === 'changed' || row.status === 'same'
+      ? shortcuts.find(({ id }) => id === row.known)
+      : row.status === 'taken' && row.by.in === 'list'
+        ? shortcuts.find(({ id }) => id === (row.by as { id: string }).id)
+        : undefined;
   const text = wanted.isPrivate ? `${MASK}, only on this device` : onOneLine(wanted.fields.content.expansion);
   const pair = (
     <View style={styles.pair}>
@@ -68,29 +73,60 @@ export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAs
       {row.status === 'taken' ? (
         <View style={styles.taken}>{pair}</View>
       ) : (
-        <Tick role="checkbox" isOn={isIn} label={`Line ${line}, ${code}: ${text.slice(0, 120)}`} onPress={() => onChoose({ do: isIn ? 'leave' : 'take' })} style={styles.tick}>
+        <Tick
+          role="checkbox"
+          isOn={isIn}
+          label={`Line ${line}, ${code}: ${text.slice(0, 120)}`}
+          onPress={() => onChoose({ do: isIn ? 'leave' : 'take' })}
+          style={styles.tick}
+        >
           {pair}
         </Tick>
       )}
-      {row.status !== 'changed' && <IconButton icon="pencil" size={20} style={styles.button} accessibilityLabel={`Decide on line ${line}, ${code}`} onPress={onAsk} />}
+      {row.status !== 'changed' && (
+        <IconButton
+          icon="pencil"
+          size={20}
+          style={styles.button}
+          accessibilityLabel={`Decide on line ${line}, ${code}`}
+          onPress={onAsk}
+        />
+      )}
     </View>
   );
 });
 
 function onOneLine(text: string): string {
-  return text.slice(0, 400).trim().replaceAll(/\s*\n\s*/gu, ' ↵ ');
+  return text
+    .slice(0, 400)
+    .trim()
+    .replaceAll(/\s*\n\s*/gu, ' ↵ ');
 }
 
-function noteOf(row: Exclude<PlannedRow, { status: 'refused' }>, choice: ImportChoice, knownCode: string | undefined): string {
+function noteOf(
+  row: Exclude<PlannedRow, { status: 'refused' }>,
+  choice: ImportChoice,
+  knownCode: string | undefined,
+): string {
   const line = row.line > 0 ? `Line ${row.line}` : 'Sealed';
   switch (row.status) {
     case 'new':
-      return [line, ...(row.isProposed && choice.do !== 'recode' ? ['the code was made for it'] : []), ...(row.secret ? [SECRET_WORDS[row.secret]!] : [])].join(', ');
+      return [
+        line,
+        ...(row.isProposed && choice.do !== 'recode' ? ['the code was made for it'] : []),
+        ...(row.secret ? [SECRET_WORDS[row.secret]!] : []),
+      ].join(', ');
     case 'changed':
       return `${line}, another ${tellFields(row.differs)}${row.differs.includes('code') && knownCode !== undefined ? `, was ${knownCode}` : ''}`;
     case 'taken': {
-      const by = row.by.in === 'file' ? `line ${row.by.line} has this code` : `your list has ${knownCode ?? 'this code'}`;
-      const what = choice.do === 'recode' ? `comes in as ${choice.code}` : choice.do === 'replace' ? 'takes the place of yours' : 'stays out';
+      const by =
+        row.by.in === 'file' ? `line ${row.by.line} has this code` : `your list has ${knownCode ?? 'this code'}`;
+      const what =
+        choice.do === 'recode'
+          ? `comes in as ${choice.code}`
+          : choice.do === 'replace'
+            ? 'takes the place of yours'
+            : 'stays out';
       return `${line}, ${by}: ${what}`;
     }
     case 'same':
@@ -104,7 +140,16 @@ const styles = StyleSheet.create({
   plain: { paddingHorizontal: 16, paddingVertical: 8, gap: 2 },
   tick: { flex: 1, minWidth: 0 },
   taken: { flex: 1, minWidth: 0, paddingVertical: 4 },
-  pair: { flex: 1, flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 10, minHeight: 56, paddingVertical: 6, minWidth: 0 },
+  pair: {
+    flex: 1,
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: 10,
+    minHeight: 56,
+    paddingVertical: 6,
+    minWidth: 0,
+  },
   code: { minWidth: 72 },
   words: { flex: 1, minWidth: 120 },
   was: { textDecorationLine: 'line-through' },

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import type { Choices } from '@/exchange/limits';
+import type { Choices } from '@/exchange/desk';
 import { Choice } from '@/look/Choice';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
@@ -15,7 +15,15 @@ import type { Importer } from './useImport';
 import { DELIMITER_WORDS, ENCODING_WORDS, FORM_WORDS } from './words';
 
 /** How the file is read, where that was not found out as it is meant. */
-export function ReadAsSheet({ isOpen, onClose, importer }: { isOpen: boolean; onClose: () => void; importer: Importer }) {
+export function ReadAsSheet({
+  isOpen,
+  onClose,
+  importer,
+}: {
+  isOpen: boolean;
+  onClose: () => void;
+  importer: Importer;
+}) {
   const [isColumns, setColumns] = useState(false);
   const { readAs, readOtherwise, preview } = importer;
   const table = preview?.table ?? null;
@@ -26,13 +34,20 @@ export function ReadAsSheet({ isOpen, onClose, importer }: { isOpen: boolean; on
     <>
       <Sheet title="Read it as" isOpen={isOpen && !isColumns} onClose={onClose}>
         <ScrollView contentContainerStyle={styles.body}>
-          <Choice label="It is" value={form} choices={(Object.keys(FORM_WORDS) as ListForm[]).map((value) => ({ value, label: FORM_WORDS[value] }))} onChange={(next: ListForm | null) => readOtherwise({ encoding: readAs.encoding, form: next ?? undefined })} />
+          <Choice
+            label="It is"
+            value={form}
+            choices={(Object.keys(FORM_WORDS) as ListForm[]).map((value) => ({ value, label: FORM_WORDS[value] }))}
+            onChange={(next: ListForm | null) => readOtherwise({ encoding: readAs.encoding, form: next ?? undefined })}
+          />
           {form === 'table' && (
             <Choice
               label="Between the cells stand"
               value={readAs.delimiter ?? table?.delimiter ?? null}
               choices={Object.entries(DELIMITER_WORDS).map(([value, label]) => ({ value: value as Delimiter, label }))}
-              onChange={(delimiter: Delimiter | null) => readOtherwise({ encoding: readAs.encoding, form: 'table', delimiter: delimiter ?? undefined })}
+              onChange={(delimiter: Delimiter | null) =>
+                readOtherwise({ encoding: readAs.encoding, form: 'table', delimiter: delimiter ?? undefined })
+              }
             />
           )}
           <Choice
@@ -42,7 +57,11 @@ export function ReadAsSheet({ isOpen, onClose, importer }: { isOpen: boolean; on
             onChange={(encoding: Encoding) => set({ encoding })}
           />
           {isTable && table && (
-            <Tick role="checkbox" isOn={table.hasHeading} onPress={() => set({ form, hasHeading: !table.hasHeading, columns: undefined })}>
+            <Tick
+              role="checkbox"
+              isOn={table.hasHeading}
+              onPress={() => set({ form, hasHeading: !table.hasHeading, columns: undefined })}
+            >
               <Text variant="bodyLarge">The first row is a heading</Text>
             </Tick>
           )}
@@ -73,5 +92,12 @@ export function ReadAsSheet({ isOpen, onClose, importer }: { isOpen: boolean; on
 const styles = StyleSheet.create({
   body: { paddingHorizontal: 20, gap: 12 },
   columns: { height: 480, flexShrink: 1 },
-  foot: { flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'flex-end', gap: 8, paddingHorizontal: 20, paddingTop: 12 },
+  foot: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    justifyContent: 'flex-end',
+    gap: 8,
+    paddingHorizontal: 20,
+    paddingTop: 12,
+  },
 });

@@ -24,12 +24,17 @@ interface RowSheetProps {
 /** What is to become of one row: out, in under this or another code, or in place of what has its code. */
 export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps) {
   const { shortcuts } = useList();
-  const [picked, setPicked] = useState<'leave' | 'in' | 'replace'>(choice.do === 'replace' ? 'replace' : choice.do === 'leave' && row.status !== 'taken' ? 'leave' : 'in');
+  const [picked, setPicked] = useState<'leave' | 'in' | 'replace'>(
+    choice.do === 'replace' ? 'replace' : choice.do === 'leave' && row.status !== 'taken' ? 'leave' : 'in',
+  );
   const own = row.status === 'refused' ? '' : row.wanted.fields.code;
   const [code, setCode] = useState(choice.do === 'recode' ? choice.code : row.status === 'taken' ? row.free : own);
   const [error, setError] = useState<string>();
   if (row.status === 'refused' || row.status === 'same') return null;
-  const holder = row.status === 'taken' && row.by.in === 'list' ? shortcuts.find(({ id }) => id === (row.by as { id: string }).id) : undefined;
+  const holder =
+    row.status === 'taken' && row.by.in === 'list'
+      ? shortcuts.find(({ id }) => id === (row.by as { id: string }).id)
+      : undefined;
   const decide = () => {
     if (picked !== 'in') {
       onChoose({ do: picked });
@@ -39,7 +44,15 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
     const typed = trimCode(code);
     const problem = checkCode(typed);
     const key = matchKey(typed);
-    const isTaken = shortcuts.some((one) => matchKey(one.code) === key) || all.some((other) => other !== row && other.status !== 'refused' && other.status !== 'taken' && matchKey(other.wanted.fields.code) === key);
+    const isTaken =
+      shortcuts.some((one) => matchKey(one.code) === key) ||
+      all.some(
+        (other) =>
+          other !== row &&
+          other.status !== 'refused' &&
+          other.status !== 'taken' &&
+          matchKey(other.wanted.fields.code) === key,
+      );
     if (problem) setError(tellProblem('code', problem));
     else if (isTaken) setError(`${typed} is taken. Choose another code.`);
     else {
@@ -63,8 +76,20 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
             </Tick>
           )}
         </View>
-        {picked === 'in' && <Field label="You type" isCode value={code} onChangeText={setCode} onBlur={() => {}} onSubmit={decide} error={error} />}
-        {holder && <Text variant="bodySmall">{`In your list ${holder.code} gives “${holder.private ? MASK : holder.content.expansion.slice(0, 120)}”`}</Text>}
+        {picked === 'in' && (
+          <Field
+            label="You type"
+            isCode
+            value={code}
+            onChangeText={setCode}
+            onBlur={() => {}}
+            onSubmit={decide}
+            error={error}
+          />
+        )}
+        {holder && (
+          <Text variant="bodySmall">{`In your list ${holder.code} gives “${holder.private ? MASK : holder.content.expansion.slice(0, 120)}”`}</Text>
+        )}
       </ScrollView>
       <View style={styles.foot}>
         <LatchButton label="Done" onPress={decide} />

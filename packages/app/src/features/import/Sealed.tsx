@@ -17,15 +17,32 @@ export function Sealed({ count, onOpen }: { count: number; onOpen: (passphrase: 
     setWorking(true);
     const isRight = await onOpen(passphrase).catch(() => false);
     setWorking(false);
-    if (!isRight) setError('It does not open with this passphrase. Look at capitals and blanks, or the file is damaged.');
+    if (!isRight)
+      setError('It does not open with this passphrase. Look at capitals and blanks, or the file is damaged.');
   };
   return (
     <View style={[styles.box, { borderColor: palette.line, backgroundColor: palette.surface }]}>
       <Text variant="bodyMedium">
-        {counted(count, 'shortcut')} that {count === 1 ? 'was' : 'were'} only on one device {count === 1 ? 'is' : 'are'} sealed in it. Without the passphrase {count === 1 ? 'it stays' : 'they stay'} out.
+        {counted(count, 'shortcut')} that {count === 1 ? 'was' : 'were'} only on one device {count === 1 ? 'is' : 'are'}{' '}
+        sealed in it. Without the passphrase {count === 1 ? 'it stays' : 'they stay'} out.
       </Text>
-      <Field label="Passphrase" isSecret value={passphrase} onChangeText={setPassphrase} onBlur={() => {}} onSubmit={() => void open()} error={error} />
-      <Button mode="outlined" icon="key" loading={isWorking} onPress={() => void open()} style={styles.button} contentStyle={styles.tall}>
+      <Field
+        label="Passphrase"
+        isSecret
+        value={passphrase}
+        onChangeText={setPassphrase}
+        onBlur={() => {}}
+        onSubmit={() => void open()}
+        error={error}
+      />
+      <Button
+        mode="outlined"
+        icon="key"
+        loading={isWorking}
+        onPress={() => void open()}
+        style={styles.button}
+        contentStyle={styles.tall}
+      >
         Open them
       </Button>
     </View>

@@ -11,24 +11,62 @@ const idOf = (n: number) => `01930000-0000-7000-8000-${String(n).padStart(12, '0
 
 function shortcut(code: string, expansion: string, more: Partial<Shortcut> = {}): Shortcut {
   number += 1;
-  return { ...RECORD_TYPES.shortcut.defaults, id: idOf(number), code, content: { expansion, template: false, format: 'plain' }, kind: 'message', setId: null, private: false, changed: 0, ...more };
+  return {
+    ...RECORD_TYPES.shortcut.defaults,
+    id: idOf(number),
+    code,
+    content: { expansion, template: false, format: 'plain' },
+    kind: 'message',
+    setId: null,
+    private: false,
+    changed: 0,
+    ...more,
+  };
 }
 
 const visits = { id: idOf(900), name: 'Visits', icon: 'truck', order: 'a0', changed: 0 };
 const list: ListView = {
   shortcuts: [shortcut(';ten', 'Ten minutes', { setId: visits.id }), shortcut(';ws', 'Mill Lane')],
-  sets: [visits], left: [], languages: ['en'], devices: ['app'], keyboards: [], ownKeyboards: [], conventions: [], unsettled: [],
+  sets: [visits],
+  left: [],
+  languages: ['en'],
+  devices: ['app'],
+  keyboards: [],
+  ownKeyboards: [],
+  conventions: [],
+  unsettled: [],
 };
 
-function plan(text: string, choices: Choices = new Map(), more: Partial<Import> = {}, into = list, isKnown: (type: string, id: string) => boolean = () => false) {
+function plan(
+  text: string,
+  choices: Choices = new Map(),
+  more: Partial<Import> = {},
+  into = list,
+  isKnown: (type: string, id: string) => boolean = () => false,
+) {
   const read = readList(text);
   if ('type' in read) throw new Error(read.type);
   const rows = planImport(read.rows, into, read.file?.sets);
-  return importing({ rows, choices, fileSets: read.file?.sets ?? [], into: null, keepsSecrets: true, rest: read.file?.rest ?? null, takes: ['list', 'conventions', 'keyboards', 'leftFindings'], ...more }, into, isKnown);
+  return importing(
+    {
+      rows,
+      choices,
+      fileSets: read.file?.sets ?? [],
+      into: null,
+      keepsSecrets: true,
+      rest: read.file?.rest ?? null,
+      takes: ['list', 'conventions', 'keyboards', 'leftFindings'],
+      ...more,
+    },
+    into,
+    isKnown,
+  );
 }
 
 test('what is new and what is changed, with a set that is made once; and all of it taken back', () => {
-  const { doing, made, changed } = plan('code,expansion,set\n;a,one,Loans\n;b,two,loans\n;c,three,visits\n;ten,Soon,Visits\n;ws,Mill Lane,\n');
+  const { doing, made, changed } = plan(
+    'code,expansion,set\n;a,one,Loans\n;b,two,loans\n;c,three,visits\n;ten,Soon,Visits\n;ws,Mill Lane,\n',
+  );
   expect([made, changed]).toEqual([3, 1]);
   const [set, ...shortcuts] = doing.writes;
   expect(set).toMatchObject({ type: 'set', fields: { name: 'Loans' } });
@@ -47,11 +85,14 @@ test('what is new and what is changed, with a set that is made once; and all of 
 
 test('what a person decides: out, another code, in place of what is there', () => {
   const text = 'code,expansion\n;a,one\n;TEN,other ten\n;WS,other lane\n';
-  const { doing } = plan(text, new Map([
-    [0, { do: 'leave' }],
-    [1, { do: 'recode', code: ';ten2' }],
-    [2, { do: 'replace' }],
-  ]));
+  const { doing } = plan(
+    text,
+    new Map([
+      [0, { do: 'leave' }],
+      [1, { do: 'recode', code: ';ten2' }],
+      [2, { do: 'replace' }],
+    ]),
+  );
   expect(doing.writes).toMatchObject([
     { fields: { code: ';ten2', content: { expansion: 'other ten' } } },
     { id: list.shortcuts[1]!.id, fields: { code: ';WS', content: { expansion: 'other lane' } } },
@@ -62,11 +103,17 @@ test('what a person decides: out, another code, in place of what is there', () =
 
 test('those that say nothing of a set go where they are sent', () => {
   const text = 'code,expansion,set\n;a,one,\n;b,two,Visits\n';
-  expect(plan(text, new Map(), { into: { setId: visits.id } }).doing.writes).toMatchObject([{ fields: { setId: visits.id } }, { fields: { setId: visits.id } }]);
+  expect(plan(text, new Map(), { into: { setId: visits.id } }).doing.writes).toMatchObject([
+    { fields: { setId: visits.id } },
+    { fields: { setId: visits.id } },
+  ]);
   const [set, first] = plan(text, new Map(), { into: { name: 'Brought in' } }).doing.writes;
   expect([set, first]).toMatchObject([{ type: 'set', fields: { name: 'Brought in' } }, { fields: { setId: set!.id } }]);
   // While its name is still being typed there is no set.
-  expect(plan(text, new Map(), { into: { name: ' ' } }).doing.writes).toMatchObject([{ fields: { setId: null } }, { fields: { setId: visits.id } }]);
+  expect(plan(text, new Map(), { into: { name: ' ' } }).doing.writes).toMatchObject([
+    { fields: { setId: null } },
+    { fields: { setId: visits.id } },
+  ]);
 });
 
 test('what looks like a secret stays on this device, unless it is wanted everywhere', () => {
@@ -79,7 +126,13 @@ test('a file of ours brings its ids, sets and counts; what was deleted here come
   const own = shortcut(';own', 'mine', { setId: visits.id, used: { count: 7, since: 5 } });
   const gone = shortcut(';gone', 'back again');
   const empty = { ...list, shortcuts: [], sets: [] };
-  const { doing, uses } = plan(writeList({ shortcuts: [own, gone], sets: [visits] }, 'json', NOW), new Map(), {}, empty, (_type, id) => id === gone.id);
+  const { doing, uses } = plan(
+    writeList({ shortcuts: [own, gone], sets: [visits] }, 'json', NOW),
+    new Map(),
+    {},
+    empty,
+    (_type, id) => id === gone.id,
+  );
   expect(doing.writes).toMatchObject([
     { type: 'set', id: visits.id, fields: { name: 'Visits', icon: 'truck', order: 'a0' } },
     { id: own.id, fields: { setId: visits.id, used: { count: 7, since: 5 } } },
@@ -90,15 +143,27 @@ test('a file of ours brings its ids, sets and counts; what was deleted here come
 
 test('the rest of a backup, as far as it is asked for and differs', () => {
   const backup = JSON.stringify({
-    format: 'yellow-latch list', version: 1, made: NOW, sets: [], shortcuts: [],
+    format: 'yellow-latch list',
+    version: 1,
+    made: NOW,
+    sets: [],
+    shortcuts: [],
     rest: {
       list: { languages: ['en', 'de'], devices: ['app'], keyboards: [] },
-      conventions: [{ id: idOf(950), scope: { of: 'list' }, mark: { place: 'before', marker: ';' }, capitals: 'small' }],
+      conventions: [
+        { id: idOf(950), scope: { of: 'list' }, mark: { place: 'before', marker: ';' }, capitals: 'small' },
+      ],
       keyboards: [],
       leftFindings: [{ id: idOf(951), shortcutId: idOf(1), finding: 'word', about: 'x', reason: 'It is fine.' }],
     },
   });
-  const chosen = { id: idOf(960), scope: { of: 'list' as const }, mark: { place: 'before' as const, marker: ',' }, capitals: 'small' as const, changed: 1 };
+  const chosen = {
+    id: idOf(960),
+    scope: { of: 'list' as const },
+    mark: { place: 'before' as const, marker: ',' },
+    capitals: 'small' as const,
+    changed: 1,
+  };
   const { doing } = plan(backup, new Map(), { takes: ['list', 'conventions'] }, { ...list, conventions: [chosen] });
   expect(doing.writes).toMatchObject([
     { type: 'list', fields: { languages: ['en', 'de'] } },

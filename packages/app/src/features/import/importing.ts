@@ -6,7 +6,7 @@ import { v7 as uuid } from 'uuid';
 
 import { editing, type Doing } from '@/replica/doing';
 import { keyAt } from '@/replica/order';
-import type { Write } from '@/replica/replica';
+import type { Write } from '@/replica/write';
 import type { ListView } from '@/replica/view';
 
 /** What a person decided: of rows, by their place among all; the rest is done as usual. */
@@ -63,7 +63,14 @@ export function importing(what: Import, list: ListView, isKnown: IsKnown): Impor
     if (counts) uses[own] = used.count;
     const whole: ShortcutFields = { ...fields, code, setId: sets.idOf(set) };
     doings.push({
-      writes: [{ type: 'shortcut', id: own, isPrivate: staysHere, fields: { ...whole, ...(known ? { deleted: false } : {}), ...(counts ? { used } : {}) } }],
+      writes: [
+        {
+          type: 'shortcut',
+          id: own,
+          isPrivate: staysHere,
+          fields: { ...whole, ...(known ? { deleted: false } : {}), ...(counts ? { used } : {}) },
+        },
+      ],
       undo: () => [{ type: 'shortcut', id: own, fields: { deleted: true } }],
     });
     made += 1;
@@ -79,7 +86,13 @@ export function importing(what: Import, list: ListView, isKnown: IsKnown): Impor
     const { wanted, secret } = row;
     const code = choice.do === 'recode' ? choice.code : wanted.fields.code;
     if (row.status === 'new') return make(wanted, code, secret !== null);
-    const known = byId.get(row.status === 'changed' ? row.known : row.by.in === 'list' && choice.do === 'replace' ? row.by.id : (wanted.id ?? ''));
+    const known = byId.get(
+      row.status === 'changed'
+        ? row.known
+        : row.by.in === 'list' && choice.do === 'replace'
+          ? row.by.id
+          : (wanted.id ?? ''),
+    );
     if (row.status === 'changed') {
       if (known) change(known, changesTo(row.differs, wanted, sets));
     } else if (choice.do === 'replace') {
@@ -89,14 +102,21 @@ export function importing(what: Import, list: ListView, isKnown: IsKnown): Impor
   });
   const all = [...sets.doings(), ...doings, ...restDoings(what, list)];
   return {
-    doing: { writes: all.flatMap(({ writes }) => writes), undo: () => [...all].reverse().flatMap(({ undo }) => undo([])) },
+    doing: {
+      writes: all.flatMap(({ writes }) => writes),
+      undo: () => [...all].reverse().flatMap(({ undo }) => undo([])),
+    },
     made,
     changed,
     uses,
   };
 }
 
-function changesTo(differs: readonly (keyof ShortcutFields)[], { fields, set }: Wanted, sets: Sets): Partial<ShortcutFields> {
+function changesTo(
+  differs: readonly (keyof ShortcutFields)[],
+  { fields, set }: Wanted,
+  sets: Sets,
+): Partial<ShortcutFields> {
   return Object.fromEntries(differs.map((field) => [field, field === 'setId' ? sets.idOf(set) : fields[field]]));
 }
 
@@ -147,11 +167,14 @@ class Sets {
   private make(key: string, id: string, name: string, icon: string, ownOrder: string | null): string {
     const known = this.ids.get(key);
     if (known) return known;
-    const order = ownOrder !== null && !this.orders.includes(ownOrder) ? ownOrder : keyAt(this.orders, this.orders.length);
+    const order =
+      ownOrder !== null && !this.orders.includes(ownOrder) ? ownOrder : keyAt(this.orders, this.orders.length);
     this.orders = [...this.orders, order].sort();
     this.ids.set(key, id);
     this.made.push({
-      writes: [{ type: 'set', id, fields: { name, icon, order, ...(this.isKnown('set', id) ? { deleted: false } : {}) } }],
+      writes: [
+        { type: 'set', id, fields: { name, icon, order, ...(this.isKnown('set', id) ? { deleted: false } : {}) } },
+      ],
       undo: () => [{ type: 'set', id, fields: { deleted: true } }],
     });
     return id;
@@ -165,18 +188,29 @@ function restDoings({ rest, takes }: Import, list: ListView): Doing[] {
   if (takes.includes('list') && rest.list) {
     const { languages, devices, keyboards } = list;
     const was = { languages: [...languages], devices: [...devices], keyboards: [...keyboards] };
-    doings.push({ writes: [{ type: 'list', id: LIST_RECORD_ID, fields: rest.list }], undo: () => [{ type: 'list', id: LIST_RECORD_ID, fields: was }] });
+    doings.push({
+      writes: [{ type: 'list', id: LIST_RECORD_ID, fields: rest.list }],
+      undo: () => [{ type: 'list', id: LIST_RECORD_ID, fields: was }],
+    });
   }
-  const put = <T extends 'convention' | 'keyboard' | 'leftFinding'>(type: T, there: readonly { id: string; changed: number }[], { id, ...fields }: { id: string }, knownId = id) => {
+  const put = <T extends 'convention' | 'keyboard' | 'leftFinding'>(
+    type: T,
+    there: readonly { id: string; changed: number }[],
+    { id, ...fields }: { id: string },
+    knownId = id,
+  ) => {
     const known = there.find((one) => one.id === knownId);
     const write = (some: object): Write => ({ type, id: knownId, fields: some });
     if (!known) doings.push({ writes: [write({ ...fields, deleted: false })], undo: () => [write({ deleted: true })] });
     else {
       const { id: _id, changed: _changed, ...was } = known;
-      if (JSON.stringify(was) !== JSON.stringify(fields)) doings.push({ writes: [write(fields)], undo: () => [write(was)] });
+      if (JSON.stringify(was) !== JSON.stringify(fields))
+        doings.push({ writes: [write(fields)], undo: () => [write(was)] });
     }
   };
-  if (takes.includes('conventions')) for (const one of rest.conventions) put('convention', list.conventions, one, list.conventions.find(({ scope }) => isSameScope(scope, one.scope))?.id);
+  if (takes.includes('conventions'))
+    for (const one of rest.conventions)
+      put('convention', list.conventions, one, list.conventions.find(({ scope }) => isSameScope(scope, one.scope))?.id);
   if (takes.includes('keyboards')) for (const one of rest.keyboards) put('keyboard', list.ownKeyboards, one);
   if (takes.includes('leftFindings')) for (const one of rest.leftFindings) put('leftFinding', list.left, one);
   return doings;

@@ -1,7 +1,8 @@
 import type { ImportChoice } from '@yellow-latch/core/exchange/choice';
 import { useEffect, useMemo, useState } from 'react';
 
-import { LARGEST_FILE, type Choices as ReadAs, type FileProblem, type Preview } from '@/exchange/limits';
+import type { Choices as ReadAs, FileProblem, Preview } from '@/exchange/desk';
+import { LARGEST_FILE } from '@/exchange/limits';
 import { useExchange } from '@/exchange/useExchange';
 import { addUses } from '@/effort/uses';
 import { useList, useOpened } from '@/replica/ReplicaProvider';
@@ -63,7 +64,22 @@ export function useImport() {
   const preview = result !== null && !('type' in result) ? result : null;
   const takes = REST_PARTS.filter((part) => !left.includes(part));
   const plan = useMemo(
-    () => (preview ? importing({ rows: preview.rows, choices, fileSets: preview.sets, into, keepsSecrets, rest: preview.rest, takes: REST_PARTS.filter((part) => !left.includes(part)) }, list, (type, id) => replica.recordOf(type, id) !== undefined) : null),
+    () =>
+      preview
+        ? importing(
+            {
+              rows: preview.rows,
+              choices,
+              fileSets: preview.sets,
+              into,
+              keepsSecrets,
+              rest: preview.rest,
+              takes: REST_PARTS.filter((part) => !left.includes(part)),
+            },
+            list,
+            (type, id) => replica.recordOf(type, id) !== undefined,
+          )
+        : null,
     [preview, choices, into, keepsSecrets, left, list, replica],
   );
 
@@ -92,7 +108,8 @@ export function useImport() {
     keepsSecrets,
     setKeepsSecrets,
     takes,
-    setTakes: (part: RestPart, isTaken: boolean) => setLeft(isTaken ? left.filter((one) => one !== part) : [...left, part]),
+    setTakes: (part: RestPart, isTaken: boolean) =>
+      setLeft(isTaken ? left.filter((one) => one !== part) : [...left, part]),
     plan,
     openText: (text: string) => open('What you pasted', new TextEncoder().encode(text)),
     openFile: async (file: File) => {
@@ -114,7 +131,10 @@ export function useImport() {
     bringIn: async () => {
       if (!plan || plan.doing.writes.length === 0) return;
       const { made, changed } = plan;
-      const what = [...(made > 0 ? [`${counted(made, 'shortcut')} ${made === 1 ? 'is' : 'are'} new`] : []), ...(changed > 0 ? [`${counted(changed, 'shortcut')} ${changed === 1 ? 'is' : 'are'} changed`] : [])];
+      const what = [
+        ...(made > 0 ? [`${counted(made, 'shortcut')} ${made === 1 ? 'is' : 'are'} new`] : []),
+        ...(changed > 0 ? [`${counted(changed, 'shortcut')} ${changed === 1 ? 'is' : 'are'} changed`] : []),
+      ];
       await doIt(plan.doing, what.length > 0 ? `${what.join(', ')}.` : 'It is restored.');
       await addUses(replica.db, plan.uses);
     },

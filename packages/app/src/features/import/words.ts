@@ -1,7 +1,7 @@
 import type { ListForm, Refusal } from '@yellow-latch/core/exchange';
 import type { Encoding } from '@yellow-latch/core/exchange/encodings';
 
-import type { FileProblem } from '@/exchange/limits';
+import type { FileProblem } from '@/exchange/desk';
 import { tellDecodeProblem } from '@/exchange/words';
 import { tellProblem } from '@/features/editor/words';
 import { tellTemplateProblem } from '@/expansion/words';
@@ -44,7 +44,9 @@ export function tellRefusal(refusal: Refusal): string {
       return `At character ${refusal.position}, “${refusal.field}” is not what it should be: ${refusal.message}.`;
     case 'code':
     case 'expansion':
-      return refusal.problem.type === 'empty' ? 'There is no text for the code.' : tellProblem(refusal.type, refusal.problem);
+      return refusal.problem.type === 'empty'
+        ? 'There is no text for the code.'
+        : tellProblem(refusal.type, refusal.problem);
     case 'template':
       return tellTemplateProblem(refusal.problem);
     case 'cell':

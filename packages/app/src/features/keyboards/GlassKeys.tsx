@@ -60,7 +60,12 @@ export function GlassKeys({ keyboard, before, onKey, onBackspace, onTap }: Glass
   });
   const rows = [...new Set(Object.values(keyboard.keys).map(({ y }) => y))].sort((a, b) => a - b);
   const rowHeight = Object.values(keyboard.keys)[0]!.height;
-  const backspace = { x: BACKSPACE.x * extent.width + extent.left, y: rows.at(-2)!, width: BACKSPACE.width * extent.width, height: rowHeight };
+  const backspace = {
+    x: BACKSPACE.x * extent.width + extent.left,
+    y: rows.at(-2)!,
+    width: BACKSPACE.width * extent.width,
+    height: rowHeight,
+  };
   return (
     <View
       role="group"
@@ -81,13 +86,23 @@ export function GlassKeys({ keyboard, before, onKey, onBackspace, onTap }: Glass
               <Pressable
                 key={drawn.name}
                 role="button"
-                aria-label={drawn.isSwitch ? `To ${layerName(plain.to[0]!)}` : choices.length > 0 ? `${drawn.label}, held: ${drawn.behind}` : drawn.label}
+                aria-label={
+                  drawn.isSwitch
+                    ? `To ${layerName(plain.to[0]!)}`
+                    : choices.length > 0
+                      ? `${drawn.label}, held: ${drawn.behind}`
+                      : drawn.label
+                }
                 tabIndex={-1}
                 delayLongPress={400}
-                onLongPress={choices.length > 0 ? () => {
-                  wasHeld.current = true;
-                  setHeld({ key: drawn, choices });
-                } : undefined}
+                onLongPress={
+                  choices.length > 0
+                    ? () => {
+                        wasHeld.current = true;
+                        setHeld({ key: drawn, choices });
+                      }
+                    : undefined
+                }
                 onPressIn={() => {
                   wasHeld.current = false;
                 }}
@@ -98,11 +113,20 @@ export function GlassKeys({ keyboard, before, onKey, onBackspace, onTap }: Glass
                 style={({ pressed }) => [
                   styles.key,
                   place(drawn.key),
-                  { borderColor: palette.inkSoft, backgroundColor: isUp ? palette.ink : drawn.isSwitch ? palette.line : palette.surface },
+                  {
+                    borderColor: palette.inkSoft,
+                    backgroundColor: isUp ? palette.ink : drawn.isSwitch ? palette.line : palette.surface,
+                  },
                   pressed && { backgroundColor: palette.inkSoft },
                 ]}
               >
-                {icon ? <Icon name={icon} size={20} color={color} /> : <Text style={[styles.sign, { color, fontSize: drawn.label.length > 2 ? 14 : 19 }]}>{drawn.label}</Text>}
+                {icon ? (
+                  <Icon name={icon} size={20} color={color} />
+                ) : (
+                  <Text style={[styles.sign, { color, fontSize: drawn.label.length > 2 ? 14 : 19 }]}>
+                    {drawn.label}
+                  </Text>
+                )}
                 {drawn.behind !== '' && (
                   <Text aria-hidden numberOfLines={1} style={[styles.behind, { color: palette.inkSoft }]}>
                     {drawn.behind.slice(0, 2)}
@@ -112,18 +136,45 @@ export function GlassKeys({ keyboard, before, onKey, onBackspace, onTap }: Glass
             );
           })}
         {width > 0 && (
-          <Pressable role="button" aria-label="Delete back" tabIndex={-1} onPress={back} {...keepingFocus} style={[styles.key, place(backspace), { borderColor: palette.inkSoft, backgroundColor: palette.line }]}>
+          <Pressable
+            role="button"
+            aria-label="Delete back"
+            tabIndex={-1}
+            onPress={back}
+            {...keepingFocus}
+            style={[styles.key, place(backspace), { borderColor: palette.inkSoft, backgroundColor: palette.line }]}
+          >
             <Icon name="backspace" size={20} color={palette.ink} />
           </Pressable>
         )}
         {held && (
-          <View role="group" aria-label={`Behind ${held.key.label}`} style={[styles.held, { backgroundColor: palette.surface, borderColor: palette.ink, top: place(held.key.key).top - ABOVE }]}>
+          <View
+            role="group"
+            aria-label={`Behind ${held.key.label}`}
+            style={[
+              styles.held,
+              { backgroundColor: palette.surface, borderColor: palette.ink, top: place(held.key.key).top - ABOVE },
+            ]}
+          >
             {held.choices.map((choice) => (
-              <Pressable key={choice.gives} role="button" aria-label={choice.gives} onPress={() => press(choice)} {...keepingFocus} style={styles.choice}>
+              <Pressable
+                key={choice.gives}
+                role="button"
+                aria-label={choice.gives}
+                onPress={() => press(choice)}
+                {...keepingFocus}
+                style={styles.choice}
+              >
                 <Text style={styles.sign}>{choice.gives}</Text>
               </Pressable>
             ))}
-            <Pressable role="button" aria-label="None of them" onPress={() => setHeld(null)} {...keepingFocus} style={styles.choice}>
+            <Pressable
+              role="button"
+              aria-label="None of them"
+              onPress={() => setHeld(null)}
+              {...keepingFocus}
+              style={styles.choice}
+            >
               <Icon name="close" size={18} color={palette.ink} />
             </Pressable>
           </View>
@@ -138,6 +189,18 @@ const styles = StyleSheet.create({
   key: { position: 'absolute', borderWidth: 1, borderRadius: 5, alignItems: 'center', justifyContent: 'center' },
   sign: { fontFamily: FACES.code, fontSize: 19, lineHeight: 24 },
   behind: { position: 'absolute', top: 1, right: 4, fontSize: 10, lineHeight: 13 },
-  held: { position: 'absolute', alignSelf: 'center', left: 8, right: 8, flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'center', borderWidth: 1.5, borderRadius: 8, padding: 4, zIndex: 1 },
+  held: {
+    position: 'absolute',
+    alignSelf: 'center',
+    left: 8,
+    right: 8,
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    justifyContent: 'center',
+    borderWidth: 1.5,
+    borderRadius: 8,
+    padding: 4,
+    zIndex: 1,
+  },
   choice: { minWidth: 48, minHeight: 48, alignItems: 'center', justifyContent: 'center' },
 });

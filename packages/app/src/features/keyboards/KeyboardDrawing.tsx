@@ -25,7 +25,10 @@ export function KeyboardDrawing({ keyboard, layer, lit, width }: KeyboardDrawing
   const way = lit.map((name) => keyboard.keys[name]!).map(({ x, y }) => place(x, y));
   const last = way.at(-1);
   return (
-    <View role="img" aria-label={`${keyboard.name}: ${layerName(layer)}${lit.length > 0 ? `; ${lit.length} pressed` : ''}`}>
+    <View
+      role="img"
+      aria-label={`${keyboard.name}: ${layerName(layer)}${lit.length > 0 ? `; ${lit.length} pressed` : ''}`}
+    >
       <Svg width={width} height={height} aria-hidden>
         {keysIn(keyboard, layer).map(({ name, key, label, behind, isSwitch }) => {
           const { x, y } = place(key.x, key.y);
@@ -55,7 +58,14 @@ export function KeyboardDrawing({ keyboard, layer, lit, width }: KeyboardDrawing
                 {label}
               </SvgText>
               {behind !== '' && h > 30 && (
-                <SvgText x={x + w / 2 - 3} y={y - h / 2 + 10} fontSize={9} fontFamily={FACES.text} textAnchor="end" fill={isLit ? palette.surface : palette.inkSoft}>
+                <SvgText
+                  x={x + w / 2 - 3}
+                  y={y - h / 2 + 10}
+                  fontSize={9}
+                  fontFamily={FACES.text}
+                  textAnchor="end"
+                  fill={isLit ? palette.surface : palette.inkSoft}
+                >
                   {behind}
                 </SvgText>
               )}
@@ -73,7 +83,16 @@ export function KeyboardDrawing({ keyboard, layer, lit, width }: KeyboardDrawing
             opacity={0.85}
           />
         )}
-        {last && <Circle cx={last.x} cy={last.y} r={Math.min(16, height / 12)} fill="none" stroke={palette.alarm} strokeWidth={2.5} />}
+        {last && (
+          <Circle
+            cx={last.x}
+            cy={last.y}
+            r={Math.min(16, height / 12)}
+            fill="none"
+            stroke={palette.alarm}
+            strokeWidth={2.5}
+          />
+        )}
       </Svg>
     </View>
   );

@@ -36,12 +36,16 @@ export default function KeyboardsPage() {
   const parts = keyboards.reduce((sum, { share }) => sum + share, 0);
   const change = (index: number, next: KeyboardUse | null) =>
     void choose({ keyboards: keyboards.flatMap((use, at) => (at !== index ? [use] : next ? [next] : [])) });
-  const free = [...Object.entries(LAYOUTS).map(([id, { name }]) => ({ value: id, label: name })), ...ownKeyboards.map(({ id, layout }) => ({ value: id, label: layout.name }))].filter(
-    ({ value }) => !keyboards.some(({ keyboard }) => keyboard === value),
-  );
+  const free = [
+    ...Object.entries(LAYOUTS).map(([id, { name }]) => ({ value: id, label: name })),
+    ...ownKeyboards.map(({ id, layout }) => ({ value: id, label: layout.name })),
+  ].filter(({ value }) => !keyboards.some(({ keyboard }) => keyboard === value));
   const makeOwn = async () => {
     if (!shown.layout) return;
-    const [id] = await write({ type: 'keyboard', fields: { layout: { ...shown.layout, name: `${shown.layout.name}, mine`.slice(0, 60) } } });
+    const [id] = await write({
+      type: 'keyboard',
+      fields: { layout: { ...shown.layout, name: `${shown.layout.name}, mine`.slice(0, 60) } },
+    });
     router.navigate({ pathname: '/check/keyboards/[id]', params: { id: id! } });
   };
   const isOwn = ownKeyboards.some(({ id }) => id === shown.use.keyboard);
@@ -54,7 +58,9 @@ export default function KeyboardsPage() {
         </FocusHeading>
       </DetailHead>
       <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
-        <Text variant="bodyMedium">What a code costs is reckoned on these, each by its part, without word prediction.</Text>
+        <Text variant="bodyMedium">
+          What a code costs is reckoned on these, each by its part, without word prediction.
+        </Text>
         <View role="radiogroup" aria-label="Keyboard shown" style={styles.cards}>
           {known.map(({ use, layout }, index) => (
             <UseCard
@@ -72,7 +78,13 @@ export default function KeyboardsPage() {
         </View>
         {keyboards.length < LIMITS.keyboards && (
           <View style={styles.actions}>
-            <Button mode="outlined" icon="plus" onPress={() => setAdding(true)} style={styles.button} contentStyle={styles.tall}>
+            <Button
+              mode="outlined"
+              icon="plus"
+              onPress={() => setAdding(true)}
+              style={styles.button}
+              contentStyle={styles.tall}
+            >
               Another keyboard
             </Button>
           </View>
@@ -91,7 +103,9 @@ export default function KeyboardsPage() {
                 icon="pencil"
                 contentStyle={styles.tall}
                 onPress={() =>
-                  isOwn ? router.navigate({ pathname: '/check/keyboards/[id]', params: { id: shown.use.keyboard } }) : void makeOwn()
+                  isOwn
+                    ? router.navigate({ pathname: '/check/keyboards/[id]', params: { id: shown.use.keyboard } })
+                    : void makeOwn()
                 }
               >
                 {isOwn ? 'Change its keys' : 'Mine has other keys'}
@@ -107,7 +121,8 @@ export default function KeyboardsPage() {
         isOpen={isAdding}
         onClose={() => setAdding(false)}
         onChange={(id: string | null) => {
-          if (id !== null) void choose({ keyboards: [...keyboards, { keyboard: id, share: 1, pace: 1, device: deviceOf(id) }] });
+          if (id !== null)
+            void choose({ keyboards: [...keyboards, { keyboard: id, share: 1, pace: 1, device: deviceOf(id) }] });
         }}
       />
       <PaceSheet

@@ -33,7 +33,9 @@ function rowsOf(layout: Layout): { part: string; at: number; label: string; text
           ['base', 'Without shift', layout.base],
           ['shift', 'With shift', layout.shift],
         ];
-  return parts.flatMap(([part, name, rows]) => rows.map((text, at) => ({ part, at, label: `${name}, ${ROWS[at]!}`, text })));
+  return parts.flatMap(([part, name, rows]) =>
+    rows.map((text, at) => ({ part, at, label: `${name}, ${ROWS[at]!}`, text })),
+  );
 }
 
 function withRow(layout: Layout, part: string, at: number, text: string): Layout {
@@ -72,7 +74,12 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
     await write({ type: 'keyboard', id, fields: { layout: parsed.data } });
     const isInUse = keyboards.some(({ keyboard }) => keyboard === id);
     if (!isInUse) {
-      await choose({ keyboards: [...keyboards, { keyboard: id, share: 1, pace: 1, device: layout.type === 'glass' ? 'phone-list' : 'computer-list' }] });
+      await choose({
+        keyboards: [
+          ...keyboards,
+          { keyboard: id, share: 1, pace: 1, device: layout.type === 'glass' ? 'phone-list' : 'computer-list' },
+        ],
+      });
     }
     back();
   };
@@ -105,7 +112,9 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
           error={problemOf('name') && 'Give it a name of at most 60 characters.'}
         />
         <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-          {layout.type === 'glass' ? 'The signs of each row, side by side.' : 'The signs of each row, a blank between each two.'}
+          {layout.type === 'glass'
+            ? 'The signs of each row, side by side.'
+            : 'The signs of each row, a blank between each two.'}
         </Text>
         {rowsOf(layout).map(({ part, at, label, text }) => (
           <Field
@@ -121,10 +130,18 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
         ))}
         {layout.type === 'glass' && (
           <>
-            <Tick role="checkbox" isOn={layout.fallsBack} onPress={() => setDraft({ ...layout, fallsBack: !layout.fallsBack })}>
+            <Tick
+              role="checkbox"
+              isOn={layout.fallsBack}
+              onPress={() => setDraft({ ...layout, fallsBack: !layout.fallsBack })}
+            >
               <Text variant="bodyLarge">After a space it goes back to letters</Text>
             </Tick>
-            <Tick role="checkbox" isOn={layout.hasFigureRow} onPress={() => setDraft({ ...layout, hasFigureRow: !layout.hasFigureRow })}>
+            <Tick
+              role="checkbox"
+              isOn={layout.hasFigureRow}
+              onPress={() => setDraft({ ...layout, hasFigureRow: !layout.hasFigureRow })}
+            >
               <Text variant="bodyLarge">It has a row of figures above the letters</Text>
             </Tick>
           </>
@@ -132,7 +149,13 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
         {parsed.success && <WayExplorer keyboard={keyboardOf(id, parsed.data)} sample={sampleOf(shortcuts)} pace={1} />}
       </ScrollView>
       <View style={[styles.foot, { borderColor: palette.line }]}>
-        <Button icon="trash" mode="text" textColor={palette.alarm} onPress={() => void remove()} contentStyle={styles.tall}>
+        <Button
+          icon="trash"
+          mode="text"
+          textColor={palette.alarm}
+          onPress={() => void remove()}
+          contentStyle={styles.tall}
+        >
           Delete
         </Button>
         <View style={styles.title} />

@@ -46,7 +46,8 @@ function Measure({ keyboard, onClose, onKeep }: PaceSheetProps & { keyboard: Key
   return (
     <View style={styles.body}>
       <Text variant="bodyMedium">
-        Type this as you always do, without word prediction, on the keyboard that is meant: {keyboard.name}. Time runs from your first key.
+        Type this as you always do, without word prediction, on the keyboard that is meant: {keyboard.name}. Time runs
+        from your first key.
       </Text>
       <Text variant="bodyMedium" style={STRONG}>
         {PROMPT}

@@ -50,25 +50,37 @@ export function StandIn({ device, text, before, onKey, onBackspace, otherTaps: l
           tellTaps(all)
         ) : (
           <>
-            <Text style={[STRONG, { color: palette.ink }]}>{tellTaps(all)}</Text> instead of {Math.max(0, written - start.written)}
+            <Text style={[STRONG, { color: palette.ink }]}>{tellTaps(all)}</Text> instead of{' '}
+            {Math.max(0, written - start.written)}
           </>
         )}
       </Text>
-      <GlassKeys key={keyboard.id} keyboard={keyboard} before={before} onKey={onKey} onBackspace={onBackspace} onTap={() => setTaps((count) => count + 1)} />
+      <GlassKeys
+        key={keyboard.id}
+        keyboard={keyboard}
+        before={before}
+        onKey={onKey}
+        onBackspace={onBackspace}
+        onTap={() => setTaps((count) => count + 1)}
+      />
     </View>
   );
 }
 
 /** The taps that a text takes written out from its beginning; null: it is too long to be counted along. */
 function writtenOut(text: string, keyboard: Keyboard): number | null {
-  return text.length > LONGEST_COUNTED ? null : typeFrom(pricerOf(keyboard), text.normalize('NFC'), BEGINNING_STATE).taps;
+  return text.length > LONGEST_COUNTED
+    ? null
+    : typeFrom(pricerOf(keyboard), text.normalize('NFC'), BEGINNING_STATE).taps;
 }
 
 /** The keyboard that is in use on a device; where none on glass is, the generic one in the first language. */
 function useGlassKeyboard(device: string): Keyboard {
   const { keyboards, ownKeyboards, languages } = useList();
   const form = device.startsWith('tablet') ? 'tablet' : 'phone';
-  const own = keyboards.find((use) => use.device === device && layoutOf(use.keyboard, ownKeyboards)?.type === 'glass')?.keyboard;
+  const own = keyboards.find(
+    (use) => use.device === device && layoutOf(use.keyboard, ownKeyboards)?.type === 'glass',
+  )?.keyboard;
   const id = own ?? usualKeyboards(languages)[0]!.keyboard.replace('phone', form);
   return keyboardOf(id, layoutOf(id, ownKeyboards) ?? LAYOUTS['phone-en']!);
 }

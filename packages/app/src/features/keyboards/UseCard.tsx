@@ -32,7 +32,13 @@ export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange,
   const { share, pace, device } = use;
   const percent = `${Math.round((share * 100) / parts)} %`;
   return (
-    <View style={[styles.card, { borderColor: isShown ? palette.ink : palette.line }, isShown && { backgroundColor: palette.surface }]}>
+    <View
+      style={[
+        styles.card,
+        { borderColor: isShown ? palette.ink : palette.line },
+        isShown && { backgroundColor: palette.surface },
+      ]}
+    >
       <View style={styles.line}>
         <Tick role="radio" isOn={isShown} onPress={onShow} label={`Show ${name}`} style={styles.name}>
           <Text variant="bodyLarge" style={isShown && STRONG} numberOfLines={1}>
@@ -65,12 +71,35 @@ export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange,
       </View>
       {isShown && (
         <View style={styles.line}>
-          <ChoiceChip label={`Device of ${name}`} value={device} choices={DEVICES} onChange={(next) => onChange({ ...use, device: next })} />
-          <Button mode="text" icon="timer" onPress={onMeasure} contentStyle={styles.tall} accessibilityLabel={`Measure my pace on ${name}`}>
-            {pace === 1 ? 'Measure my pace' : pace > 1 ? `${tellNumber(pace)} × the time` : `${tellNumber(1 / pace)} × as quick`}
+          <ChoiceChip
+            label={`Device of ${name}`}
+            value={device}
+            choices={DEVICES}
+            onChange={(next) => onChange({ ...use, device: next })}
+          />
+          <Button
+            mode="text"
+            icon="timer"
+            onPress={onMeasure}
+            contentStyle={styles.tall}
+            accessibilityLabel={`Measure my pace on ${name}`}
+          >
+            {pace === 1
+              ? 'Measure my pace'
+              : pace > 1
+                ? `${tellNumber(pace)} × the time`
+                : `${tellNumber(1 / pace)} × as quick`}
           </Button>
           <View style={styles.name} />
-          {onRemove && <IconButton icon="close" size={20} style={styles.square} accessibilityLabel={`${name} is not used`} onPress={onRemove} />}
+          {onRemove && (
+            <IconButton
+              icon="close"
+              size={20}
+              style={styles.square}
+              accessibilityLabel={`${name} is not used`}
+              onPress={onRemove}
+            />
+          )}
         </View>
       )}
     </View>

@@ -32,7 +32,10 @@ export function WayExplorer({ keyboard, sample, pace }: { keyboard: Keyboard; sa
   while (from > 0 && presses[from - 1]!.layer === layer) from -= 1;
   const lit = at < 0 ? [] : presses.slice(from, at + 1).map(({ key }) => key);
   return (
-    <View style={styles.explorer} onLayout={({ nativeEvent }: LayoutChangeEvent) => setWidth(Math.min(WIDEST, nativeEvent.layout.width))}>
+    <View
+      style={styles.explorer}
+      onLayout={({ nativeEvent }: LayoutChangeEvent) => setWidth(Math.min(WIDEST, nativeEvent.layout.width))}
+    >
       <Field
         label="Type something to see its way"
         isCode
@@ -53,8 +56,21 @@ export function WayExplorer({ keyboard, sample, pace }: { keyboard: Keyboard; sa
           </>
         )}
       </Text>
-      {width > 0 && <KeyboardDrawing keyboard={keyboard} layer={layer} lit={lit} width={Math.min(width, extentOf(keyboard).width * LARGEST)} />}
-      <ScrollView horizontal style={styles.row} contentContainerStyle={styles.presses} role="group" aria-label="Press by press">
+      {width > 0 && (
+        <KeyboardDrawing
+          keyboard={keyboard}
+          layer={layer}
+          lit={lit}
+          width={Math.min(width, extentOf(keyboard).width * LARGEST)}
+        />
+      )}
+      <ScrollView
+        horizontal
+        style={styles.row}
+        contentContainerStyle={styles.presses}
+        role="group"
+        aria-label="Press by press"
+      >
         {presses.map((press, index) => {
           const isOn = index === at;
           const isLayerNew = index > 0 && presses[index - 1]!.layer !== press.layer;
@@ -85,7 +101,15 @@ const styles = StyleSheet.create({
   explorer: { gap: 8, minWidth: 0 },
   row: { flexGrow: 0 },
   presses: { gap: 6, paddingBottom: 8 },
-  press: { minWidth: 48, minHeight: 48, paddingHorizontal: 10, borderWidth: 1.5, borderRadius: 6, alignItems: 'center', justifyContent: 'center' },
+  press: {
+    minWidth: 48,
+    minHeight: 48,
+    paddingHorizontal: 10,
+    borderWidth: 1.5,
+    borderRadius: 6,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
   apart: { marginLeft: 10 },
   name: { fontFamily: FACES.code, fontSize: 16 },
 });

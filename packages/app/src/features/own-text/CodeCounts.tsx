@@ -30,7 +30,13 @@ export function CodeCounts({ findings, codeOf, only, onOnly }: CodeCountsProps) 
             aria-pressed={isOn}
             aria-label={`${code}: ${count}`}
             onPress={() => onOnly(isOn ? null : id)}
-            style={[styles.code, { borderColor: isOn ? palette.ink : palette.line, backgroundColor: isOn ? palette.surface : 'transparent' }]}
+            style={[
+              styles.code,
+              {
+                borderColor: isOn ? palette.ink : palette.line,
+                backgroundColor: isOn ? palette.surface : 'transparent',
+              },
+            ]}
           >
             <LatchGlyph verdict={severity} size={20} />
             <View>
@@ -47,5 +53,13 @@ export function CodeCounts({ findings, codeOf, only, onOnly }: CodeCountsProps) 
 const styles = StyleSheet.create({
   row: { flexGrow: 0, flexShrink: 0 },
   codes: { gap: 8, paddingHorizontal: 16, paddingBottom: 8 },
-  code: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 48, paddingHorizontal: 10, borderWidth: 1.5, borderRadius: 6 },
+  code: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    minHeight: 48,
+    paddingHorizontal: 10,
+    borderWidth: 1.5,
+    borderRadius: 6,
+  },
 });

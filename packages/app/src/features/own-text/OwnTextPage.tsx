@@ -54,8 +54,8 @@ export default function OwnTextPage() {
       {source === null ? (
         <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
           <Text variant="bodyMedium">
-            Messages, mail, notes: see where your codes would have fired while you wrote them. It stays on this device, and nothing of
-            it is kept unless you ask.
+            Messages, mail, notes: see where your codes would have fired while you wrote them. It stays on this device,
+            and nothing of it is kept unless you ask.
           </Text>
           {refusal && (
             <Text role="alert" variant="bodyMedium" style={{ color: palette.alarm }}>
@@ -88,7 +88,12 @@ export default function OwnTextPage() {
             <View style={[styles.kept, { borderColor: palette.line }]}>
               <Text variant="bodyMedium">Kept on this device: {kept.name}</Text>
               <View style={styles.actions}>
-                <Button mode="outlined" onPress={() => setSource(kept)} style={styles.button} contentStyle={styles.tall}>
+                <Button
+                  mode="outlined"
+                  onPress={() => setSource(kept)}
+                  style={styles.button}
+                  contentStyle={styles.tall}
+                >
                   Read it again
                 </Button>
                 <Button mode="text" icon="trash" onPress={forget} contentStyle={styles.tall}>
@@ -118,7 +123,12 @@ export default function OwnTextPage() {
               {tellOwnTextProblem(refusal)}
             </Text>
           ) : answer && !('type' in answer) ? (
-            <Reading key={source.name} read={answer} isKept={kept?.bytes === source.bytes} onKeep={() => keep(source)} />
+            <Reading
+              key={source.name}
+              read={answer}
+              isKept={kept?.bytes === source.bytes}
+              onKeep={() => keep(source)}
+            />
           ) : (
             <Text role="status" variant="bodyMedium" style={styles.told}>
               {read && state.phase === 'failed'
@@ -143,6 +153,13 @@ const styles = StyleSheet.create({
   button: { borderRadius: 6 },
   tall: { minHeight: 48 },
   reading: { flex: 1, minHeight: 0 },
-  tools: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 6, paddingHorizontal: 16, paddingBottom: 8 },
+  tools: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: 6,
+    paddingHorizontal: 16,
+    paddingBottom: 8,
+  },
   told: { padding: 16 },
 });

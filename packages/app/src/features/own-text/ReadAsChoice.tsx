@@ -35,7 +35,13 @@ export function ReadAsChoice({ source, onChange }: ReadAsChoiceProps) {
         value={format.type}
         choices={WAYS}
         onChange={(type) =>
-          readAs(type === 'csv' ? { type, column: 0 } : type === 'json-lines' ? { type, field: likelyField(columns) } : { type })
+          readAs(
+            type === 'csv'
+              ? { type, column: 0 }
+              : type === 'json-lines'
+                ? { type, field: likelyField(columns) }
+                : { type },
+          )
         }
       />
       {format.type === 'csv' && columns.length > 0 && (

@@ -40,7 +40,8 @@ export function Reading({ read: { own, report }, isKept, onKeep }: ReadingProps)
       <View style={styles.told}>
         <Text role="status" variant="bodyMedium">
           {counted(report.words, 'word')}, {counted(report.places.length / 3, 'misfire')}
-          {report.findings.length > 0 && ` of ${counted(report.findings.length, 'code')}`}. Counted in this text, no estimate.
+          {report.findings.length > 0 && ` of ${counted(report.findings.length, 'code')}`}. Counted in this text, no
+          estimate.
           {own.skipped.length > 0 &&
             ` ${counted(own.skipped.length, 'row')} passed over; the first is row ${own.skipped[0]!.row}: ${own.skipped[0]!.why}.`}
         </Text>
@@ -64,14 +65,32 @@ export function Reading({ read: { own, report }, isKept, onKeep }: ReadingProps)
               setAsked(0);
             }}
           />
-          <ReadingView text={own.text} from={pages[page]!} past={pages[page + 1]!} spots={onPage} current={current ?? null} />
+          <ReadingView
+            text={own.text}
+            from={pages[page]!}
+            past={pages[page + 1]!}
+            spots={onPage}
+            current={current ?? null}
+          />
           <View style={[styles.steps, { borderColor: palette.line }]}>
-            <IconButton icon="chevron-left" size={26} style={styles.step} accessibilityLabel="The misfire before" onPress={() => go(-1)} />
+            <IconButton
+              icon="chevron-left"
+              size={26}
+              style={styles.step}
+              accessibilityLabel="The misfire before"
+              onPress={() => go(-1)}
+            />
             <Text role="status" variant="bodyMedium" style={styles.count}>
               {(step + 1).toLocaleString('en')} of {places.length.toLocaleString('en')}
               {current && `: ${codeOf(current.id)}`}
             </Text>
-            <IconButton icon="chevron-right" size={26} style={styles.step} accessibilityLabel="The next misfire" onPress={() => go(1)} />
+            <IconButton
+              icon="chevron-right"
+              size={26}
+              style={styles.step}
+              accessibilityLabel="The next misfire"
+              onPress={() => go(1)}
+            />
           </View>
         </>
       )}

@@ -29,7 +29,12 @@ export function ReadingView({ text, from, past, spots, current }: ReadingViewPro
   }, [at]);
   return (
     // It takes the focus so that the arrow keys scroll it.
-    <ScrollView tabIndex={0} role="region" aria-label="The text with its misfires" style={[styles.view, { backgroundColor: palette.surface, borderColor: palette.line }]}>
+    <ScrollView
+      tabIndex={0}
+      role="region"
+      aria-label="The text with its misfires"
+      style={[styles.view, { backgroundColor: palette.surface, borderColor: palette.line }]}
+    >
       <View style={styles.page}>
         <Text style={[styles.text, { color: palette.ink }]}>
           {from > 0 && '…\n'}

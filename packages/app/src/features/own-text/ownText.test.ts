@@ -42,7 +42,12 @@ test('places are those of one code, or of all', () => {
 });
 
 test('a text is cut at its spots, and put together again it is the same', () => {
-  const pieces = cutAtSpots('so it is', [{ start: 0, end: 2 }, { start: 1, end: 4 }, { start: 6, end: 8 }, { start: 7, end: 20 }]);
+  const pieces = cutAtSpots('so it is', [
+    { start: 0, end: 2 },
+    { start: 1, end: 4 },
+    { start: 6, end: 8 },
+    { start: 7, end: 20 },
+  ]);
   expect(pieces.map(({ text, spot }) => (spot ? `[${text}]` : text))).toEqual(['[so]', ' it ', '[is]']);
   expect(cutAtSpots('abc', [], 1).map(({ text }) => text)).toEqual(['bc']);
 });
@@ -62,7 +67,11 @@ describe('a file', () => {
   ])('of JSON lines with %j is read by %s', (fields, field) => expect(likelyField(fields)).toBe(field));
 
   test('that is too large is not even read into memory', async () => {
-    const file = { name: 'life.txt', size: 80 * 1024 * 1024, arrayBuffer: () => Promise.reject(new Error('it was read')) };
+    const file = {
+      name: 'life.txt',
+      size: 80 * 1024 * 1024,
+      arrayBuffer: () => Promise.reject(new Error('it was read')),
+    };
     const problem = await fileSource(file as unknown as File);
     expect(problem).toMatchObject({ type: 'too-large' });
     expect(tellOwnTextProblem(problem as never)).toBe('It has 80 MB; at most 64 MB are read. Cut it in parts.');
@@ -74,5 +83,7 @@ describe('a file', () => {
     [{ type: 'no-column', wanted: 'text', found: ['a'] }, 'no column “text”'],
     [{ type: 'no-column', wanted: 'text', found: [] }, 'another field'],
     [{ type: 'no-text' }, 'no text'],
-  ] as const)('that cannot be read is told why: %j', (problem, words) => expect(tellOwnTextProblem(problem)).toContain(words));
+  ] as const)('that cannot be read is told why: %j', (problem, words) =>
+    expect(tellOwnTextProblem(problem)).toContain(words),
+  );
 });

@@ -71,7 +71,9 @@ export function tellSaving({ verdict, perUse, uses, breakEven, on }: Saving): st
       return `${tellDuration(perUse!.seconds)} and ${tellTaps(perUse!.taps)} each time; it pays after ${breakEven!.toLocaleString('en')} uses`;
     case 'cannot be typed': {
       const missing = on.find(({ code }) => code.type === 'not-on-keyboard')?.code;
-      return missing?.type === 'not-on-keyboard' ? `${missing.character} is on none of your keyboards` : 'No device in use can hold this code';
+      return missing?.type === 'not-on-keyboard'
+        ? `${missing.character} is on none of your keyboards`
+        : 'No device in use can hold this code';
     }
   }
 }

@@ -34,7 +34,9 @@ export default function SavingsPage() {
   const say = (shortcut: Shortcut, usesAWeek: number | null) =>
     void doIt(
       editing(shortcut, { usesAWeek }),
-      usesAWeek === null ? `How often ${shortcut.code} is used is open again.` : `${shortcut.code} is used ${tellAWeek(usesAWeek)}.`,
+      usesAWeek === null
+        ? `How often ${shortcut.code} is used is open again.`
+        : `${shortcut.code} is used ${tellAWeek(usesAWeek)}.`,
     );
   return (
     <View style={styles.page}>

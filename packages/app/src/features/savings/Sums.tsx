@@ -24,8 +24,9 @@ export function Sums({ savings: { week, byKeyboard, bySet, each }, nameOfKeyboar
         {tellDuration(week.seconds)} a week, {tellDuration(week.seconds * WEEKS_A_YEAR)} a year
       </Text>
       <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-        {tellTaps(week.taps)} fewer in a week, from {known.toLocaleString('en')} of {each.length.toLocaleString('en')} shortcuts of which the use is known. Reckoned without word prediction,
-        with the time it takes to call a code to mind.
+        {tellTaps(week.taps)} fewer in a week, from {known.toLocaleString('en')} of {each.length.toLocaleString('en')}{' '}
+        shortcuts of which the use is known. Reckoned without word prediction, with the time it takes to call a code to
+        mind.
       </Text>
       <Split title="By keyboard" sums={byKeyboard} nameOf={nameOfKeyboard} />
       <Split title="By set" sums={bySet} nameOf={nameOfSet} />
@@ -33,7 +34,15 @@ export function Sums({ savings: { week, byKeyboard, bySet, each }, nameOfKeyboar
   );
 }
 
-function Split({ title, sums, nameOf }: { title: string; sums: Readonly<Record<string, Saved>>; nameOf: (id: string) => string }) {
+function Split({
+  title,
+  sums,
+  nameOf,
+}: {
+  title: string;
+  sums: Readonly<Record<string, Saved>>;
+  nameOf: (id: string) => string;
+}) {
   const entries = Object.entries(sums).sort(([, a], [, b]) => b.seconds - a.seconds);
   const most = Math.max(...entries.map(([, { seconds }]) => seconds), 1e-9);
   if (entries.length === 0) return null;

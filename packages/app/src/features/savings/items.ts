@@ -12,7 +12,13 @@ export const GROUPS = [
 export type SavingGroup = (typeof GROUPS)[number][0];
 
 export type SavingItem =
-  | { readonly type: 'group'; readonly key: string; readonly group: SavingGroup; readonly title: string; readonly count: number }
+  | {
+      readonly type: 'group';
+      readonly key: string;
+      readonly group: SavingGroup;
+      readonly title: string;
+      readonly count: number;
+    }
   | { readonly type: 'saving'; readonly key: string; readonly saving: Saving };
 
 const MOST_BEST = 10;

@@ -17,7 +17,22 @@ import { useDo } from '@/replica/useDo';
 import { changingSet, deletingSet, emptyingSet, mergingSets } from './doings';
 
 /** Pictures that a set may have. */
-const ICONS: readonly IconName[] = ['folder', 'map-pin', 'message', 'mail', 'house', 'truck', 'timer', 'tag', 'music', 'piano', 'file-text', 'link', 'key', 'inbox'];
+const ICONS: readonly IconName[] = [
+  'folder',
+  'map-pin',
+  'message',
+  'mail',
+  'house',
+  'truck',
+  'timer',
+  'tag',
+  'music',
+  'piano',
+  'file-text',
+  'link',
+  'key',
+  'inbox',
+];
 
 /** What can be done to a set: another name or picture, merged, emptied, deleted; each with one undo. */
 export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => void }) {
@@ -62,7 +77,14 @@ export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => vo
         <ScrollView>
           <View style={styles.name}>
             <View style={styles.words}>
-              <Field label="Its name" value={name} onChangeText={setName} onBlur={() => {}} onSubmit={rename} error={isTooLong ? `The name may have ${LIMITS.setNameClusters} characters at most.` : undefined} />
+              <Field
+                label="Its name"
+                value={name}
+                onChangeText={setName}
+                onBlur={() => {}}
+                onSubmit={rename}
+                error={isTooLong ? `The name may have ${LIMITS.setNameClusters} characters at most.` : undefined}
+              />
             </View>
             <LatchButton label="Rename" isQuiet onPress={rename} />
           </View>
@@ -73,7 +95,9 @@ export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => vo
                 role="radio"
                 aria-checked={icon === set.icon}
                 aria-label={icon.replace('-', ' ')}
-                onPress={() => icon !== set.icon && act(changingSet(set, { icon }), `${set.name} has another picture now.`)}
+                onPress={() =>
+                  icon !== set.icon && act(changingSet(set, { icon }), `${set.name} has another picture now.`)
+                }
                 style={[styles.icon, { borderColor: icon === set.icon ? palette.ink : 'transparent' }]}
               >
                 <Icon name={icon} color={palette.ink} />
@@ -81,9 +105,23 @@ export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => vo
             ))}
           </View>
           {others.length > 0 && way('combine', `Merge into another set`, () => setMerging(true))}
-          {count > 0 && way('inbox', `Empty it: its ${shortcuts} in no set`, () => act(emptyingSet(set, list), `${set.name} is empty.`))}
-          {way('trash', count > 0 ? `Delete the set, keep its ${shortcuts}` : 'Delete the set', () => act(deletingSet(set, list, 'set alone'), `The set ${set.name} is deleted.`), true)}
-          {count > 0 && way('trash', `Delete it with its ${shortcuts}`, () => act(deletingSet(set, list, 'shortcuts too'), `${set.name} and its ${shortcuts} are deleted.`), true)}
+          {count > 0 &&
+            way('inbox', `Empty it: its ${shortcuts} in no set`, () =>
+              act(emptyingSet(set, list), `${set.name} is empty.`),
+            )}
+          {way(
+            'trash',
+            count > 0 ? `Delete the set, keep its ${shortcuts}` : 'Delete the set',
+            () => act(deletingSet(set, list, 'set alone'), `The set ${set.name} is deleted.`),
+            true,
+          )}
+          {count > 0 &&
+            way(
+              'trash',
+              `Delete it with its ${shortcuts}`,
+              () => act(deletingSet(set, list, 'shortcuts too'), `${set.name} and its ${shortcuts} are deleted.`),
+              true,
+            )}
         </ScrollView>
       </Sheet>
       <ChoiceSheet

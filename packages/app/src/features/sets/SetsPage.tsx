@@ -1,5 +1,18 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { isLineTooLong, LIMITS, type ShortcutSet } from '@yellow-latch/core/model';
 import { useState } from 'react';
@@ -28,47 +41,70 @@ export default function SetsPage() {
   const canEdit = useMay() === 'edit';
   const [asked, setAsked] = useState<string | null>(null);
   const [name, setName] = useState('');
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: FINGER }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: FINGER }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
   const move = (moved: ShortcutSet, target: ShortcutSet | undefined) => {
     const doing = target && movingSet(moved, target, sets);
     if (doing) void doIt(doing, `${moved.name} is moved.`);
   };
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const moved = sets.find(({ id }) => id === active.id);
-    if (moved && over) move(moved, sets.find(({ id }) => id === over.id));
+    if (moved && over)
+      move(
+        moved,
+        sets.find(({ id }) => id === over.id),
+      );
   };
   const make = () => {
     const wanted = name.trim();
     if (wanted === '' || isLineTooLong(wanted, LIMITS.setNameClusters)) return;
-    void doIt(makingSet(wanted, sets), `${wanted} is a set now.`).then(() => setName(''), () => {});
+    void doIt(makingSet(wanted, sets), `${wanted} is a set now.`).then(
+      () => setName(''),
+      () => {},
+    );
   };
   const open = sets.find(({ id }) => id === asked);
   return (
     <DetailPage title="Sets" about="sets" back={{ label: 'Back to the list', href: '/' }}>
-        <Text variant="bodyMedium">{sets.length === 0 ? 'There is no set yet.' : 'Their order here is their order in the list, on every device.'}</Text>
-        {canEdit && (
-          <View style={styles.make}>
-            <View style={styles.words}>
-              <Field label="A new set" value={name} onChangeText={setName} onBlur={() => {}} onSubmit={make} error={isLineTooLong(name, LIMITS.setNameClusters) ? `The name may have ${LIMITS.setNameClusters} characters at most.` : undefined} />
-            </View>
-            {name.trim() !== '' && <LatchButton label="Make it" icon="plus" onPress={make} />}
+      <Text variant="bodyMedium">
+        {sets.length === 0 ? 'There is no set yet.' : 'Their order here is their order in the list, on every device.'}
+      </Text>
+      {canEdit && (
+        <View style={styles.make}>
+          <View style={styles.words}>
+            <Field
+              label="A new set"
+              value={name}
+              onChangeText={setName}
+              onBlur={() => {}}
+              onSubmit={make}
+              error={
+                isLineTooLong(name, LIMITS.setNameClusters)
+                  ? `The name may have ${LIMITS.setNameClusters} characters at most.`
+                  : undefined
+              }
+            />
           </View>
-        )}
-        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
-          <SortableContext items={sets.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-            {sets.map((set, index) => (
-              <SetRow
-                key={set.id}
-                set={set}
-                count={shortcuts.filter(({ setId }) => setId === set.id).length}
-                onUp={index > 0 ? () => move(set, sets[index - 1]) : null}
-                onDown={index < sets.length - 1 ? () => move(set, sets[index + 1]) : null}
-                onMore={() => setAsked(set.id)}
-              />
-            ))}
-          </SortableContext>
-        </DndContext>
-        {open && <SetSheet key={open.id} set={open} onClose={() => setAsked(null)} />}
+          {name.trim() !== '' && <LatchButton label="Make it" icon="plus" onPress={make} />}
+        </View>
+      )}
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+        <SortableContext items={sets.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+          {sets.map((set, index) => (
+            <SetRow
+              key={set.id}
+              set={set}
+              count={shortcuts.filter(({ setId }) => setId === set.id).length}
+              onUp={index > 0 ? () => move(set, sets[index - 1]) : null}
+              onDown={index < sets.length - 1 ? () => move(set, sets[index + 1]) : null}
+              onMore={() => setAsked(set.id)}
+            />
+          ))}
+        </SortableContext>
+      </DndContext>
+      {open && <SetSheet key={open.id} set={open} onClose={() => setAsked(null)} />}
     </DetailPage>
   );
 }
@@ -85,9 +121,34 @@ function SetRow({ set, count, onUp, onDown, onMore }: SetRowProps) {
   const palette = usePalette();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: set.id });
   return (
-    <div ref={setNodeRef} style={{ transform: CSS.Transform.toString(transform), transition, zIndex: isDragging ? 1 : 0, position: 'relative' }}>
-      <View style={[styles.row, { borderColor: isDragging ? palette.ink : palette.line, backgroundColor: palette.surface }]}>
-        <div {...attributes} {...listeners} aria-label={`Move ${set.name}`} style={{ display: 'flex', alignItems: 'center', gap: 12, minHeight: 48, flex: 1, minWidth: 0, cursor: 'grab', touchAction: 'none', color: palette.ink }}>
+    <div
+      ref={setNodeRef}
+      style={{
+        transform: CSS.Transform.toString(transform),
+        transition,
+        zIndex: isDragging ? 1 : 0,
+        position: 'relative',
+      }}
+    >
+      <View
+        style={[styles.row, { borderColor: isDragging ? palette.ink : palette.line, backgroundColor: palette.surface }]}
+      >
+        <div
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${set.name}`}
+          style={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 12,
+            minHeight: 48,
+            flex: 1,
+            minWidth: 0,
+            cursor: 'grab',
+            touchAction: 'none',
+            color: palette.ink,
+          }}
+        >
           <Icon name="move" size={18} color={palette.inkSoft} />
           <Icon name={set.icon} size={20} color={palette.ink} />
           <View style={styles.words}>
@@ -99,9 +160,29 @@ function SetRow({ set, count, onUp, onDown, onMore }: SetRowProps) {
             </Text>
           </View>
         </div>
-        <IconButton icon="chevron-up" size={20} style={styles.button} disabled={onUp === null} accessibilityLabel={`Move ${set.name} up`} onPress={() => onUp?.()} />
-        <IconButton icon="chevron-down" size={20} style={styles.button} disabled={onDown === null} accessibilityLabel={`Move ${set.name} down`} onPress={() => onDown?.()} />
-        <IconButton icon="more" size={20} style={styles.button} accessibilityLabel={`More about ${set.name}`} onPress={onMore} />
+        <IconButton
+          icon="chevron-up"
+          size={20}
+          style={styles.button}
+          disabled={onUp === null}
+          accessibilityLabel={`Move ${set.name} up`}
+          onPress={() => onUp?.()}
+        />
+        <IconButton
+          icon="chevron-down"
+          size={20}
+          style={styles.button}
+          disabled={onDown === null}
+          accessibilityLabel={`Move ${set.name} down`}
+          onPress={() => onDown?.()}
+        />
+        <IconButton
+          icon="more"
+          size={20}
+          style={styles.button}
+          accessibilityLabel={`More about ${set.name}`}
+          onPress={onMore}
+        />
       </View>
     </div>
   );

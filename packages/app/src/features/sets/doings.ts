@@ -10,7 +10,10 @@ type SetParts = Pick<ListView, 'shortcuts' | 'conventions'>;
 /** A new set behind all others. */
 export function makingSet(name: string, all: readonly ShortcutSet[]): Doing {
   const id = uuid();
-  const order = keyAt(all.map((set) => set.order), all.length);
+  const order = keyAt(
+    all.map((set) => set.order),
+    all.length,
+  );
   return {
     writes: [{ type: 'set', id, fields: { name, icon: 'folder', order } }],
     undo: () => [{ type: 'set', id, fields: { deleted: true } }],
@@ -27,7 +30,10 @@ export function changingSet({ id, name, icon }: ShortcutSet, fields: { name?: st
 
 /** Its shortcuts go into another set; it is gone then. */
 export function mergingSets(from: ShortcutSet, into: ShortcutSet, parts: SetParts): Doing {
-  return inOrder(editingAll(membersOf(from, parts), () => ({ setId: into.id })), droppingSet(from, parts));
+  return inOrder(
+    editingAll(membersOf(from, parts), () => ({ setId: into.id })),
+    droppingSet(from, parts),
+  );
 }
 
 /** Its shortcuts are in no set; it stays. */
@@ -49,14 +55,23 @@ function membersOf({ id }: ShortcutSet, { shortcuts }: SetParts) {
 function droppingSet({ id }: ShortcutSet, { conventions }: SetParts): Doing {
   const own = conventions.filter(({ scope }) => scope.of === 'set' && scope.setId === id);
   return {
-    writes: [{ type: 'set', id, fields: { deleted: true } }, ...own.map((one) => ({ type: 'convention' as const, id: one.id, fields: { deleted: true } }))],
-    undo: () => [{ type: 'set', id, fields: { deleted: false } }, ...own.map((one) => ({ type: 'convention' as const, id: one.id, fields: { deleted: false } }))],
+    writes: [
+      { type: 'set', id, fields: { deleted: true } },
+      ...own.map((one) => ({ type: 'convention' as const, id: one.id, fields: { deleted: true } })),
+    ],
+    undo: () => [
+      { type: 'set', id, fields: { deleted: false } },
+      ...own.map((one) => ({ type: 'convention' as const, id: one.id, fields: { deleted: false } })),
+    ],
   };
 }
 
 /** One after the other; the last is taken back first. */
 function inOrder(...doings: readonly Doing[]): Doing {
-  return { writes: doings.flatMap(({ writes }) => writes), undo: () => [...doings].reverse().flatMap(({ undo }) => undo([])) };
+  return {
+    writes: doings.flatMap(({ writes }) => writes),
+    undo: () => [...doings].reverse().flatMap(({ undo }) => undo([])),
+  };
 }
 
 /** Moves a set to the place that another has, of `all` in their order; null: it is there. */
@@ -65,7 +80,10 @@ export function movingSet(moved: ShortcutSet, target: ShortcutSet, all: readonly
   const to = all.findIndex(({ id }) => id === target.id);
   if (from < 0 || to < 0 || from === to) return null;
   const rest = all.filter(({ id }) => id !== moved.id);
-  const order = keyAt(rest.map(({ order: key }) => key), to);
+  const order = keyAt(
+    rest.map(({ order: key }) => key),
+    to,
+  );
   return {
     writes: [{ type: 'set', id: moved.id, fields: { order } }],
     undo: () => [{ type: 'set', id: moved.id, fields: { order: moved.order } }],

@@ -3,11 +3,28 @@ import { RECORD_TYPES, type Shortcut, type ShortcutSet } from '@yellow-latch/cor
 import { changingSet, deletingSet, emptyingSet, makingSet, mergingSets, movingSet } from './doings';
 
 const set = (id: string, order: string): ShortcutSet => ({ id, name: id, icon: 'folder', order, changed: 0 });
-const shortcut = (id: string, setId: string | null): Shortcut => ({ ...RECORD_TYPES.shortcut.defaults, id, code: `;${id}`, content: { expansion: id, template: false, format: 'plain' }, kind: 'message', setId, private: false, changed: 0 });
+const shortcut = (id: string, setId: string | null): Shortcut => ({
+  ...RECORD_TYPES.shortcut.defaults,
+  id,
+  code: `;${id}`,
+  content: { expansion: id, template: false, format: 'plain' },
+  kind: 'message',
+  setId,
+  private: false,
+  changed: 0,
+});
 const [visits, signs, tags] = [set('visits', 'a0'), set('signs', 'a1'), set('tags', 'a2')];
 const parts = {
   shortcuts: [shortcut('ten', 'visits'), shortcut('sh', 'signs'), shortcut('late', 'visits')],
-  conventions: [{ id: 'own', scope: { of: 'set' as const, setId: 'visits' }, mark: { place: 'before' as const, marker: ',' }, capitals: 'small' as const, changed: 0 }],
+  conventions: [
+    {
+      id: 'own',
+      scope: { of: 'set' as const, setId: 'visits' },
+      mark: { place: 'before' as const, marker: ',' },
+      capitals: 'small' as const,
+      changed: 0,
+    },
+  ],
 };
 
 test('a new set comes behind all others', () => {
@@ -18,8 +35,12 @@ test('a new set comes behind all others', () => {
 });
 
 test('another name or picture, and the old one back', () => {
-  expect(changingSet(visits, { name: 'Calls' }).undo([])).toEqual([{ type: 'set', id: 'visits', fields: { name: 'visits' } }]);
-  expect(changingSet(visits, { icon: 'tag' }).undo([])).toEqual([{ type: 'set', id: 'visits', fields: { icon: 'folder' } }]);
+  expect(changingSet(visits, { name: 'Calls' }).undo([])).toEqual([
+    { type: 'set', id: 'visits', fields: { name: 'visits' } },
+  ]);
+  expect(changingSet(visits, { icon: 'tag' }).undo([])).toEqual([
+    { type: 'set', id: 'visits', fields: { icon: 'folder' } },
+  ]);
 });
 
 test('a set moved before another has an order before it', () => {
@@ -45,8 +66,20 @@ test('merged, its shortcuts are in the other, and it is gone with its convention
 });
 
 test('emptied it stays; deleted it goes, with its shortcuts or without', () => {
-  expect(emptyingSet(visits, parts).writes).toEqual(['ten', 'late'].map((id) => ({ type: 'shortcut', id, fields: { setId: null } })));
-  expect(deletingSet(visits, parts, 'set alone').writes).toContainEqual({ type: 'shortcut', id: 'ten', fields: { setId: null } });
-  expect(deletingSet(visits, parts, 'shortcuts too').writes).toContainEqual({ type: 'shortcut', id: 'ten', fields: { deleted: true } });
-  expect(deletingSet(tags, parts, 'shortcuts too').writes).toEqual([{ type: 'set', id: 'tags', fields: { deleted: true } }]);
+  expect(emptyingSet(visits, parts).writes).toEqual(
+    ['ten', 'late'].map((id) => ({ type: 'shortcut', id, fields: { setId: null } })),
+  );
+  expect(deletingSet(visits, parts, 'set alone').writes).toContainEqual({
+    type: 'shortcut',
+    id: 'ten',
+    fields: { setId: null },
+  });
+  expect(deletingSet(visits, parts, 'shortcuts too').writes).toContainEqual({
+    type: 'shortcut',
+    id: 'ten',
+    fields: { deleted: true },
+  });
+  expect(deletingSet(tags, parts, 'shortcuts too').writes).toEqual([
+    { type: 'set', id: 'tags', fields: { deleted: true } },
+  ]);
 });

@@ -74,13 +74,21 @@ export function SheetPage() {
           <ChoiceChip label="Layout" value={layout} choices={LAYOUTS} onChange={setLayout} />
           <ChoiceChip label="Paper" value={paper} choices={PAPERS} onChange={setPaper} />
           <Text variant="bodySmall" style={styles.words}>
-            {layout === 'wallet' ? 'Cut along the lines: each has the size of a bank card.' : 'Long texts are shortened, private ones masked.'}
+            {layout === 'wallet'
+              ? 'Cut along the lines: each has the size of a bank card.'
+              : 'Long texts are shortened, private ones masked.'}
           </Text>
         </View>
       </View>
       <View style={styles.view}>{html !== null && <SheetView html={html} />}</View>
       <View style={styles.foot}>
-        <Button mode="outlined" icon="download" onPress={() => html !== null && saveFile(fileName(`${title} sheet`, new Date(), 'html'), html, 'text/html')} style={styles.button} contentStyle={styles.tall}>
+        <Button
+          mode="outlined"
+          icon="download"
+          onPress={() => html !== null && saveFile(fileName(`${title} sheet`, new Date(), 'html'), html, 'text/html')}
+          style={styles.button}
+          contentStyle={styles.tall}
+        >
           Save as a page
         </Button>
         <LatchButton label="Print" icon="printer" onPress={printSheet} />

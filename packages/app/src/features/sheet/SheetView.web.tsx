@@ -2,7 +2,15 @@ const FRAME = 'sheet';
 
 /** The sheet as it will be: a page of its own inside this one, in which nothing runs. */
 export function SheetView({ html }: { html: string }) {
-  return <iframe id={FRAME} title="The sheet" srcDoc={html} sandbox="allow-same-origin allow-modals" style={{ border: 0, width: '100%', height: '100%', background: '#dde4e4' }} />;
+  return (
+    <iframe
+      id={FRAME}
+      title="The sheet"
+      srcDoc={html}
+      sandbox="allow-same-origin allow-modals"
+      style={{ border: 0, width: '100%', height: '100%', background: '#dde4e4' }}
+    />
+  );
 }
 
 /** Prints the sheet alone. */

@@ -38,14 +38,38 @@ export function ChoosingBar() {
   const change = (fields: Parameters<typeof editingAll>[1], done: string) => {
     void doIt(editingAll(chosen, fields), done).then(() => choosing.end());
   };
-  const remove = () => void doIt(deleting(chosen), chosen.length === 1 ? `${chosen[0]!.code} is deleted.` : `${count} are deleted.`).then(() => choosing.end());
+  const remove = () =>
+    void doIt(deleting(chosen), chosen.length === 1 ? `${chosen[0]!.code} is deleted.` : `${count} are deleted.`).then(
+      () => choosing.end(),
+    );
   const verb = chosen.length === 1 ? 'is' : 'are';
-  const sheet = (what: Asked, title: string, choices: readonly ChoiceOption<string>[], value: string, take: (value: string) => void) => (
-    <ChoiceSheet title={title} value={value} choices={choices} isOpen={asked === what} onClose={() => setAsked(null)} onChange={take} />
+  const sheet = (
+    what: Asked,
+    title: string,
+    choices: readonly ChoiceOption<string>[],
+    value: string,
+    take: (value: string) => void,
+  ) => (
+    <ChoiceSheet
+      title={title}
+      value={value}
+      choices={choices}
+      isOpen={asked === what}
+      onClose={() => setAsked(null)}
+      onChange={take}
+    />
   );
-  const same = <T,>(of: (shortcut: Shortcut) => T): T | '' => (chosen.length > 0 && chosen.every((one) => of(one) === of(chosen[0]!)) ? of(chosen[0]!) : '');
+  const same = <T,>(of: (shortcut: Shortcut) => T): T | '' =>
+    chosen.length > 0 && chosen.every((one) => of(one) === of(chosen[0]!)) ? of(chosen[0]!) : '';
   const act = (icon: IconName, label: string, onPress: () => void) => (
-    <Pressable key={label} role="button" aria-disabled={chosen.length === 0 || undefined} aria-label={`${label}, for ${count}`} onPress={() => chosen.length > 0 && onPress()} style={[styles.action, chosen.length === 0 && styles.off]}>
+    <Pressable
+      key={label}
+      role="button"
+      aria-disabled={chosen.length === 0 || undefined}
+      aria-label={`${label}, for ${count}`}
+      onPress={() => chosen.length > 0 && onPress()}
+      style={[styles.action, chosen.length === 0 && styles.off]}
+    >
       <Icon name={icon} size={22} color={palette.ink} />
       <Text variant="labelMedium" numberOfLines={1}>
         {label}
@@ -53,9 +77,19 @@ export function ChoosingBar() {
     </Pressable>
   );
   return (
-    <View role="toolbar" aria-label="For what is chosen" style={[styles.bar, { backgroundColor: palette.surface, borderColor: palette.ink }]}>
+    <View
+      role="toolbar"
+      aria-label="For what is chosen"
+      style={[styles.bar, { backgroundColor: palette.surface, borderColor: palette.ink }]}
+    >
       <View style={styles.line}>
-        <IconButton icon="close" size={22} style={styles.close} accessibilityLabel="End choosing" onPress={() => choosing.end()} />
+        <IconButton
+          icon="close"
+          size={22}
+          style={styles.close}
+          accessibilityLabel="End choosing"
+          onPress={() => choosing.end()}
+        />
         <Text role="status" variant="titleMedium" style={styles.count}>
           {chosen.length === 0 ? 'None chosen yet' : `${chosen.length.toLocaleString('en')} chosen`}
         </Text>
@@ -72,13 +106,44 @@ export function ChoosingBar() {
         {act('printer', 'Sheet', () => router.navigate('/sheet'))}
         {canEdit && act('trash', 'Delete', remove)}
       </View>
-      {sheet('set', 'Move to a set', [{ value: NONE, label: 'None' }, ...sets.map(({ id, name }) => ({ value: id, label: name }))], same(({ setId }) => setId ?? NONE), (value) => {
-        const setId = value === NONE ? null : value;
-        change(() => ({ setId }), `${count} ${verb} in ${sets.find(({ id }) => id === setId)?.name ?? 'no set'} now.`);
-      })}
-      {sheet('kind', 'Kind', KINDS.map((value) => ({ value, label: value })), same(({ kind }) => kind), (value) => change(() => ({ kind: value as Shortcut['kind'] }), `${count} ${verb} of the kind ${value} now.`))}
-      {sheet('fires', 'Fires', FIRES, same(({ rules }) => rules.fires ?? USUAL), (value) => change(({ rules }) => ({ rules: firing(rules, value) }), `${count} ${chosen.length === 1 ? 'fires' : 'fire'} ${FIRES.find((way) => way.value === value)!.label} now.`))}
-      {sheet('language', 'Language', [{ value: NONE, label: 'any' }, ...languageChoices(languages)], same(({ language }) => language ?? NONE), (value) => change(() => ({ language: value === NONE ? null : value }), `The language of ${count} is set.`))}
+      {sheet(
+        'set',
+        'Move to a set',
+        [{ value: NONE, label: 'None' }, ...sets.map(({ id, name }) => ({ value: id, label: name }))],
+        same(({ setId }) => setId ?? NONE),
+        (value) => {
+          const setId = value === NONE ? null : value;
+          change(
+            () => ({ setId }),
+            `${count} ${verb} in ${sets.find(({ id }) => id === setId)?.name ?? 'no set'} now.`,
+          );
+        },
+      )}
+      {sheet(
+        'kind',
+        'Kind',
+        KINDS.map((value) => ({ value, label: value })),
+        same(({ kind }) => kind),
+        (value) => change(() => ({ kind: value as Shortcut['kind'] }), `${count} ${verb} of the kind ${value} now.`),
+      )}
+      {sheet(
+        'fires',
+        'Fires',
+        FIRES,
+        same(({ rules }) => rules.fires ?? USUAL),
+        (value) =>
+          change(
+            ({ rules }) => ({ rules: firing(rules, value) }),
+            `${count} ${chosen.length === 1 ? 'fires' : 'fire'} ${FIRES.find((way) => way.value === value)!.label} now.`,
+          ),
+      )}
+      {sheet(
+        'language',
+        'Language',
+        [{ value: NONE, label: 'any' }, ...languageChoices(languages)],
+        same(({ language }) => language ?? NONE),
+        (value) => change(() => ({ language: value === NONE ? null : value }), `The language of ${count} is set.`),
+      )}
     </View>
   );
 }
@@ -95,6 +160,15 @@ const styles = StyleSheet.create({
   tall: { minHeight: 48 },
   actions: { flexDirection: 'row' },
   // As wide as its word asks for, so that the longest is not cut.
-  action: { flexGrow: 1, flexShrink: 0, flexBasis: 'auto', minWidth: 48, minHeight: 56, alignItems: 'center', justifyContent: 'center', gap: 3 },
+  action: {
+    flexGrow: 1,
+    flexShrink: 0,
+    flexBasis: 'auto',
+    minWidth: 48,
+    minHeight: 56,
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: 3,
+  },
   off: { opacity: 0.55 },
 });

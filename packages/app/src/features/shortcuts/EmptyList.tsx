@@ -20,8 +20,7 @@ export function EmptyList() {
         What do you type again and again?
       </Text>
       <Text variant="bodyLarge" style={styles.text}>
-        An address, a booking link, “I am ten minutes away”. Copy it, then press Paste below and
-        give it a short code.
+        An address, a booking link, “I am ten minutes away”. Copy it, then press Paste below and give it a short code.
       </Text>
       <View style={[styles.sample, { borderColor: palette.line }]}>
         <CodePlate code={markCode('ten', mark)} size="large" />
@@ -33,11 +32,17 @@ export function EmptyList() {
         </Text>
       </View>
       <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-        Begin a code with a mark that never stands before a letter in your own texts. Start with one
-        or two, and add more when your fingers know them.
+        Begin a code with a mark that never stands before a letter in your own texts. Start with one or two, and add
+        more when your fingers know them.
       </Text>
       {canEdit && (
-        <Button mode="outlined" icon="file-up" onPress={() => router.navigate('/import')} style={styles.button} contentStyle={styles.tall}>
+        <Button
+          mode="outlined"
+          icon="file-up"
+          onPress={() => router.navigate('/import')}
+          style={styles.button}
+          contentStyle={styles.tall}
+        >
           Bring in what you have
         </Button>
       )}
@@ -45,10 +50,22 @@ export function EmptyList() {
   );
 }
 
-export function NothingFound({ query, isFiltered, onClear }: { query: string; isFiltered: boolean; onClear: () => void }) {
+export function NothingFound({
+  query,
+  isFiltered,
+  onClear,
+}: {
+  query: string;
+  isFiltered: boolean;
+  onClear: () => void;
+}) {
   return (
     <View style={styles.page}>
-      <Text variant="bodyLarge">{query === '' ? 'No shortcut passes these filters.' : `No code, text, note or set holds “${query}”${isFiltered ? ' and passes the filters' : ''}.`}</Text>
+      <Text variant="bodyLarge">
+        {query === ''
+          ? 'No shortcut passes these filters.'
+          : `No code, text, note or set holds “${query}”${isFiltered ? ' and passes the filters' : ''}.`}
+      </Text>
       <Button mode="outlined" onPress={onClear} style={styles.button}>
         Show all
       </Button>

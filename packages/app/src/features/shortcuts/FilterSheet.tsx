@@ -53,11 +53,30 @@ export function FilterSheet({ isOpen, onClose, sort, onSort, filters, onFilters,
           ))}
         </View>
         <ChoiceLine>
-          <Choice label="Kind" value={filters.kind} choices={[{ value: null, label: 'any' }, ...KINDS.map((kind) => ({ value: kind, label: kind }))]} onChange={(kind: Kind | null) => set({ kind })} />
-          <Choice label="Set" value={filters.setId} choices={[{ value: null, label: 'any' }, { value: '', label: 'In no set' }, ...sets.map(({ id, name }) => ({ value: id, label: name }))]} onChange={(setId: string | null) => set({ setId })} />
+          <Choice
+            label="Kind"
+            value={filters.kind}
+            choices={[{ value: null, label: 'any' }, ...KINDS.map((kind) => ({ value: kind, label: kind }))]}
+            onChange={(kind: Kind | null) => set({ kind })}
+          />
+          <Choice
+            label="Set"
+            value={filters.setId}
+            choices={[
+              { value: null, label: 'any' },
+              { value: '', label: 'In no set' },
+              ...sets.map(({ id, name }) => ({ value: id, label: name })),
+            ]}
+            onChange={(setId: string | null) => set({ setId })}
+          />
         </ChoiceLine>
         <ChoiceLine>
-          <Choice label="Language" value={filters.language} choices={[{ value: null, label: 'any' }, { value: '', label: 'none said' }, ...languageChoices(inUse)]} onChange={(language: string | null) => set({ language })} />
+          <Choice
+            label="Language"
+            value={filters.language}
+            choices={[{ value: null, label: 'any' }, { value: '', label: 'none said' }, ...languageChoices(inUse)]}
+            onChange={(language: string | null) => set({ language })}
+          />
           <View style={styles.push} />
         </ChoiceLine>
         <Tick role="checkbox" isOn={filters.neverUsed} onPress={() => set({ neverUsed: !filters.neverUsed })}>
@@ -79,12 +98,29 @@ export function FilterSheet({ isOpen, onClose, sort, onSort, filters, onFilters,
 }
 
 /** A filter that is on, in words, and the filters without it. */
-export function filterWords(filters: Filters, sets: readonly { id: string; name: string }[]): { words: string; without: Filters }[] {
+export function filterWords(
+  filters: Filters,
+  sets: readonly { id: string; name: string }[],
+): { words: string; without: Filters }[] {
   const { kind, setId, language, neverUsed, privateOnly } = filters;
   return [
     ...(kind === null ? [] : [{ words: kind, without: { ...filters, kind: null } }]),
-    ...(setId === null ? [] : [{ words: setId === '' ? 'in no set' : (sets.find(({ id }) => id === setId)?.name ?? 'a set that is gone'), without: { ...filters, setId: null } }]),
-    ...(language === null ? [] : [{ words: language === '' ? 'no language said' : languageName(language), without: { ...filters, language: null } }]),
+    ...(setId === null
+      ? []
+      : [
+          {
+            words: setId === '' ? 'in no set' : (sets.find(({ id }) => id === setId)?.name ?? 'a set that is gone'),
+            without: { ...filters, setId: null },
+          },
+        ]),
+    ...(language === null
+      ? []
+      : [
+          {
+            words: language === '' ? 'no language said' : languageName(language),
+            without: { ...filters, language: null },
+          },
+        ]),
     ...(neverUsed ? [{ words: 'never used', without: { ...filters, neverUsed: false } }] : []),
     ...(privateOnly ? [{ words: 'only on this device', without: { ...filters, privateOnly: false } }] : []),
   ];

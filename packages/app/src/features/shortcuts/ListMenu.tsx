@@ -28,7 +28,13 @@ export function ListMenu() {
   const hasAny = useList().shortcuts.length > 0;
   return (
     <>
-      <IconButton icon="more" size={22} style={styles.button} accessibilityLabel="More about the list" onPress={() => setOpen(true)} />
+      <IconButton
+        icon="more"
+        size={22}
+        style={styles.button}
+        accessibilityLabel="More about the list"
+        onPress={() => setOpen(true)}
+      />
       <Sheet title="The list" isOpen={isOpen} onClose={() => setOpen(false)}>
         <View>
           {hasAny && (

@@ -47,7 +47,10 @@ export function ListPane() {
   const [sort, setSort] = useKept<Sort>('list-sort', 'set');
   const [isFiltering, setFiltering] = useState(false);
   const counts = useMemo(() => countShortcuts(findings.worst), [findings]);
-  const items = useMemo(() => arrange(list, found, filters, sort, findings.worst), [list, found, filters, sort, findings]);
+  const items = useMemo(
+    () => arrange(list, found, filters, sort, findings.worst),
+    [list, found, filters, sort, findings],
+  );
   const setNames = useMemo(() => new Map(list.sets.map(({ id, name }) => [id, name])), [list.sets]);
   const isJudged = state.result !== null;
   const unsettled = useMemo(() => new Set(list.unsettled.map(({ id }) => id)), [list]);
@@ -83,15 +86,31 @@ export function ListPane() {
         {!isEmpty && <SearchField value={query} onChange={setQuery} />}
         {!isEmpty && (
           <View style={styles.filters}>
-            <SeverityFilter counts={isJudged ? counts : null} value={filters.severity} onChange={(severity) => setFilters({ ...filters, severity })} />
+            <SeverityFilter
+              counts={isJudged ? counts : null}
+              value={filters.severity}
+              onChange={(severity) => setFilters({ ...filters, severity })}
+            />
             <View style={styles.push} />
-            <IconButton icon="filter" size={22} style={styles.button} accessibilityLabel={`Order and filters${active.length > 0 ? `, ${active.length} on` : ''}`} onPress={() => setFiltering(true)} />
+            <IconButton
+              icon="filter"
+              size={22}
+              style={styles.button}
+              accessibilityLabel={`Order and filters${active.length > 0 ? `, ${active.length} on` : ''}`}
+              onPress={() => setFiltering(true)}
+            />
           </View>
         )}
         {active.length > 0 && (
           <View style={styles.active}>
             {active.map(({ words, without }) => (
-              <Pressable key={words} role="button" aria-label={`No longer: ${words}`} onPress={() => setFilters(without)} style={[styles.chip, { borderColor: palette.ink, backgroundColor: palette.surface }]}>
+              <Pressable
+                key={words}
+                role="button"
+                aria-label={`No longer: ${words}`}
+                onPress={() => setFilters(without)}
+                style={[styles.chip, { borderColor: palette.ink, backgroundColor: palette.surface }]}
+              >
                 <Text numberOfLines={1} style={styles.chipText}>
                   {words}
                 </Text>
@@ -143,7 +162,15 @@ export function ListPane() {
       </View>
       {chosen === null && <Lead />}
       {chosen === null ? <NewBar /> : <ChoosingBar />}
-      <FilterSheet isOpen={isFiltering} onClose={() => setFiltering(false)} sort={sort} onSort={setSort} filters={filters} onFilters={setFilters} count={rows.length} />
+      <FilterSheet
+        isOpen={isFiltering}
+        onClose={() => setFiltering(false)}
+        sort={sort}
+        onSort={setSort}
+        filters={filters}
+        onFilters={setFilters}
+        count={rows.length}
+      />
     </View>
   );
 }
@@ -157,7 +184,16 @@ const styles = StyleSheet.create({
   push: { flex: 1 },
   button: { width: 48, height: 48, margin: 0 },
   active: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 6 },
-  chip: { flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 48, maxWidth: '100%', paddingHorizontal: 10, borderWidth: 1.5, borderRadius: 6 },
+  chip: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 6,
+    minHeight: 48,
+    maxWidth: '100%',
+    paddingHorizontal: 10,
+    borderWidth: 1.5,
+    borderRadius: 6,
+  },
   chipText: { fontSize: 15, flexShrink: 1 },
   list: { flex: 1, minHeight: 0 },
 });

@@ -35,12 +35,7 @@ export function NewBar() {
           Paste or write…
         </Text>
       </Pressable>
-      <LatchButton
-        icon="clipboard-paste"
-        label="Paste"
-        isQuiet={isBesideEditor}
-        onPress={() => void paste()}
-      />
+      <LatchButton icon="clipboard-paste" label="Paste" isQuiet={isBesideEditor} onPress={() => void paste()} />
     </View>
   );
 }

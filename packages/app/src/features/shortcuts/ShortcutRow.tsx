@@ -44,7 +44,14 @@ function choosesWith({ shiftKey, ctrlKey, metaKey }: Held, id: string): boolean 
  * A pair of the list: what you type, what you get; one tap opens it, one on the right copies it. Pressed long, or with Shift or
  * Ctrl, it is chosen; while some are being chosen a tap chooses.
  */
-export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict, isUnsettled = false, isChosen, setName }: ShortcutRowProps) {
+export const ShortcutRow = memo(function ShortcutRow({
+  shortcut,
+  isOpen,
+  verdict,
+  isUnsettled = false,
+  isChosen,
+  setName,
+}: ShortcutRowProps) {
   const palette = usePalette();
   const router = useRouter();
   const { id, code } = shortcut;
@@ -61,7 +68,13 @@ export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict
     press(event);
   };
   return (
-    <View style={[styles.row, isChoosing && styles.choosing, (isChoosing ? isChosen : isOpen) && { backgroundColor: palette.surface }]}>
+    <View
+      style={[
+        styles.row,
+        isChoosing && styles.choosing,
+        (isChoosing ? isChosen : isOpen) && { backgroundColor: palette.surface },
+      ]}
+    >
       {/* One element whether it opens or is chosen, so that a long press ends where it began, and the focus stays. */}
       <Pressable
         role={isChoosing ? 'checkbox' : 'link'}
@@ -73,7 +86,11 @@ export const ShortcutRow = memo(function ShortcutRow({ shortcut, isOpen, verdict
         {...({ onKeyDown } as object)}
         style={styles.link}
       >
-        {isChoosing ? <TickMark role="checkbox" isOn={isChosen} /> : <View style={styles.glyph}>{verdict && <LatchGlyph verdict={verdict} size={20} />}</View>}
+        {isChoosing ? (
+          <TickMark role="checkbox" isOn={isChosen} />
+        ) : (
+          <View style={styles.glyph}>{verdict && <LatchGlyph verdict={verdict} size={20} />}</View>
+        )}
         <Pair shortcut={shortcut} setName={setName} />
         {isUnsettled && <Icon name="split" size={18} color={palette.ink} />}
       </Pressable>
@@ -97,7 +114,9 @@ function Pair({ shortcut, setName }: { shortcut: Shortcut; setName?: string }) {
       </View>
       <View style={styles.words}>
         <Text variant="bodyMedium" numberOfLines={2} style={[styles.expansion, kind === 'symbol' && styles.symbol]}>
-          {wordsOf(shortcut).trim().replace(/\s*\n\s*/g, ' ↵ ')}
+          {wordsOf(shortcut)
+            .trim()
+            .replace(/\s*\n\s*/g, ' ↵ ')}
         </Text>
         {setName !== undefined && (
           <Text variant="bodySmall" numberOfLines={1} style={{ color: palette.inkSoft }}>

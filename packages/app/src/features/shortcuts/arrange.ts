@@ -19,29 +19,53 @@ export interface Filters {
   readonly privateOnly: boolean;
 }
 
-export const NO_FILTERS: Filters = { severity: null, kind: null, setId: null, language: null, neverUsed: false, privateOnly: false };
+export const NO_FILTERS: Filters = {
+  severity: null,
+  kind: null,
+  setId: null,
+  language: null,
+  neverUsed: false,
+  privateOnly: false,
+};
 
 export function isFiltered(filters: Filters): boolean {
   return Object.values(filters).some((value) => value !== null && value !== false);
 }
 
 /** The items of the list as they are drawn: what was found and passes the filters, in an order. Linear, but for sorting. */
-export function arrange(list: ListView, found: ReadonlySet<string> | null, filters: Filters, sort: Sort, worst: ReadonlyMap<string, Severity>): ListItem[] {
+export function arrange(
+  list: ListView,
+  found: ReadonlySet<string> | null,
+  filters: Filters,
+  sort: Sort,
+  worst: ReadonlyMap<string, Severity>,
+): ListItem[] {
   const passes = passOf(list, filters, worst);
-  const shown = found === null && passes === null ? null : list.shortcuts.filter((shortcut) => (found === null || found.has(shortcut.id)) && (passes === null || passes(shortcut)));
+  const shown =
+    found === null && passes === null
+      ? null
+      : list.shortcuts.filter(
+          (shortcut) => (found === null || found.has(shortcut.id)) && (passes === null || passes(shortcut)),
+        );
   if (sort === 'set') return groupBySet(shown === null ? list : { ...list, shortcuts: shown });
   const sorted = [...(shown ?? list.shortcuts)];
   if (sort !== 'code') sorted.sort(COMPARE[sort]);
   return sorted.map((shortcut) => ({ type: 'shortcut', key: shortcut.id, shortcut }));
 }
 
-function passOf({ sets }: ListView, { severity, kind, setId, language, neverUsed, privateOnly }: Filters, worst: ReadonlyMap<string, Severity>): ((shortcut: Shortcut) => boolean) | null {
+function passOf(
+  { sets }: ListView,
+  { severity, kind, setId, language, neverUsed, privateOnly }: Filters,
+  worst: ReadonlyMap<string, Severity>,
+): ((shortcut: Shortcut) => boolean) | null {
   const tests: ((shortcut: Shortcut) => boolean)[] = [];
   if (severity !== null) tests.push(({ id }) => worst.get(id) === severity);
   if (kind !== null) tests.push((shortcut) => shortcut.kind === kind);
   if (setId !== null) {
     const known = new Set(sets.map(({ id }) => id));
-    tests.push((shortcut) => (setId === '' ? shortcut.setId === null || !known.has(shortcut.setId) : shortcut.setId === setId));
+    tests.push((shortcut) =>
+      setId === '' ? shortcut.setId === null || !known.has(shortcut.setId) : shortcut.setId === setId,
+    );
   }
   if (language !== null) tests.push((shortcut) => (shortcut.language ?? '') === language);
   if (neverUsed) tests.push(({ used }) => (used?.count ?? 0) === 0);

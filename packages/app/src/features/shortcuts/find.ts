@@ -44,7 +44,13 @@ export class Finder {
     for (const shortcut of shortcuts) {
       const known = this.indexed.get(shortcut.id);
       gone.delete(shortcut.id);
-      if (known && known.content === shortcut.content && known.sketch === shortcut.sketch && known.note === shortcut.note) continue;
+      if (
+        known &&
+        known.content === shortcut.content &&
+        known.sketch === shortcut.sketch &&
+        known.note === shortcut.note
+      )
+        continue;
       if (known) gone.add(shortcut.id);
       this.missing.push(shortcut);
     }
@@ -106,8 +112,13 @@ export class Finder {
     const known = this.answers.get(term);
     if (known) return known;
     const found = term.length <= FIRST ? this.ofFirst(term) : this.ofWord(term);
-    const sets = new Set(this.list.sets.filter(({ name }) => (matchKey(name).match(WORDS) ?? []).some((word) => word.startsWith(term))).map(({ id }) => id));
-    if (sets.size > 0) for (const { id, setId } of this.list.shortcuts) if (setId !== null && sets.has(setId)) found.add(id);
+    const sets = new Set(
+      this.list.sets
+        .filter(({ name }) => (matchKey(name).match(WORDS) ?? []).some((word) => word.startsWith(term)))
+        .map(({ id }) => id),
+    );
+    if (sets.size > 0)
+      for (const { id, setId } of this.list.shortcuts) if (setId !== null && sets.has(setId)) found.add(id);
     for (const id of this.ofCode(term)) found.add(id);
     this.answers.set(term, found);
     return found;
@@ -150,13 +161,20 @@ function isForgiven(term: string): boolean {
 function swapped(term: string): string[] {
   if (!isForgiven(term)) return [];
   const letters = Array.from(term);
-  return letters.slice(1).flatMap((letter, index) => (letter === letters[index] ? [] : [[...letters.slice(0, index), letter, letters[index]!, ...letters.slice(index + 2)].join('')]));
+  return letters
+    .slice(1)
+    .flatMap((letter, index) =>
+      letter === letters[index]
+        ? []
+        : [[...letters.slice(0, index), letter, letters[index]!, ...letters.slice(index + 2)].join('')],
+    );
 }
 
 function newIndex(): MiniSearch<Shortcut> {
   return new MiniSearch<Shortcut>({
     fields: ['expansion', 'note'],
-    extractField: (shortcut, field) => (field === 'expansion' ? shownText(shortcut) : field === 'note' ? shortcut.note : shortcut.id),
+    extractField: (shortcut, field) =>
+      field === 'expansion' ? shownText(shortcut) : field === 'note' ? shortcut.note : shortcut.id,
     tokenize: (text) => text.match(WORDS) ?? [],
     processTerm: matchKey,
     searchOptions: {

@@ -4,15 +4,39 @@ import type { Shortcut } from '@yellow-latch/core/model';
 import { makeFinder } from './find';
 import { arrange, NO_FILTERS, type Filters, type Sort } from './arrange';
 
-function shortcut(code: string, expansion: string, setId: string | null = null, more: Partial<Shortcut> = {}): Shortcut {
+function shortcut(
+  code: string,
+  expansion: string,
+  setId: string | null = null,
+  more: Partial<Shortcut> = {},
+): Shortcut {
   const content = { expansion, template: false, format: 'plain' as const };
-  return { id: code, code, content, kind: 'message', setId, rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null, private: false, changed: 0, ...more };
+  return {
+    id: code,
+    code,
+    content,
+    kind: 'message',
+    setId,
+    rules: {},
+    usesAWeek: null,
+    former: null,
+    pinned: null,
+    note: '',
+    language: null,
+    private: false,
+    changed: 0,
+    ...more,
+  };
 }
 
 const set = (id: string, name: string) => ({ id, name, icon: 'folder', order: id, changed: 0 });
 
 const view = {
-  left: [], keyboards: [], ownKeyboards: [], conventions: [], unsettled: [],
+  left: [],
+  keyboards: [],
+  ownKeyboards: [],
+  conventions: [],
+  unsettled: [],
   languages: ['en'],
   devices: ['app'],
   sets: [set('a', 'Visits'), set('b', 'Signs')],
@@ -46,8 +70,15 @@ describe('finding', () => {
 });
 
 describe('the order and the filters', () => {
-  const lines = (found: Set<string> | null, filters: Partial<Filters> = {}, sort: Sort = 'set', worst = new Map<string, Severity>()) =>
-    arrange(view, found, { ...NO_FILTERS, ...filters }, sort, worst).map((item) => (item.type === 'set' ? `${item.set?.name ?? 'none'} ${item.count}` : item.shortcut.code));
+  const lines = (
+    found: Set<string> | null,
+    filters: Partial<Filters> = {},
+    sort: Sort = 'set',
+    worst = new Map<string, Severity>(),
+  ) =>
+    arrange(view, found, { ...NO_FILTERS, ...filters }, sort, worst).map((item) =>
+      item.type === 'set' ? `${item.set?.name ?? 'none'} ${item.count}` : item.shortcut.code,
+    );
 
   test('by set in their order, first what has none or one that is gone', () => {
     expect(lines(null)).toEqual(['none 1', 'hrp', 'Visits 2', ';hum', ';ten', 'Signs 1', ';sh']);
@@ -75,14 +106,18 @@ describe('the order and the filters', () => {
     [{ privateOnly: true }, [';hum']],
     [{ severity: 'risky' }, [';ten']],
     [{ neverUsed: true, setId: 'a' }, [';hum']],
-  ])('filters: %j', (filters, codes) => expect(lines(null, filters, 'code', new Map([[';ten', 'risky']]))).toEqual(codes));
+  ])('filters: %j', (filters, codes) =>
+    expect(lines(null, filters, 'code', new Map([[';ten', 'risky']]))).toEqual(codes),
+  );
 });
 
 test('the index follows the list: what is changed, gone or renamed', () => {
   const finder = makeFinder(view);
   const ids = (query: string) => [...finder.find(query)!].sort();
   expect(ids('kitchens')).toEqual(['hrp']);
-  const changed = view.shortcuts.map((one) => (one.id === 'hrp' ? { ...one, content: { ...one.content, expansion: 'Mill Lane' } } : one)).filter(({ id }) => id !== ';ten');
+  const changed = view.shortcuts
+    .map((one) => (one.id === 'hrp' ? { ...one, content: { ...one.content, expansion: 'Mill Lane' } } : one))
+    .filter(({ id }) => id !== ';ten');
   finder.follow({ shortcuts: changed, sets: [set('a', 'Calls')] });
   expect([ids('kitchens'), ids('lane'), ids('minutes'), ids('calls')]).toEqual([[], ['hrp'], [], [';hum']]);
 });

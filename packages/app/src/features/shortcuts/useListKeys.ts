@@ -12,7 +12,10 @@ const PAGE = 8;
  * The list by keyboard: arrows, Home, End and the page keys go from row to row, with Shift they choose along the way; Space
  * chooses one, Ctrl or ⌘ with A all that are shown; Escape ends it.
  */
-export function useListKeys(items: readonly ListItem[], list: RefObject<VirtualListHandle | null>): (event: KeyboardEvent) => void {
+export function useListKeys(
+  items: readonly ListItem[],
+  list: RefObject<VirtualListHandle | null>,
+): (event: KeyboardEvent) => void {
   return useCallback(
     (event) => {
       const { key, shiftKey, ctrlKey, metaKey } = event;
@@ -57,7 +60,14 @@ function indexOf(element: Element): number | null {
 /** The row that a key leads to; null: none. */
 function goalOf(key: string, at: number, items: readonly ListItem[]): number | null {
   const step = key === 'ArrowDown' || key === 'PageDown' || key === 'Home' ? 1 : -1;
-  const from = { ArrowDown: at + 1, ArrowUp: at - 1, PageDown: at + PAGE, PageUp: at - PAGE, Home: 0, End: items.length - 1 }[key];
+  const from = {
+    ArrowDown: at + 1,
+    ArrowUp: at - 1,
+    PageDown: at + PAGE,
+    PageUp: at - PAGE,
+    Home: 0,
+    End: items.length - 1,
+  }[key];
   if (from === undefined) return null;
   for (let index = Math.max(0, Math.min(items.length - 1, from)); index >= 0 && index < items.length; index += step) {
     if (items[index]!.type === 'shortcut') return index;

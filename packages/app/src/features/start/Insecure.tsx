@@ -14,8 +14,8 @@ export function Insecure() {
         This address is not secure
       </Text>
       <Text variant="bodyMedium">
-        Here the browser does not keep the app for use without a network, reads and writes no clipboard, cannot install it, and whoever is
-        on the same network can read along. Start the server with an https address:
+        Here the browser does not keep the app for use without a network, reads and writes no clipboard, cannot install
+        it, and whoever is on the same network can read along. Start the server with an https address:
       </Text>
       <Command />
     </View>

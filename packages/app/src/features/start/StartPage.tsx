@@ -65,13 +65,44 @@ export default function StartPage({ device }: Outside) {
   const form = (
     <View style={styles.form}>
       {way === 'code' ? (
-        <Field label="Code" isCode value={code} onChangeText={setCode} onBlur={() => {}} onSubmit={submit} error={problem ?? undefined} placeholder="such as 4K7M-Q2ZD" startsHere={invited === ''} />
+        <Field
+          label="Code"
+          isCode
+          value={code}
+          onChangeText={setCode}
+          onBlur={() => {}}
+          onSubmit={submit}
+          error={problem ?? undefined}
+          placeholder="such as 4K7M-Q2ZD"
+          startsHere={invited === ''}
+        />
       ) : (
-        <Field label="Spare key" isCode value={key} onChangeText={setKey} onBlur={() => {}} onSubmit={submit} error={problem ?? undefined} placeholder="five groups of five" startsHere />
+        <Field
+          label="Spare key"
+          isCode
+          value={key}
+          onChangeText={setKey}
+          onBlur={() => {}}
+          onSubmit={submit}
+          error={problem ?? undefined}
+          placeholder="five groups of five"
+          startsHere
+        />
       )}
-      <Field label="This device is called" value={name} onChangeText={setName} onBlur={() => {}} onSubmit={submit} placeholder={guess.name} />
+      <Field
+        label="This device is called"
+        value={name}
+        onChangeText={setName}
+        onBlur={() => {}}
+        onSubmit={submit}
+        placeholder={guess.name}
+      />
       <KindChoice value={kind} onChange={setKind} />
-      <LatchButton label={isBusy ? 'One moment' : way === 'code' ? 'Join' : 'Get the list back'} icon="check" onPress={() => !isBusy && submit()} />
+      <LatchButton
+        label={isBusy ? 'One moment' : way === 'code' ? 'Join' : 'Get the list back'}
+        icon="check"
+        onPress={() => !isBusy && submit()}
+      />
     </View>
   );
   return (
@@ -86,19 +117,39 @@ export default function StartPage({ device }: Outside) {
         </View>
         {device && <WhyOut device={device} />}
         <Insecure />
-        {way === null && !takesLists && <Text variant="bodyLarge">This server doesn’t take new lists. Join one with a code.</Text>}
+        {way === null && !takesLists && (
+          <Text variant="bodyLarge">This server doesn’t take new lists. Join one with a code.</Text>
+        )}
         {way === null && takesLists && (
-          <Row icon="plus" title="Nowhere yet" action="Begin a new list" isPrimary onPress={() => !isBusy && void go({ type: 'new' })}>
+          <Row
+            icon="plus"
+            title="Nowhere yet"
+            action="Begin a new list"
+            isPrimary
+            onPress={() => !isBusy && void go({ type: 'new' })}
+          >
             No account and no password. It is on this device at once; others join it when you want.
           </Row>
         )}
         {way !== 'spare key' && (
-          <Row icon="devices" title="On another device" action="Join it with a code" isOpen={way === 'code'} onPress={() => choose('code')}>
+          <Row
+            icon="devices"
+            title="On another device"
+            action="Join it with a code"
+            isOpen={way === 'code'}
+            onPress={() => choose('code')}
+          >
             On a device that is in, open Devices and choose “Let a device in”. It shows a code for ten minutes.
           </Row>
         )}
         {way !== 'code' && (
-          <Row icon="key" title="On no device any more" action="Get it back with the spare key" isOpen={way === 'spare key'} onPress={() => choose('spare key')}>
+          <Row
+            icon="key"
+            title="On no device any more"
+            action="Get it back with the spare key"
+            isOpen={way === 'spare key'}
+            onPress={() => choose('spare key')}
+          >
             The key you printed or saved when you had the list.
           </Row>
         )}
@@ -185,11 +236,11 @@ function WhyOut({ device }: { device: NonNullable<Outside['device']> }) {
   const what = unsent === 1 ? '1 shortcut or set' : `${unsent} shortcuts and sets`;
   return (
     <View role="status" style={styles.words}>
-      <Text variant="bodyLarge">
-        {WHY_OUT[device.state.out ?? 'left']}
-      </Text>
+      <Text variant="bodyLarge">{WHY_OUT[device.state.out ?? 'left']}</Text>
       {unsent > 0 && (
-        <Text variant="bodyLarge">{what} written here had not been sent. They are kept, and go along when this device joins the list again.</Text>
+        <Text variant="bodyLarge">
+          {what} written here had not been sent. They are kept, and go along when this device joins the list again.
+        </Text>
       )}
     </View>
   );

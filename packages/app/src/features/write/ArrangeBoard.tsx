@@ -1,4 +1,12 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
 import { rectSortingStrategy, SortableContext, sortableKeyboardCoordinates, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { shownText, type Shortcut } from '@yellow-latch/core/model';
@@ -25,14 +33,21 @@ interface ArrangeBoardProps {
 /** The keys of the board to be put in order: by drag, with the arrow keys, or by buttons; or taken off. */
 export function ArrangeBoard({ shortcuts, all }: ArrangeBoardProps) {
   const doIt = useDo();
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: FINGER }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: FINGER }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
   const move = (moved: Shortcut, target: Shortcut | undefined) => {
     const doing = target && movingTo(moved, target, all);
     if (doing) void doIt(doing, `${moved.code} is moved.`);
   };
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const moved = shortcuts.find(({ id }) => id === active.id);
-    if (moved && over) move(moved, shortcuts.find(({ id }) => id === over.id));
+    if (moved && over)
+      move(
+        moved,
+        shortcuts.find(({ id }) => id === over.id),
+      );
   };
   return (
     <ScrollView style={styles.scroll} contentContainerStyle={styles.keys}>
@@ -64,13 +79,38 @@ function ArrangedKey({ shortcut, onEarlier, onLater, onTakeOff }: ArrangedKeyPro
   const palette = usePalette();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: shortcut.id });
   return (
-    <div ref={setNodeRef} style={{ flex: '1 1 150px', minWidth: 0, maxWidth: 260, transform: CSS.Transform.toString(transform), transition, zIndex: isDragging ? 1 : 0, position: 'relative' }}>
-      <View style={[styles.key, { borderColor: isDragging ? palette.ink : palette.inkSoft, backgroundColor: palette.surface }]}>
+    <div
+      ref={setNodeRef}
+      style={{
+        flex: '1 1 150px',
+        minWidth: 0,
+        maxWidth: 260,
+        transform: CSS.Transform.toString(transform),
+        transition,
+        zIndex: isDragging ? 1 : 0,
+        position: 'relative',
+      }}
+    >
+      <View
+        style={[
+          styles.key,
+          { borderColor: isDragging ? palette.ink : palette.inkSoft, backgroundColor: palette.surface },
+        ]}
+      >
         <div
           {...attributes}
           {...listeners}
           aria-label={`Move ${shortcut.code}`}
-          style={{ display: 'flex', alignItems: 'center', gap: 6, height: 40, padding: '0 8px', cursor: 'grab', touchAction: 'none', color: palette.ink }}
+          style={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 6,
+            height: 40,
+            padding: '0 8px',
+            cursor: 'grab',
+            touchAction: 'none',
+            color: palette.ink,
+          }}
         >
           <View style={styles.plate}>
             <Icon name="move" size={18} color={palette.inkSoft} />
@@ -93,7 +133,16 @@ function ArrangedKey({ shortcut, onEarlier, onLater, onTakeOff }: ArrangedKeyPro
 }
 
 function KeyButton({ icon, label, onPress }: { icon: string; label: string; onPress: (() => void) | null }) {
-  return <IconButton icon={icon} size={20} style={styles.button} accessibilityLabel={label} disabled={onPress === null} onPress={() => onPress?.()} />;
+  return (
+    <IconButton
+      icon={icon}
+      size={20}
+      style={styles.button}
+      accessibilityLabel={label}
+      disabled={onPress === null}
+      onPress={() => onPress?.()}
+    />
+  );
 }
 
 const styles = StyleSheet.create({

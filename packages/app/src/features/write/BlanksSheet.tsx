@@ -27,7 +27,9 @@ interface BlanksSheetProps {
 export function BlanksSheet({ filling: { asked, shortcut, blanks, make }, onDone, onCancel }: BlanksSheetProps) {
   const palette = usePalette();
   const [recent, keepRecent] = useRecent();
-  const [values, setValues] = useState<Readonly<Record<string, string>>>(() => Object.fromEntries(blanks.map(({ name, default: otherwise }) => [name, otherwise])));
+  const [values, setValues] = useState<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(blanks.map(({ name, default: otherwise }) => [name, otherwise])),
+  );
   const [at, setAt] = useState(0);
   const blank = blanks[at]!;
   const isLast = at === blanks.length - 1;
@@ -42,7 +44,11 @@ export function BlanksSheet({ filling: { asked, shortcut, blanks, make }, onDone
     onDone(now);
   };
   return (
-    <Sheet title={blanks.length === 1 ? 'One thing to fill in' : `${at + 1} of ${blanks.length} to fill in`} isOpen onClose={onCancel}>
+    <Sheet
+      title={blanks.length === 1 ? 'One thing to fill in' : `${at + 1} of ${blanks.length} to fill in`}
+      isOpen
+      onClose={onCancel}
+    >
       <View style={styles.body}>
         <View style={styles.code}>
           <CodePlate code={shortcut.code} />
@@ -58,7 +64,14 @@ export function BlanksSheet({ filling: { asked, shortcut, blanks, make }, onDone
             {make(withGaps(values))?.plain ?? ''}
           </Text>
         </ScrollView>
-        <BlankInput key={blank.name} blank={blank} value={values[blank.name] ?? ''} recent={recentOf(recent, blank)} onChange={set} onNext={next} />
+        <BlankInput
+          key={blank.name}
+          blank={blank}
+          value={values[blank.name] ?? ''}
+          recent={recentOf(recent, blank)}
+          onChange={set}
+          onNext={next}
+        />
         <View style={styles.actions}>
           <Button mode="text" onPress={onCancel} contentStyle={styles.tall}>
             {asked.typed === shortcut.code ? 'Leave the code' : 'Put nothing in'}
@@ -69,7 +82,11 @@ export function BlanksSheet({ filling: { asked, shortcut, blanks, make }, onDone
               Back
             </Button>
           )}
-          <LatchButton label={isLast ? 'Put it in' : 'Next'} icon={isLast ? 'check' : undefined} onPress={() => next()} />
+          <LatchButton
+            label={isLast ? 'Put it in' : 'Next'}
+            icon={isLast ? 'check' : undefined}
+            onPress={() => next()}
+          />
         </View>
       </View>
     </Sheet>
@@ -103,7 +120,8 @@ function BlankInput({ blank, value, recent, onChange, onNext }: BlankInputProps)
       </View>
     );
   }
-  if (blank.kind === 'date') return <DateField label={name} value={value} onChange={onChange} onSubmit={() => onNext()} />;
+  if (blank.kind === 'date')
+    return <DateField label={name} value={value} onChange={onChange} onSubmit={() => onNext()} />;
   return (
     <>
       <Field
@@ -126,7 +144,15 @@ function BlankInput({ blank, value, recent, onChange, onNext }: BlankInputProps)
 }
 
 /** Values to choose from; taking one goes on. */
-function Options({ options, value, onTake }: { options: readonly string[]; value: string; onTake: (value: string) => void }) {
+function Options({
+  options,
+  value,
+  onTake,
+}: {
+  options: readonly string[];
+  value: string;
+  onTake: (value: string) => void;
+}) {
   const palette = usePalette();
   return (
     <View style={styles.options}>
@@ -136,7 +162,10 @@ function Options({ options, value, onTake }: { options: readonly string[]; value
           role="button"
           aria-pressed={option === value}
           onPress={() => onTake(option)}
-          style={[styles.option, { borderColor: palette.ink, backgroundColor: option === value ? palette.ground : 'transparent' }]}
+          style={[
+            styles.option,
+            { borderColor: palette.ink, backgroundColor: option === value ? palette.ground : 'transparent' },
+          ]}
         >
           <Text variant="bodyLarge">{option}</Text>
         </Pressable>
@@ -152,7 +181,15 @@ const styles = StyleSheet.create({
   text: { lineHeight: 22 },
   choice: { gap: 6 },
   options: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
-  option: { minHeight: 52, minWidth: 96, paddingHorizontal: 16, borderWidth: 1.5, borderRadius: 6, alignItems: 'center', justifyContent: 'center' },
+  option: {
+    minHeight: 52,
+    minWidth: 96,
+    paddingHorizontal: 16,
+    borderWidth: 1.5,
+    borderRadius: 6,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
   actions: { flexDirection: 'row', alignItems: 'center', gap: 4 },
   push: { flex: 1 },
   tall: { minHeight: 48 },

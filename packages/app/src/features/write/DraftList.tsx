@@ -62,7 +62,13 @@ export function DraftList({ drafts, onOpened }: DraftListProps) {
                 {tellWhen(changed)}
               </Text>
             </Pressable>
-            <IconButton icon="trash" size={20} style={styles.button} accessibilityLabel={`Delete ${title}`} onPress={() => drafts.drop(id)} />
+            <IconButton
+              icon="trash"
+              size={20}
+              style={styles.button}
+              accessibilityLabel={`Delete ${title}`}
+              onPress={() => drafts.drop(id)}
+            />
           </View>
         ))}
       </ScrollView>

@@ -34,7 +34,12 @@ interface KeysSheetProps {
 export function KeysSheet({ settings, onChange, isOpen, onClose }: KeysSheetProps) {
   const palette = usePalette();
   const tick = (name: 'flash' | 'sound' | 'missed', label: string) => (
-    <Tick role="checkbox" isOn={settings[name]} onPress={() => onChange({ ...settings, [name]: !settings[name] })} style={styles.tick}>
+    <Tick
+      role="checkbox"
+      isOn={settings[name]}
+      onPress={() => onChange({ ...settings, [name]: !settings[name] })}
+      style={styles.tick}
+    >
       <Text variant="bodyLarge">{label}</Text>
     </Tick>
   );

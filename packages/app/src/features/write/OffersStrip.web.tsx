@@ -69,7 +69,12 @@ export function OffersStrip({ offers, textOf, chosen, waiting, onTake, onKeep, o
           />
         ))}
       </div>
-      <button type="button" aria-label="Keep what I typed" onClick={onKeep} style={{ ...KEEP, borderLeft: `1px solid ${palette.line}` }}>
+      <button
+        type="button"
+        aria-label="Keep what I typed"
+        onClick={onKeep}
+        style={{ ...KEEP, borderLeft: `1px solid ${palette.line}` }}
+      >
         <Icon name="close" size={20} color={palette.ink} />
       </button>
     </div>
@@ -93,7 +98,12 @@ interface OfferKeyProps {
 const OfferKey = memo(function OfferKey({ index, code, text, isExact, isChosen, isWaiting, palette }: OfferKeyProps) {
   const { before, mnemonic, after } = splitMarker(code);
   const edge = isExact || isChosen ? palette.ink : palette.line;
-  const latch: CSSProperties = { ...LATCH, border: `1.5px solid ${palette.keyline}`, background: palette.latch, color: palette.onLatch };
+  const latch: CSSProperties = {
+    ...LATCH,
+    border: `1.5px solid ${palette.keyline}`,
+    background: palette.latch,
+    color: palette.onLatch,
+  };
   return (
     <div
       role="option"
@@ -101,11 +111,25 @@ const OfferKey = memo(function OfferKey({ index, code, text, isExact, isChosen, 
       data-index={index}
       aria-selected={isChosen}
       aria-label={`${code}: ${text}`}
-      style={{ ...OFFER, border: `1.5px solid ${edge}`, background: isChosen ? palette.ink : palette.surface, color: isChosen ? palette.surface : palette.ink }}
+      style={{
+        ...OFFER,
+        border: `1.5px solid ${edge}`,
+        background: isChosen ? palette.ink : palette.surface,
+        color: isChosen ? palette.surface : palette.ink,
+      }}
     >
       <span style={PLATE}>
         {before !== '' && <span style={latch}>{before}</span>}
-        <span style={{ ...MNEMONIC, border: `1.5px solid ${palette.keyline}`, background: palette.surface, color: palette.ink }}>{mnemonic.replaceAll(' ', '␣')}</span>
+        <span
+          style={{
+            ...MNEMONIC,
+            border: `1.5px solid ${palette.keyline}`,
+            background: palette.surface,
+            color: palette.ink,
+          }}
+        >
+          {mnemonic.replaceAll(' ', '␣')}
+        </span>
         {after !== '' && <span style={latch}>{after}</span>}
       </span>
       <span style={WORDS}>
@@ -117,11 +141,54 @@ const OfferKey = memo(function OfferKey({ index, code, text, isExact, isChosen, 
 });
 
 const STRIP: CSSProperties = { display: 'flex', height: 56, alignItems: 'stretch', contain: 'strict' };
-const LIST: CSSProperties = { flex: 1, minWidth: 0, display: 'flex', alignItems: 'center', gap: 8, padding: '0 10px', overflowX: 'auto', scrollbarWidth: 'none' };
-const OFFER: CSSProperties = { flex: 'none', boxSizing: 'border-box', display: 'flex', alignItems: 'center', gap: 8, height: 48, maxWidth: 260, padding: '0 8px', borderRadius: 6, cursor: 'pointer', fontFamily: FACES.text };
-const PLATE: CSSProperties = { flex: 'none', display: 'flex', alignItems: 'center', fontFamily: FACES.code, fontSize: 16, lineHeight: '22px' };
+const LIST: CSSProperties = {
+  flex: 1,
+  minWidth: 0,
+  display: 'flex',
+  alignItems: 'center',
+  gap: 8,
+  padding: '0 10px',
+  overflowX: 'auto',
+  scrollbarWidth: 'none',
+};
+const OFFER: CSSProperties = {
+  flex: 'none',
+  boxSizing: 'border-box',
+  display: 'flex',
+  alignItems: 'center',
+  gap: 8,
+  height: 48,
+  maxWidth: 260,
+  padding: '0 8px',
+  borderRadius: 6,
+  cursor: 'pointer',
+  fontFamily: FACES.text,
+};
+const PLATE: CSSProperties = {
+  flex: 'none',
+  display: 'flex',
+  alignItems: 'center',
+  fontFamily: FACES.code,
+  fontSize: 16,
+  lineHeight: '22px',
+};
 const LATCH: CSSProperties = { borderRadius: 4, padding: '3px 5px', zIndex: 1 };
 const MNEMONIC: CSSProperties = { borderRadius: 5, padding: '1px 6px', margin: '0 -1px' };
 const WORDS: CSSProperties = { minWidth: 0, display: 'flex', flexDirection: 'column' };
-const TEXT: CSSProperties = { fontSize: 15, lineHeight: '19px', whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' };
-const KEEP: CSSProperties = { width: 52, padding: 0, border: 0, background: 'transparent', display: 'flex', alignItems: 'center', justifyContent: 'center', cursor: 'pointer' };
+const TEXT: CSSProperties = {
+  fontSize: 15,
+  lineHeight: '19px',
+  whiteSpace: 'nowrap',
+  overflow: 'hidden',
+  textOverflow: 'ellipsis',
+};
+const KEEP: CSSProperties = {
+  width: 52,
+  padding: 0,
+  border: 0,
+  background: 'transparent',
+  display: 'flex',
+  alignItems: 'center',
+  justifyContent: 'center',
+  cursor: 'pointer',
+};

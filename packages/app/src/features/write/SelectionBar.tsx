@@ -30,9 +30,23 @@ export function SelectionBar({ wrappers, onCasing, onWrap }: SelectionBarProps) 
   const [isOpen, setOpen] = useState(false);
   const button = [styles.button, { borderColor: palette.inkSoft, backgroundColor: palette.surface }];
   return (
-    <ScrollView horizontal role="group" aria-label="What is selected" showsHorizontalScrollIndicator={false} style={styles.strip} contentContainerStyle={styles.row}>
+    <ScrollView
+      horizontal
+      role="group"
+      aria-label="What is selected"
+      showsHorizontalScrollIndicator={false}
+      style={styles.strip}
+      contentContainerStyle={styles.row}
+    >
       {CASINGS.map((casing) => (
-        <Pressable key={casing} role="button" aria-label={LOOKS[casing].label} onPress={() => onCasing(casing)} {...keepingFocus} style={button}>
+        <Pressable
+          key={casing}
+          role="button"
+          aria-label={LOOKS[casing].label}
+          onPress={() => onCasing(casing)}
+          {...keepingFocus}
+          style={button}
+        >
           <Text style={styles.text}>{LOOKS[casing].text}</Text>
         </Pressable>
       ))}
@@ -68,7 +82,15 @@ export function SelectionBar({ wrappers, onCasing, onWrap }: SelectionBarProps) 
 const styles = StyleSheet.create({
   strip: { height: 56, flexGrow: 0 },
   row: { gap: 8, paddingHorizontal: 10, alignItems: 'center' },
-  button: { flexDirection: 'row', alignItems: 'center', gap: 4, minHeight: 48, paddingHorizontal: 14, borderWidth: 1.5, borderRadius: 6 },
+  button: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 4,
+    minHeight: 48,
+    paddingHorizontal: 14,
+    borderWidth: 1.5,
+    borderRadius: 6,
+  },
   text: { fontSize: 16 },
   wrapper: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 52, paddingHorizontal: 20 },
   sketch: { flex: 1, fontSize: 15 },

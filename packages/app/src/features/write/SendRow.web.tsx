@@ -23,7 +23,18 @@ export function SendRow({ icon, label, note, ...action }: SendRowProps) {
   );
   if ('href' in action) {
     return (
-      <a href={action.href} aria-label={label} style={{ display: 'flex', alignItems: 'center', gap: 14, minHeight: 56, padding: '0 20px', textDecoration: 'none' }}>
+      <a
+        href={action.href}
+        aria-label={label}
+        style={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 14,
+          minHeight: 56,
+          padding: '0 20px',
+          textDecoration: 'none',
+        }}
+      >
         {content}
       </a>
     );

@@ -1,4 +1,12 @@
-import { fileNameOf, formattedHtml, LONG_DRAFT, mailtoUri, smsUri, textToSend, titleOf } from '@yellow-latch/core/compose';
+import {
+  fileNameOf,
+  formattedHtml,
+  LONG_DRAFT,
+  mailtoUri,
+  smsUri,
+  textToSend,
+  titleOf,
+} from '@yellow-latch/core/compose';
 import { countClusters } from '@yellow-latch/core/model';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -30,7 +38,10 @@ export function SendSheet({ draft, onClose }: SendSheetProps) {
   const title = titleOf(text);
   // A draft of a megabyte takes its time to count.
   const [count] = useState(() => countClusters(text).toLocaleString('en'));
-  const receivers = to.split(/[,;\n]/u).map((one) => one.trim()).filter((one) => one !== '');
+  const receivers = to
+    .split(/[,;\n]/u)
+    .map((one) => one.trim())
+    .filter((one) => one !== '');
   const mail = mailtoUri({ to: receivers.filter((one) => one.includes('@')), subject, body: text });
   const sms = smsUri({ to: receivers.filter((one) => !one.includes('@')), body: text });
   const isFormatted = draft.formatted.length > 0;
@@ -46,26 +57,60 @@ export function SendSheet({ draft, onClose }: SendSheetProps) {
       onClose();
     } catch (error) {
       // Whoever turned back in the sheet of their device wants no word about it.
-      if (!(error instanceof DOMException && error.name === 'AbortError')) tell('The device did not take it. Copy it instead.');
+      if (!(error instanceof DOMException && error.name === 'AbortError'))
+        tell('The device did not take it. Copy it instead.');
     }
   };
-  const row = (icon: IconName, label: string, note: string, action: { onPress: () => void } | { href: string; download?: string }) => (
-    <SendRow key={label} icon={icon} label={label} note={note} {...action} />
-  );
+  const row = (
+    icon: IconName,
+    label: string,
+    note: string,
+    action: { onPress: () => void } | { href: string; download?: string },
+  ) => <SendRow key={label} icon={icon} label={label} note={note} {...action} />;
   return (
     <Sheet title="Send on" isOpen onClose={onClose}>
       <ScrollView>
-        {row('copy', 'Copy', `${count} characters, without formatting`, { onPress: () => void copyText(text).then(told(`Copied all ${count} characters.`)) })}
-        {isFormatted && row('copy', 'Copy formatted', 'With bold, links and lists, where they are taken', { onPress: () => void copyFormatted({ html: html(), plain: text }).then(told('Copied, formatted and plain.')) })}
-        {typeof navigator.share === 'function' && row('share', 'Share', 'To what this device offers', { onPress: () => void share() })}
+        {row('copy', 'Copy', `${count} characters, without formatting`, {
+          onPress: () => void copyText(text).then(told(`Copied all ${count} characters.`)),
+        })}
+        {isFormatted &&
+          row('copy', 'Copy formatted', 'With bold, links and lists, where they are taken', {
+            onPress: () => void copyFormatted({ html: html(), plain: text }).then(told('Copied, formatted and plain.')),
+          })}
+        {typeof navigator.share === 'function' &&
+          row('share', 'Share', 'To what this device offers', { onPress: () => void share() })}
         <View style={[styles.drafts, { borderColor: palette.line }]}>
-          <Field label="To, if you like: mail addresses or numbers" value={to} onChangeText={setTo} onBlur={() => {}} onSubmit={() => {}} />
-          <Field label="Subject of the mail" value={subject} onChangeText={setSubject} onBlur={() => {}} onSubmit={() => {}} />
+          <Field
+            label="To, if you like: mail addresses or numbers"
+            value={to}
+            onChangeText={setTo}
+            onBlur={() => {}}
+            onSubmit={() => {}}
+          />
+          <Field
+            label="Subject of the mail"
+            value={subject}
+            onChangeText={setSubject}
+            onBlur={() => {}}
+            onSubmit={() => {}}
+          />
         </View>
-        {row('mail', 'Mail draft', mail.length > LONG_DRAFT ? 'Some mail programs cut drafts as long as this: look at its end' : 'Opens in your mail program', { href: mail })}
+        {row(
+          'mail',
+          'Mail draft',
+          mail.length > LONG_DRAFT
+            ? 'Some mail programs cut drafts as long as this: look at its end'
+            : 'Opens in your mail program',
+          { href: mail },
+        )}
         {row('message', 'Text message draft', 'Opens where you write messages', { href: sms })}
-        {row('download', 'Save as a file', fileNameOf(title, 'txt'), { onPress: () => saveFile(fileNameOf(title, 'txt'), text, 'text/plain') })}
-        {isFormatted && row('download', 'Save formatted', fileNameOf(title, 'html'), { onPress: () => saveFile(fileNameOf(title, 'html'), page(title, html()), 'text/html') })}
+        {row('download', 'Save as a file', fileNameOf(title, 'txt'), {
+          onPress: () => saveFile(fileNameOf(title, 'txt'), text, 'text/plain'),
+        })}
+        {isFormatted &&
+          row('download', 'Save formatted', fileNameOf(title, 'html'), {
+            onPress: () => saveFile(fileNameOf(title, 'html'), page(title, html()), 'text/html'),
+          })}
         <Text variant="bodySmall" style={[styles.note, { color: palette.inkSoft }]}>
           The draft stays here until you delete it.
         </Text>

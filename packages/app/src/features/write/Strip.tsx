@@ -24,10 +24,19 @@ export function Strip({ composer }: { composer: Composer }) {
   const onKeyDown = (event: KeyboardEvent) => {
     if (offerKey(event, composer)) event.preventDefault();
   };
-  if (isSelected) return <SelectionBar wrappers={composer.wrappers} onCasing={composer.setCasing} onWrap={composer.wrap} />;
+  if (isSelected)
+    return <SelectionBar wrappers={composer.wrappers} onCasing={composer.setCasing} onWrap={composer.wrap} />;
   if (offers.length > 0) {
     return (
-      <OffersStrip offers={offers} textOf={composer.textOf} chosen={chosen} waiting={waiting} onTake={composer.take} onKeep={composer.keep} onKeyDown={onKeyDown} />
+      <OffersStrip
+        offers={offers}
+        textOf={composer.textOf}
+        chosen={chosen}
+        waiting={waiting}
+        onTake={composer.take}
+        onKeep={composer.keep}
+        onKeyDown={onKeyDown}
+      />
     );
   }
   return (

@@ -13,9 +13,23 @@ export function TagChips({ live, onRemove }: { live: Live<readonly Tag[]>; onRem
   const tags = useLive(live);
   if (tags.length === 0) return null;
   return (
-    <ScrollView horizontal role="group" aria-label="Tags in the text" showsHorizontalScrollIndicator={false} style={styles.strip} contentContainerStyle={styles.row}>
+    <ScrollView
+      horizontal
+      role="group"
+      aria-label="Tags in the text"
+      showsHorizontalScrollIndicator={false}
+      style={styles.strip}
+      contentContainerStyle={styles.row}
+    >
       {tags.map((tag) => (
-        <Pressable key={tag.start} role="button" aria-label={`Take out ${tag.text}`} onPress={() => onRemove(tag)} {...keepingFocus} style={[styles.chip, { borderColor: palette.inkSoft }]}>
+        <Pressable
+          key={tag.start}
+          role="button"
+          aria-label={`Take out ${tag.text}`}
+          onPress={() => onRemove(tag)}
+          {...keepingFocus}
+          style={[styles.chip, { borderColor: palette.inkSoft }]}
+        >
           <Text style={styles.text}>{tag.text}</Text>
           <Icon name="close" size={15} color={palette.inkSoft} />
         </Pressable>
@@ -27,6 +41,15 @@ export function TagChips({ live, onRemove }: { live: Live<readonly Tag[]>; onRem
 const styles = StyleSheet.create({
   strip: { flexGrow: 0, flexShrink: 0 },
   row: { gap: 6, paddingHorizontal: 10, paddingTop: 6 },
-  chip: { flexDirection: 'row', alignItems: 'center', gap: 4, minHeight: 48, paddingHorizontal: 10, borderWidth: 1, borderRadius: 6, borderStyle: 'dashed' },
+  chip: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 4,
+    minHeight: 48,
+    paddingHorizontal: 10,
+    borderWidth: 1,
+    borderRadius: 6,
+    borderStyle: 'dashed',
+  },
   text: { fontSize: 15 },
 });

@@ -55,7 +55,11 @@ export function TapBoard({ onPut, onKey, onBackspace }: TapBoardProps) {
     </Pressable>
   );
   return (
-    <View role="region" aria-label="Tap board" style={[styles.board, { backgroundColor: palette.ground, borderColor: palette.line }]}>
+    <View
+      role="region"
+      aria-label="Tap board"
+      style={[styles.board, { backgroundColor: palette.ground, borderColor: palette.line }]}
+    >
       <View style={styles.head}>
         <ScrollView horizontal showsHorizontalScrollIndicator={false} style={styles.tabs}>
           {pinned.length > 0 && tab(null, 'All')}
@@ -83,7 +87,10 @@ export function TapBoard({ onPut, onKey, onBackspace }: TapBoardProps) {
               aria-label={`Put in ${shortcut.code}: ${shortcut.private ? 'private' : shownText(shortcut).slice(0, 80)}`}
               onPress={() => onPut(shortcut)}
               {...keepingFocus}
-              style={({ pressed }) => [styles.key, { borderColor: palette.ink, backgroundColor: pressed ? palette.line : palette.surface }]}
+              style={({ pressed }) => [
+                styles.key,
+                { borderColor: palette.ink, backgroundColor: pressed ? palette.line : palette.surface },
+              ]}
             >
               <Text numberOfLines={2} style={styles.text}>
                 {shortcut.private ? MASK : shownText(shortcut)}
@@ -96,7 +103,13 @@ export function TapBoard({ onPut, onKey, onBackspace }: TapBoardProps) {
               <Text variant="bodyMedium" style={styles.emptyText}>
                 Shortcuts you choose for the board stand here as large keys: a message is put together by taps alone.
               </Text>
-              <Button mode="outlined" icon="pin" onPress={() => setChoosing(true)} style={styles.choose} contentStyle={styles.tall}>
+              <Button
+                mode="outlined"
+                icon="pin"
+                onPress={() => setChoosing(true)}
+                style={styles.choose}
+                contentStyle={styles.tall}
+              >
                 Choose shortcuts
               </Button>
             </View>
@@ -114,10 +127,29 @@ export function TapBoard({ onPut, onKey, onBackspace }: TapBoardProps) {
   );
 }
 
-function BoardKey({ label, icon, text, onPress }: { label: string; icon?: IconName; text: string; onPress: () => void }) {
+function BoardKey({
+  label,
+  icon,
+  text,
+  onPress,
+}: {
+  label: string;
+  icon?: IconName;
+  text: string;
+  onPress: () => void;
+}) {
   const palette = usePalette();
   return (
-    <Pressable role="button" aria-label={label} onPress={onPress} {...keepingFocus} style={({ pressed }) => [styles.mark, { borderColor: palette.inkSoft, backgroundColor: pressed ? palette.line : palette.surface }]}>
+    <Pressable
+      role="button"
+      aria-label={label}
+      onPress={onPress}
+      {...keepingFocus}
+      style={({ pressed }) => [
+        styles.mark,
+        { borderColor: palette.inkSoft, backgroundColor: pressed ? palette.line : palette.surface },
+      ]}
+    >
       {icon ? <Icon name={icon} size={20} color={palette.ink} /> : <Text style={styles.sign}>{text}</Text>}
     </Pressable>
   );
@@ -127,12 +159,28 @@ const styles = StyleSheet.create({
   board: { borderTopWidth: 1, flex: 1, minHeight: 0 },
   head: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 6 },
   tabs: { flex: 1 },
-  tab: { minHeight: 48, minWidth: 48, paddingHorizontal: 10, alignItems: 'center', justifyContent: 'center', borderBottomWidth: 2.5 },
+  tab: {
+    minHeight: 48,
+    minWidth: 48,
+    paddingHorizontal: 10,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderBottomWidth: 2.5,
+  },
   tabName: { fontSize: 15 },
   tall: { minHeight: 48 },
   scroll: { flex: 1 },
   keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, padding: 8 },
-  key: { flexGrow: 1, flexBasis: 150, maxWidth: 260, height: 94, borderWidth: 1.5, borderRadius: 8, padding: 8, justifyContent: 'space-between' },
+  key: {
+    flexGrow: 1,
+    flexBasis: 150,
+    maxWidth: 260,
+    height: 94,
+    borderWidth: 1.5,
+    borderRadius: 8,
+    padding: 8,
+    justifyContent: 'space-between',
+  },
   text: { fontSize: 15, lineHeight: 19 },
   empty: { flex: 1, gap: 12, padding: 16, alignItems: 'flex-start' },
   emptyText: { lineHeight: 21 },

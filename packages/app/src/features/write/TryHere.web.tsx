@@ -30,7 +30,9 @@ export function TryHere({ shortcut }: { shortcut: Rated }) {
   const { fires, edge, capitals, delimiter } = rules;
   const others = useMemo(() => CompiledList.compile(entriesOf(shortcuts, sets, THIS_APP), THIS_APP), [shortcuts, sets]);
   const device = useMemo(() => {
-    const asked = Object.fromEntries(Object.entries({ fires, edge, capitals, delimiter }).filter(([, value]) => value !== undefined));
+    const asked = Object.fromEntries(
+      Object.entries({ fires, edge, capitals, delimiter }).filter(([, value]) => value !== undefined),
+    );
     const tried: Rated = { id: own, code, kind, setId, content: { expansion, template, format }, rules: asked };
     return DeviceList.whole(others.with({ put: entriesOf([tried], sets, THIS_APP) }));
   }, [others, sets, own, code, kind, setId, expansion, template, format, fires, edge, capitals, delimiter]);
@@ -42,18 +44,28 @@ export function TryHere({ shortcut }: { shortcut: Rated }) {
     if (!one) return;
     const context = contextNow(shortcuts);
     const open = expand(one, context);
-    const gaps = open.type === 'expanded' ? Object.fromEntries(open.openBlanks.map(({ name, default: otherwise }) => [name, otherwise || GAP])) : {};
+    const gaps =
+      open.type === 'expanded'
+        ? Object.fromEntries(open.openBlanks.map(({ name, default: otherwise }) => [name, otherwise || GAP]))
+        : {};
     const made = expand(one, { ...context, values: gaps });
     if (made.type === 'expanded') pad.current?.fill(asked, { plain: made.plain, caret: made.caret, html: null });
     else setLine(tellExpansionError(made.errors[0]!));
   };
-  const latest = useLatest({ device, fill, codeOf: (of: string) => (of === own ? code : (shortcuts.find((one) => one.id === of)?.code ?? of)) });
+  const latest = useLatest({
+    device,
+    fill,
+    codeOf: (of: string) => (of === own ? code : (shortcuts.find((one) => one.id === of)?.code ?? of)),
+  });
   useEffect(() => {
     const attached = new Pad(area.current!, latest.current.device, {
       onState: () => {},
       onFiring: (event) => {
         setLine(tellFiring(event, latest.current.codeOf));
-        if (event.type === 'asked') void latest.current.fill(event).catch(() => setLine('What it takes is still to be fetched, and the server is away.'));
+        if (event.type === 'asked')
+          void latest.current
+            .fill(event)
+            .catch(() => setLine('What it takes is still to be fetched, and the server is away.'));
       },
       onTold: (told) => {
         const why = tellWhy(told, latest.current.codeOf);

@@ -21,7 +21,18 @@ interface WriteFootProps {
 }
 
 /** What is done with the page, low where thumbs are. */
-export function WriteFoot({ live, below, hasKeys, hasBoard, onUndo, onRedo, onGap, onClear, onTurn, onSend }: WriteFootProps) {
+export function WriteFoot({
+  live,
+  below,
+  hasKeys,
+  hasBoard,
+  onUndo,
+  onRedo,
+  onGap,
+  onClear,
+  onTurn,
+  onSend,
+}: WriteFootProps) {
   const page = useLive(live);
   return (
     <View style={styles.foot}>
@@ -29,9 +40,15 @@ export function WriteFoot({ live, below, hasKeys, hasBoard, onUndo, onRedo, onGa
       <FootButton icon="redo" label="Redo" isOn={page.canRedo} onPress={onRedo} />
       {page.hasGap && <FootButton icon="gap" label="Next gap" isOn onPress={onGap} />}
       {/* There is no room for all of them on a phone. */}
-      {!(page.hasGap && hasKeys) && <FootButton icon="trash" label="Clear the page" isOn={!page.isEmpty} onPress={onClear} />}
-      {hasKeys && <FootButton icon="keyboard" label="Keyboard" isPressed={below === 'keys'} isOn onPress={() => onTurn('keys')} />}
-      {hasBoard && <FootButton icon="board" label="Tap board" isPressed={below === 'board'} isOn onPress={() => onTurn('board')} />}
+      {!(page.hasGap && hasKeys) && (
+        <FootButton icon="trash" label="Clear the page" isOn={!page.isEmpty} onPress={onClear} />
+      )}
+      {hasKeys && (
+        <FootButton icon="keyboard" label="Keyboard" isPressed={below === 'keys'} isOn onPress={() => onTurn('keys')} />
+      )}
+      {hasBoard && (
+        <FootButton icon="board" label="Tap board" isPressed={below === 'board'} isOn onPress={() => onTurn('board')} />
+      )}
       <View style={styles.push} />
       <LatchButton icon="send" label="Send on" onPress={onSend} />
     </View>

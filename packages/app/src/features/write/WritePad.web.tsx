@@ -39,7 +39,17 @@ interface WritePadProps {
  * The page to type on: a text area that is not controlled from state, since rewriting a field's
  * value moves the caret. A `Pad` edits it in place.
  */
-export function WritePad({ device, chances, start, placeholder, hasKeys, chosen, onKeyDown, ref, ...listener }: WritePadProps) {
+export function WritePad({
+  device,
+  chances,
+  start,
+  placeholder,
+  hasKeys,
+  chosen,
+  onKeyDown,
+  ref,
+  ...listener
+}: WritePadProps) {
   const palette = usePalette();
   const area = useRef<HTMLTextAreaElement>(null);
   const pad = useRef<Pad | null>(null);
@@ -90,7 +100,10 @@ export function WritePad({ device, chances, start, placeholder, hasKeys, chosen,
     },
     focus: () => area.current?.focus(),
     flash: (color) => {
-      area.current?.animate?.([{ boxShadow: `inset 0 0 0 4px ${color}` }, { boxShadow: `inset 0 0 0 4px transparent` }], { duration: 320, easing: 'ease-out' });
+      area.current?.animate?.(
+        [{ boxShadow: `inset 0 0 0 4px ${color}` }, { boxShadow: `inset 0 0 0 4px transparent` }],
+        { duration: 320, easing: 'ease-out' },
+      );
     },
   }));
 

@@ -59,14 +59,23 @@ export function WritePage() {
 
   if (opened === null) return null;
   const onKeyDown = (event: KeyboardEvent) =>
-    writeKey(event, composer, { send, board: isWide ? intoBoard : () => turn('board'), drafts: () => setSheet('drafts'), keys: () => setSheet('keys') });
+    writeKey(event, composer, {
+      send,
+      board: isWide ? intoBoard : () => turn('board'),
+      drafts: () => setSheet('drafts'),
+      keys: () => setSheet('keys'),
+    });
   const clear = () => {
     pad.current?.pad.clear();
     pad.current?.focus();
     notify({ text: 'The page is empty.', action: { label: 'Undo', onPress: () => pad.current?.pad.undo() } });
   };
   const board = (
-    <TapBoard onPut={composer.putShortcut} onKey={(text) => pad.current?.pad.press(text)} onBackspace={() => pad.current?.pad.backspace()} />
+    <TapBoard
+      onPut={composer.putShortcut}
+      onKey={(text) => pad.current?.pad.press(text)}
+      onBackspace={() => pad.current?.pad.backspace()}
+    />
   );
   return (
     <View style={[styles.page, isWide && styles.widePage]}>
@@ -78,10 +87,33 @@ export function WritePage() {
           <Text aria-hidden variant="bodyLarge" style={{ color: palette.inkSoft }}>
             as
           </Text>
-          <WriteAs device={settings.device} onChange={(device) => setSettings({ ...settings, device, below: standsIn(device) ? 'keys' : settings.below === 'keys' ? null : settings.below })} />
+          <WriteAs
+            device={settings.device}
+            onChange={(device) =>
+              setSettings({
+                ...settings,
+                device,
+                below: standsIn(device) ? 'keys' : settings.below === 'keys' ? null : settings.below,
+              })
+            }
+          />
           <View style={styles.push} />
-          {isWide ? <SyncLine /> : <IconButton icon="drafts" style={styles.button} accessibilityLabel="Drafts" onPress={() => setSheet('drafts')} />}
-          <IconButton icon="more" style={styles.button} accessibilityLabel="Keys and signs" onPress={() => setSheet('keys')} />
+          {isWide ? (
+            <SyncLine />
+          ) : (
+            <IconButton
+              icon="drafts"
+              style={styles.button}
+              accessibilityLabel="Drafts"
+              onPress={() => setSheet('drafts')}
+            />
+          )}
+          <IconButton
+            icon="more"
+            style={styles.button}
+            accessibilityLabel="Keys and signs"
+            onPress={() => setSheet('keys')}
+          />
         </View>
         <View style={[styles.sheet, { borderColor: palette.line }]}>
           <WritePad
@@ -92,7 +124,11 @@ export function WritePage() {
             start={opened.draft}
             hasKeys={below === 'keys'}
             chosen={live.chosen}
-            placeholder={sample ? `Type ${sample} and a space.` : 'Type here. When the list holds a shortcut, its code and a space become its text.'}
+            placeholder={
+              sample
+                ? `Type ${sample} and a space.`
+                : 'Type here. When the list holds a shortcut, its code and a space become its text.'
+            }
             onKeyDown={onKeyDown}
             {...composer.listeners}
           />
@@ -168,7 +204,14 @@ const styles = StyleSheet.create({
   page: { flex: 1, minHeight: 0 },
   widePage: { flexDirection: 'row' },
   main: { flex: 1, minHeight: 0, minWidth: 0 },
-  head: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: 60, paddingHorizontal: 16, paddingVertical: 6 },
+  head: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 10,
+    minHeight: 60,
+    paddingHorizontal: 16,
+    paddingVertical: 6,
+  },
   push: { flex: 1 },
   button: { width: 48, height: 48, margin: 0 },
   sheet: { flex: 1, minHeight: 90, borderTopWidth: 1, borderBottomWidth: 1 },

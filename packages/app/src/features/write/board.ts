@@ -27,5 +27,10 @@ export function movingTo(moved: Shortcut, target: Shortcut, all: readonly Shortc
   const to = all.findIndex(({ id }) => id === target.id);
   if (from < 0 || to < 0) return null;
   const rest = all.filter(({ id }) => id !== moved.id);
-  return editing(moved, { pinned: keyAt(rest.map(({ pinned }) => pinned!), to) });
+  return editing(moved, {
+    pinned: keyAt(
+      rest.map(({ pinned }) => pinned!),
+      to,
+    ),
+  });
 }

@@ -39,7 +39,12 @@ export async function keepDraft(db: ReplicaDatabase, draft: Draft, now = Date.no
   const drafts = tx.objectStore('drafts');
   const stored = await drafts.get(draft.id);
   const isBeside = stored !== undefined && stored.version !== draft.version;
-  const next: Draft = { ...draft, id: isBeside ? uuid() : draft.id, changed: now, version: isBeside ? 1 : draft.version + 1 };
+  const next: Draft = {
+    ...draft,
+    id: isBeside ? uuid() : draft.id,
+    changed: now,
+    version: isBeside ? 1 : draft.version + 1,
+  };
   await Promise.all([drafts.put(next, next.id), tx.objectStore('kept').put(next.id, OPEN_DRAFT), tx.done]);
   return { type: isBeside ? 'beside' : 'kept', draft: next };
 }

@@ -64,7 +64,8 @@ function field(text = '', on = device, start?: DraftContent) {
     refused: () => refused,
     missed,
     can: () => ({ undo: state.canUndo, redo: state.canRedo }),
-    type: (text: string) => Array.from(text).forEach((key) => put(key, key === '\n' ? 'insertLineBreak' : 'insertText')),
+    type: (text: string) =>
+      Array.from(text).forEach((key) => put(key, key === '\n' ? 'insertLineBreak' : 'insertText')),
     paste: (text: string) => put(text, 'insertFromPaste'),
     backspace: () => {
       replace(area.selectionStart - 1, area.selectionEnd, '');
@@ -88,7 +89,9 @@ test('fires in place and puts the caret after the delimiter', () => {
   type('so ;ten.');
   expect(area.value).toBe('so I am ten minutes away..');
   expect(area.selectionStart).toBe(area.value.length);
-  expect(events).toEqual([{ type: 'fired', by: 'delimiter', id: '1', typed: ';ten', expansion: 'I am ten minutes away.' }]);
+  expect(events).toEqual([
+    { type: 'fired', by: 'delimiter', id: '1', typed: ';ten', expansion: 'I am ten minutes away.' },
+  ]);
 });
 
 test('fires in the middle of a text, beside equal characters', () => {
@@ -251,7 +254,9 @@ test('what is kept can be begun with again: its history, and what is formatted',
   const first = field();
   first.type('fam ');
   const asked = { type: 'asked', id: '9', typed: 'fam', range: { start: 0, end: 0 } } as const;
-  expect(first.pad.fill({ ...asked, typed: '' }, { plain: 'Best wishes', caret: null, html: '<p>Best <em>wishes</em></p>' })).toBe(true);
+  expect(
+    first.pad.fill({ ...asked, typed: '' }, { plain: 'Best wishes', caret: null, html: '<p>Best <em>wishes</em></p>' }),
+  ).toBe(true);
   const { content } = first.pad;
   expect(content.formatted).toEqual([{ start: 0, end: 11, html: '<p>Best <em>wishes</em></p>' }]);
   const second = field(content.text, device, structuredClone(content));
@@ -264,10 +269,13 @@ test('what is kept can be begun with again: its history, and what is formatted',
 
 test('as on a device: what it makes of keys, what it does not hold', () => {
   const long = [shortcut('longer', 'word '.repeat(60), 0)];
-  const phone = DeviceList.of(settleRules({ shortcuts: [...shortcuts.map((one, index) => ({ ...one, id: `s${index}` })), ...long], sets: [] }), {
-    ...DEVICE_PROFILES['phone-list'],
-    longestExpansion: 200,
-  });
+  const phone = DeviceList.of(
+    settleRules({ shortcuts: [...shortcuts.map((one, index) => ({ ...one, id: `s${index}` })), ...long], sets: [] }),
+    {
+      ...DEVICE_PROFILES['phone-list'],
+      longestExpansion: 200,
+    },
+  );
   const { area, type, told, refused, key } = field('', phone);
   type('so ;ten  yes -- no');
   expect(area.value).toBe('So I am ten minutes away.  Yes — no');

@@ -1,4 +1,12 @@
-import { nextGap, shiftFormatted, type DeviceList, type FormattedStretch, type MissedChance, type MissedChances, type Refused } from '@yellow-latch/core/compose';
+import {
+  nextGap,
+  shiftFormatted,
+  type DeviceList,
+  type FormattedStretch,
+  type MissedChance,
+  type MissedChances,
+  type Refused,
+} from '@yellow-latch/core/compose';
 import {
   difference,
   differenceAt,
@@ -152,7 +160,8 @@ export class Pad {
   }
 
   take(offer: Offer): void {
-    if (!this.session.composition) this.give({ type: 'take', offer }, this.session, this.session.text, this.session.caret.end, false);
+    if (!this.session.composition)
+      this.give({ type: 'take', offer }, this.session, this.session.text, this.session.caret.end, false);
   }
 
   /** Rejects the offers: what stands before the caret stays as it was typed. */
@@ -173,16 +182,29 @@ export class Pad {
     const before = this.session;
     const edit = { range: caret, replacement: joiner, caret: caret.start + joiner.length };
     if (joiner !== '' || caret.start < caret.end) this.replace(edit);
-    this.give({ type: 'take', offer: { entry, start: edit.caret, end: edit.caret, isExact: true } }, before, before.text, caret.end, false);
+    this.give(
+      { type: 'take', offer: { entry, start: edit.caret, end: edit.caret, isExact: true } },
+      before,
+      before.text,
+      caret.end,
+      false,
+    );
   }
 
   /** Puts in what was asked for; false: what asked is not there any more. */
-  fill(asked: AskedEvent, { plain, caret, html }: { plain: string; caret: number | null; html: string | null }): boolean {
+  fill(
+    asked: AskedEvent,
+    { plain, caret, html }: { plain: string; caret: number | null; html: string | null },
+  ): boolean {
     const before = this.session;
     const { id, typed, range, joiner = '' } = asked;
     if (before.composition || !before.text.slice(range.start, range.end).startsWith(typed)) return false;
     const at = caret === null ? null : caret + joiner.length;
-    const { session, edit, events } = type(before, { type: 'fill', id, range, text: joiner + plain, caret: at }, this.device.list);
+    const { session, edit, events } = type(
+      before,
+      { type: 'fill', id, range, text: joiner + plain, caret: at },
+      this.device.list,
+    );
     this.moveTo(session);
     if (html !== null) {
       const start = range.start + joiner.length;
@@ -290,7 +312,8 @@ export class Pad {
   private give(input: Input, before: TypingSession, natural: string, caret: number, joins: boolean): void {
     const { session, edit, events, told } = followOnDevice(this.session, input, this.device.list);
     this.moveTo(session);
-    this.isTyping = input.type === 'composition-end' || (input.type === 'edit' && input.how !== 'paste' && input.how !== 'other');
+    this.isTyping =
+      input.type === 'composition-end' || (input.type === 'edit' && input.how !== 'paste' && input.how !== 'other');
     if (edit) this.show(edit);
     const isTakenBack = events.some(({ type: what }) => what === 'taken-back');
     if (edit && natural !== before.text && !isTakenBack) {
@@ -309,7 +332,8 @@ export class Pad {
   private tellWhatCame(input: Input, hasFired: boolean, told: readonly Told[]): void {
     const isTyped = input.type === 'composition-end' || (input.type === 'edit' && input.how === 'typing');
     const { text, caret, quiet } = this.session;
-    const last = isTyped && !hasFired ? (Array.from(text.slice(Math.max(0, caret.start - 2), caret.start)).at(-1) ?? '') : '';
+    const last =
+      isTyped && !hasFired ? (Array.from(text.slice(Math.max(0, caret.start - 2), caret.start)).at(-1) ?? '') : '';
     const isEnd = last !== '' && !/[\p{L}\p{N}\p{M}]/u.test(last);
     const end = caret.start - last.length;
     this.listener.onTold?.(told, isEnd && this.device.list.isDelimiter(last) ? this.device.refusedAt(text, end) : null);

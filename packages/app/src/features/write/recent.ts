@@ -15,7 +15,11 @@ function nameOf({ label, name }: Pick<OpenBlank, 'label' | 'name'>): string {
 }
 
 /** What was filled in before, with what is filled in now. What the device itself gives, and what one chooses, is not kept. */
-export function withFilled(recent: Recent, blanks: readonly OpenBlank[], values: Readonly<Record<string, string>>): Recent {
+export function withFilled(
+  recent: Recent,
+  blanks: readonly OpenBlank[],
+  values: Readonly<Record<string, string>>,
+): Recent {
   const next = { ...recent };
   for (const blank of blanks) {
     const value = (values[blank.name] ?? '').trim();

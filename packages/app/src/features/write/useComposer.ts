@@ -1,4 +1,12 @@
-import { MissedChances, tagsIn, withoutTag, joinerBefore, type MissedChance, type Refused, type Tag } from '@yellow-latch/core/compose';
+import {
+  MissedChances,
+  tagsIn,
+  withoutTag,
+  joinerBefore,
+  type MissedChance,
+  type Refused,
+  type Tag,
+} from '@yellow-latch/core/compose';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
 import { applyCasing } from '@yellow-latch/core/expansion/casing';
 import type { Casing } from '@yellow-latch/core/expansion/segment';
@@ -35,7 +43,11 @@ export interface Line {
 export type Offered = Pick<PadState, 'offers' | 'waiting'>;
 
 /** What the buttons around the page need to know of it. */
-export type Page = Pick<PadState, 'canUndo' | 'canRedo'> & { readonly isEmpty: boolean; readonly isSelected: boolean; readonly hasGap: boolean };
+export type Page = Pick<PadState, 'canUndo' | 'canRedo'> & {
+  readonly isEmpty: boolean;
+  readonly isSelected: boolean;
+  readonly hasGap: boolean;
+};
 
 const NOTHING_OFFERED: Offered = { offers: [], waiting: null };
 const EMPTY_PAGE: Page = { canUndo: false, canRedo: false, isEmpty: true, isSelected: false, hasGap: false };
@@ -82,7 +94,8 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
       if (!isIn) say('The code is not there any more.', true);
       else if (note) say(note);
     },
-    refuse: ({ typed, id }, reason) => say(typed === '' ? `${codeOf(id)}: ${reason}` : `${typed} stays. ${reason}`, true),
+    refuse: ({ typed, id }, reason) =>
+      say(typed === '' ? `${codeOf(id)}: ${reason}` : `${typed} stays. ${reason}`, true),
   });
 
   // Tags are looked for when one pauses: a text of a megabyte takes longer than a key may.
@@ -130,10 +143,12 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
     const shortcut = shortcutOf(id);
     if (!shortcut) return;
     say(tellMissed(shortcut.code, null));
-    void client.ask(({ effort }) => effort.one(shortcut, { keyboards, ownKeyboards })).then((answer) => {
-      const line = tellMissed(shortcut.code, answer?.saved ?? null);
-      if (live.line.value?.text === tellMissed(shortcut.code, null)) say(line);
-    });
+    void client
+      .ask(({ effort }) => effort.one(shortcut, { keyboards, ownKeyboards }))
+      .then((answer) => {
+        const line = tellMissed(shortcut.code, answer?.saved ?? null);
+        if (live.line.value?.text === tellMissed(shortcut.code, null)) say(line);
+      });
   };
 
   return {
@@ -166,7 +181,10 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
       live.taps.set(live.taps.value + 1);
       const [entry] = entriesOf([shortcut], sets, device.list.profile);
       const text = state.current?.text ?? '';
-      pad.current?.pad.put(entry!, joinerBefore(text.slice(0, state.current?.caret.start), shownText(shortcut), shortcut.kind));
+      pad.current?.pad.put(
+        entry!,
+        joinerBefore(text.slice(0, state.current?.caret.start), shownText(shortcut), shortcut.kind),
+      );
     },
     removeTag: (tag: Tag) => {
       const now = tagsIn(state.current?.text ?? '').find(({ key, start }) => key === tag.key && start === tag.start);
@@ -182,7 +200,10 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
       const selected = text.slice(range.start, range.end);
       filling.ask({ type: 'asked', id: shortcut.id, typed: selected, range }, selected);
     },
-    wrappers: useMemo(() => shortcuts.filter(({ content }) => content.template && content.expansion.includes(':selection')), [shortcuts]),
+    wrappers: useMemo(
+      () => shortcuts.filter(({ content }) => content.template && content.expansion.includes(':selection')),
+      [shortcuts],
+    ),
   };
 }
 
@@ -190,7 +211,13 @@ export type Composer = ReturnType<typeof useComposer>;
 
 /** What the buttons need to know; the same object where nothing of it has changed, so that most keys draw none anew. */
 function pageOf({ text, caret, canUndo, canRedo }: PadState, last: Page): Page {
-  const page: Page = { canUndo, canRedo, isEmpty: text === '', isSelected: caret.start !== caret.end, hasGap: text.includes('___') };
+  const page: Page = {
+    canUndo,
+    canRedo,
+    isEmpty: text === '',
+    isSelected: caret.start !== caret.end,
+    hasGap: text.includes('___'),
+  };
   return (Object.keys(page) as (keyof Page)[]).every((name) => page[name] === last[name]) ? last : page;
 }
 

@@ -17,7 +17,11 @@ export type Rated = Pick<Shortcut, 'id' | 'code' | 'content' | 'kind' | 'setId' 
  * The list with its rules settled, as a device takes it. What a template or formatted text gives is made when it
  * fires; in this app a block of tags looks first at those that stand there.
  */
-export function entriesOf(shortcuts: readonly Rated[], sets: readonly ShortcutSet[], profile: DeviceProfile): FiringEntry[] {
+export function entriesOf(
+  shortcuts: readonly Rated[],
+  sets: readonly ShortcutSet[],
+  profile: DeviceProfile,
+): FiringEntry[] {
   return settleRules({ shortcuts, sets }).map((entry, index) => {
     const { content, kind } = shortcuts[index]!;
     return isMade(content) || (kind === 'tags' && profile === THIS_APP) ? { ...entry, asks: true } : entry;
@@ -28,7 +32,11 @@ export function entriesOf(shortcuts: readonly Rated[], sets: readonly ShortcutSe
  * The list made ready for typing as on a device. In this app an edit lies over what was made ready before, at once;
  * when many do, the list is made ready anew between two keys. Former codes fire as long as they live.
  */
-export function useDeviceList(current: readonly Shortcut[], sets: readonly ShortcutSet[], profile: DeviceProfile): DeviceList {
+export function useDeviceList(
+  current: readonly Shortcut[],
+  sets: readonly ShortcutSet[],
+  profile: DeviceProfile,
+): DeviceList {
   const [openedAt] = useState(Date.now);
   const usesOf = useUses(current, openedAt);
   const shortcuts = useMemo(() => {

@@ -76,7 +76,8 @@ export function useDrafts(): Drafts {
       if (document.visibilityState !== 'visible' || !mine || unkept.current) return;
       await writing.current;
       const stored = await db.get('drafts', mine.id);
-      if (stored && !unkept.current && current.current?.id === stored.id && stored.version > current.current.version) showNow(stored);
+      if (stored && !unkept.current && current.current?.id === stored.id && stored.version > current.current.version)
+        showNow(stored);
     };
     const look = () => void refresh();
     const leave = () => void flush();
@@ -119,7 +120,10 @@ export function useDrafts(): Drafts {
         if (!draft) return;
         notify({
           text: 'The draft is deleted.',
-          action: { label: 'Undo', onPress: () => void restoreDraft(db, draft).then(() => (isOpen ? open(id) : tellChanged())) },
+          action: {
+            label: 'Undo',
+            onPress: () => void restoreDraft(db, draft).then(() => (isOpen ? open(id) : tellChanged())),
+          },
         });
       });
     },

@@ -40,7 +40,11 @@ interface FillingListener {
  * What becomes of a code whose text is made when it fires: it goes in at once, or its blanks are asked for one after
  * the other. `profile`: the device it is typed on; one that knows no blanks is given gaps.
  */
-export function useFilling(shortcuts: readonly Shortcut[], profile: DeviceProfile, { textAround, put, refuse }: FillingListener) {
+export function useFilling(
+  shortcuts: readonly Shortcut[],
+  profile: DeviceProfile,
+  { textAround, put, refuse }: FillingListener,
+) {
   const [filling, setFilling] = useState<Filling | null>(null);
   const hasTemplates = shortcuts.some(({ content }) => isMade(content));
   useEffect(() => {
@@ -97,7 +101,8 @@ export function useFilling(shortcuts: readonly Shortcut[], profile: DeviceProfil
     const made = filling.make(values);
     if (!made) return refuse(asked, 'It cannot be made with what was filled in.');
     const isGone = !shortcuts.some(({ id }) => id === shortcut.id);
-    if (isGone) put(asked, made, `${shortcut.code} was deleted on another device meanwhile. What you filled in stands here.`);
+    if (isGone)
+      put(asked, made, `${shortcut.code} was deleted on another device meanwhile. What you filled in stands here.`);
     else putIn(asked, shortcut, made);
   };
   return { filling, ask, finish, close: () => setFilling(null) };

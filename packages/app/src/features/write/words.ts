@@ -12,10 +12,14 @@ import type { PadEvent } from './pad';
 /** What came of a code. `codeOf`: that of a shortcut, by its id or that of its former code. */
 export function tellFiring(event: PadEvent, codeOf: (id: string) => string): string {
   if (event.type === 'asked') return `${event.typed || codeOf(event.id)} asks for what is missing.`;
-  if (event.type === 'taken-back') return event.typed === '' ? `${codeOf(event.id)} is out again.` : `${event.typed} stays as you typed it.`;
+  if (event.type === 'taken-back')
+    return event.typed === '' ? `${codeOf(event.id)} is out again.` : `${event.typed} stays as you typed it.`;
   if (idOfFormer(event.id) !== null) return `${event.typed} still works for a while. It is ${codeOf(event.id)} now.`;
-  if (event.by === 'offer' && event.typed !== '') return `${codeOf(event.id)} is in. Backspace gives back what you typed.`;
-  return event.typed === '' ? `${codeOf(event.id)} is in. Backspace takes it out.` : `${event.typed} fired. Backspace gives back what you typed.`;
+  if (event.by === 'offer' && event.typed !== '')
+    return `${codeOf(event.id)} is in. Backspace gives back what you typed.`;
+  return event.typed === ''
+    ? `${codeOf(event.id)} is in. Backspace takes it out.`
+    : `${event.typed} fired. Backspace gives back what you typed.`;
 }
 
 /** Why nothing has fired, or what the device has done of itself; null: nothing to tell. */

@@ -18,7 +18,10 @@ describe('drafts', () => {
     const first = await keepDraft(db, draftOf('\nDear Rowena,\nthe piano'), 1_000);
     await keepDraft(db, draftOf('Second'), 2_000);
     await keepDraft(db, draftOf(''), 3_000);
-    expect((await listDrafts(db)).map(({ title, changed }) => [title, changed])).toEqual([['Second', 2_000], ['Dear Rowena,', 1_000]]);
+    expect((await listDrafts(db)).map(({ title, changed }) => [title, changed])).toEqual([
+      ['Second', 2_000],
+      ['Dear Rowena,', 1_000],
+    ]);
     await openDraft(db, first.draft.id);
     expect((await lastDraft(db)).text).toBe('\nDear Rowena,\nthe piano');
   });
@@ -67,7 +70,10 @@ describe('the tap board', () => {
       const write = doing?.writes.find(({ id }) => id === one.id);
       return write ? { ...one, ...(write.fields as Partial<Shortcut>) } : one;
     });
-  const codes = (shortcuts: Shortcut[]) => pinnedOf(shortcuts).map(({ code }) => code).join('');
+  const codes = (shortcuts: Shortcut[]) =>
+    pinnedOf(shortcuts)
+      .map(({ code }) => code)
+      .join('');
   let list = [shortcut('a', null), shortcut('b', null), shortcut('c', null), shortcut('d', null)];
   for (const index of [0, 1, 2]) list = after(list, pinning(list[index]!, list));
 
@@ -99,18 +105,32 @@ describe('the tap board', () => {
 });
 
 describe('what was filled in lately', () => {
-  const blank = (label: string, more: Partial<OpenBlank> = {}): OpenBlank => ({ name: label, kind: 'text', label, default: '', options: [], pattern: '', ...more });
+  const blank = (label: string, more: Partial<OpenBlank> = {}): OpenBlank => ({
+    name: label,
+    kind: 'text',
+    label,
+    default: '',
+    options: [],
+    pattern: '',
+    ...more,
+  });
 
   test('is remembered by what the blank is called, newest first, five at most', () => {
     const name = blank('Name');
     let recent = {};
-    for (const value of ['a', 'b', 'c', 'b', 'd', 'e', 'f', ' f ']) recent = withFilled(recent, [name], { Name: value });
+    for (const value of ['a', 'b', 'c', 'b', 'd', 'e', 'f', ' f '])
+      recent = withFilled(recent, [name], { Name: value });
     expect(recentOf(recent, name)).toEqual(['f', 'e', 'd', 'b', 'c']);
     expect(recentOf(recent, blank('Other'))).toEqual([]);
   });
 
   test('not what was chosen, given by the device, left as it was, or long', () => {
-    const blanks = [blank('choice', { kind: 'choice' }), blank(' selection'), blank('same', { default: 'x' }), blank('long')];
+    const blanks = [
+      blank('choice', { kind: 'choice' }),
+      blank(' selection'),
+      blank('same', { default: 'x' }),
+      blank('long'),
+    ];
     expect(withFilled({}, blanks, { choice: 'a', ' selection': 'b', same: 'x', long: 'y'.repeat(61) })).toEqual({});
   });
 });
@@ -122,8 +142,12 @@ describe('words', () => {
     const fired = { type: 'fired', id: '1', typed: ';te', expansion: 'text' } as const;
     expect(tellFiring({ ...fired, by: 'offer' }, codeOf)).toBe(';ten is in. Backspace gives back what you typed.');
     expect(tellFiring({ ...fired, by: 'offer', typed: '' }, codeOf)).toBe(';ten is in. Backspace takes it out.');
-    expect(tellFiring({ ...fired, by: 'delimiter', typed: ';ten' }, codeOf)).toBe(';ten fired. Backspace gives back what you typed.');
-    expect(tellFiring({ ...fired, by: 'delimiter', id: '1~former', typed: ';old' }, codeOf)).toBe(';old still works for a while. It is ;ten now.');
+    expect(tellFiring({ ...fired, by: 'delimiter', typed: ';ten' }, codeOf)).toBe(
+      ';ten fired. Backspace gives back what you typed.',
+    );
+    expect(tellFiring({ ...fired, by: 'delimiter', id: '1~former', typed: ';old' }, codeOf)).toBe(
+      ';old still works for a while. It is ;ten now.',
+    );
   });
 
   test('tell why nothing fired, unless something did', () => {

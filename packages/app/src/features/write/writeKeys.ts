@@ -16,13 +16,19 @@ interface Openings {
  */
 export function writeKey(event: KeyboardEvent, composer: Composer, open: Openings): void {
   if (event.nativeEvent.isComposing) return;
-  const isDone = event.ctrlKey || event.metaKey ? opening(event, open) : offerKey(event, composer) || gapKey(event, composer);
+  const isDone =
+    event.ctrlKey || event.metaKey ? opening(event, open) : offerKey(event, composer) || gapKey(event, composer);
   if (isDone) event.preventDefault();
 }
 
 function opening({ key, altKey, shiftKey }: KeyboardEvent, open: Openings): boolean {
   if (altKey || shiftKey) return false;
-  const does: Readonly<Record<string, () => void>> = { Enter: open.send, b: open.board, o: open.drafts, '/': open.keys };
+  const does: Readonly<Record<string, () => void>> = {
+    Enter: open.send,
+    b: open.board,
+    o: open.drafts,
+    '/': open.keys,
+  };
   const call = does[key.length === 1 ? key.toLowerCase() : key];
   call?.();
   return call !== undefined;

@@ -34,14 +34,26 @@ export function glassKeyboard(id: string, layout: GlassLayout): Keyboard {
       const key = places[x]!;
       const capital = letter.toLocaleUpperCase(language);
       presses.push({ key, layer: 'letters', gives: letter, to: ['letters'] });
-      presses.push({ key, layer: 'capitals', gives: capital, to: ['letters'] }, { key, layer: 'locked', gives: capital, to: ['locked'] });
+      presses.push(
+        { key, layer: 'capitals', gives: capital, to: ['letters'] },
+        { key, layer: 'locked', gives: capital, to: ['locked'] },
+      );
       for (const behind of held[letter] ?? '') {
         presses.push({ key, layer: 'letters', gives: behind, to: ['letters'], hold: HOLD });
-        presses.push({ key, layer: 'capitals', gives: behind.toLocaleUpperCase(language), to: ['letters'], hold: HOLD });
+        presses.push({
+          key,
+          layer: 'capitals',
+          gives: behind.toLocaleUpperCase(language),
+          to: ['letters'],
+          hold: HOLD,
+        });
       }
     });
   });
-  for (const [layer, rows] of [['figures', figures], ['signs', signs]] as const) {
+  for (const [layer, rows] of [
+    ['figures', figures],
+    ['signs', signs],
+  ] as const) {
     rows.forEach((text, index) => {
       const places = row(layer, top + index, text, index === 2 ? side : 0);
       Array.from(text).forEach((sign, x) => presses.push({ key: places[x]!, layer, gives: sign, to: [layer] }));
@@ -79,7 +91,16 @@ export function glassKeyboard(id: string, layout: GlassLayout): Keyboard {
   turn(SWITCH, 'signs', 'letters');
   turn(SIGNS, 'figures', 'signs');
   turn(SIGNS, 'signs', 'figures');
-  return { id, name, language, kind: 'glass', keys, presses, start: 'letters', automaticCapital: { from: 'letters', to: 'capitals' } };
+  return {
+    id,
+    name,
+    language,
+    kind: 'glass',
+    keys,
+    presses,
+    start: 'letters',
+    automaticCapital: { from: 'letters', to: 'capitals' },
+  };
 }
 
 // Figures in their order, then signs by what they do: pairs beside each other. An order of our own.
@@ -87,13 +108,32 @@ const FIGURES = ['1234567890', '()-/:;"\'&', '!?@#%*+='] as const;
 const SIGNS_ROWS = ['[]{}<>«»„“', '_|\\~^`´°§', '€£$¥×÷…'] as const;
 
 const PHONE = { type: 'glass', figures: FIGURES, signs: SIGNS_ROWS, fallsBack: true, width: 64, rowHeight: 9 } as const;
-const TABLET = { type: 'glass', figures: FIGURES, signs: SIGNS_ROWS, fallsBack: false, width: 180, rowHeight: 16 } as const;
+const TABLET = {
+  type: 'glass',
+  figures: FIGURES,
+  signs: SIGNS_ROWS,
+  fallsBack: false,
+  width: 180,
+  rowHeight: 16,
+} as const;
 
 const LETTERS = {
-  en: { name: 'English', letters: ['qwertyuiop', 'asdfghjkl', 'zxcvbnm'], held: { e: 'éè', a: 'à', c: 'ç', i: 'ï', o: 'ô', u: 'û', n: 'ñ' } },
+  en: {
+    name: 'English',
+    letters: ['qwertyuiop', 'asdfghjkl', 'zxcvbnm'],
+    held: { e: 'éè', a: 'à', c: 'ç', i: 'ï', o: 'ô', u: 'û', n: 'ñ' },
+  },
   de: { name: 'German', letters: ['qwertzuiopü', 'asdfghjklöä', 'yxcvbnm'], held: { s: 'ß', e: 'é', a: 'à' } },
-  fr: { name: 'French', letters: ['azertyuiop', 'qsdfghjklm', 'wxcvbn'], held: { e: 'éèêë', a: 'àâ', c: 'ç', i: 'îï', o: 'ô', u: 'ùûü' } },
-  es: { name: 'Spanish', letters: ['qwertyuiop', 'asdfghjklñ', 'zxcvbnm'], held: { e: 'é', a: 'á', i: 'í', o: 'ó', u: 'úü' } },
+  fr: {
+    name: 'French',
+    letters: ['azertyuiop', 'qsdfghjklm', 'wxcvbn'],
+    held: { e: 'éèêë', a: 'àâ', c: 'ç', i: 'îï', o: 'ô', u: 'ùûü' },
+  },
+  es: {
+    name: 'Spanish',
+    letters: ['qwertyuiop', 'asdfghjklñ', 'zxcvbnm'],
+    held: { e: 'é', a: 'á', i: 'í', o: 'ó', u: 'úü' },
+  },
 } as const;
 
 /** Our own generic layouts on glass, by their names: a phone, and a tablet with and without a row of figures, in each language. */

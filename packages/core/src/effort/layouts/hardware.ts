@@ -19,7 +19,10 @@ const MARKS: Readonly<Record<string, string>> = {
 const SHIFTS = ['left shift', 'right shift'] as const;
 
 /** A layout as a keyboard: shift and AltGr are layers that last as long as they are held. */
-export function hardwareKeyboard(id: string, { name, language, form, base, shift, altGr, dead }: HardwareLayout): Keyboard {
+export function hardwareKeyboard(
+  id: string,
+  { name, language, form, base, shift, altGr, dead }: HardwareLayout,
+): Keyboard {
   const keys: Record<string, Key> = {
     'left shift': place(OFFSETS[form][3] / 2, 3, OFFSETS[form][3]),
     'right shift': place(13.625, 3, 2.75),
@@ -31,7 +34,8 @@ export function hardwareKeyboard(id: string, { name, language, form, base, shift
   const presses: Press[] = [];
   const deadSigns = new Set(Array.from(dead));
   const give = (key: string, layer: string, sign: string) => {
-    if (layer !== 'alt' && deadSigns.has(sign)) presses.push({ key, layer, gives: '', to: [`dead ${sign}`, ...held(layer, `dead ${sign} shift`)] });
+    if (layer !== 'alt' && deadSigns.has(sign))
+      presses.push({ key, layer, gives: '', to: [`dead ${sign}`, ...held(layer, `dead ${sign} shift`)] });
     else presses.push({ key, layer, gives: sign, to: layer === 'base' ? ['base'] : ['base', layer] });
   };
   base.forEach((row, y) => {
@@ -55,7 +59,9 @@ export function hardwareKeyboard(id: string, { name, language, form, base, shift
   if (Object.keys(altGr).length > 0) presses.push({ key: 'right alt', layer: 'base', gives: '', to: ['alt'] });
   for (const mark of deadSigns) {
     presses.push({ key: 'space', layer: `dead ${mark}`, gives: mark, to: ['base'] });
-    presses.push(...SHIFTS.map((key): Press => ({ key, layer: `dead ${mark}`, gives: '', to: [`dead ${mark} shift`] })));
+    presses.push(
+      ...SHIFTS.map((key): Press => ({ key, layer: `dead ${mark}`, gives: '', to: [`dead ${mark} shift`] })),
+    );
   }
   return { id, name, language, kind: 'hardware', keys, presses, start: 'base', automaticCapital: null };
 }
@@ -68,7 +74,8 @@ function held(layer: string, next: string): string[] {
 /** What a letter becomes after a waiting sign, if there is such a letter. */
 function compose(presses: Press[], mark: string, key: string, plain: string, shifted: string): void {
   const of = (letter: string) => (letter + MARKS[mark]!).normalize('NFC');
-  if (/^\p{L}$/u.test(plain) && of(plain).length === 1) presses.push({ key, layer: `dead ${mark}`, gives: of(plain), to: ['base'] });
+  if (/^\p{L}$/u.test(plain) && of(plain).length === 1)
+    presses.push({ key, layer: `dead ${mark}`, gives: of(plain), to: ['base'] });
   if (/^\p{L}$/u.test(shifted) && of(shifted).length === 1) {
     presses.push({ key, layer: `dead ${mark} shift`, gives: of(shifted), to: ['base', 'shift'] });
   }
@@ -107,7 +114,20 @@ export const HARDWARE_LAYOUTS: Readonly<Record<string, HardwareLayout>> = {
     form: 'ISO',
     base: ['^ 1 2 3 4 5 6 7 8 9 0 ß ´', 'q w e r t z u i o p ü +', 'a s d f g h j k l ö ä #', '< y x c v b n m , . -'],
     shift: ['° ! " § $ % & / ( ) = ? `', 'Q W E R T Z U I O P Ü *', "A S D F G H J K L Ö Ä '", '> Y X C V B N M ; : _'],
-    altGr: { '2': '²', '3': '³', '7': '{', '8': '[', '9': ']', '0': '}', ß: '\\', q: '@', e: '€', '+': '~', '<': '|', m: 'µ' },
+    altGr: {
+      '2': '²',
+      '3': '³',
+      '7': '{',
+      '8': '[',
+      '9': ']',
+      '0': '}',
+      ß: '\\',
+      q: '@',
+      e: '€',
+      '+': '~',
+      '<': '|',
+      m: 'µ',
+    },
     dead: '^´`',
   },
   'hardware-fr': {
@@ -117,7 +137,20 @@ export const HARDWARE_LAYOUTS: Readonly<Record<string, HardwareLayout>> = {
     form: 'ISO',
     base: ['² & é " \' ( - è _ ç à ) =', 'a z e r t y u i o p ^ $', 'q s d f g h j k l m ù *', '< w x c v b n , ; : !'],
     shift: ['² 1 2 3 4 5 6 7 8 9 0 ° +', 'A Z E R T Y U I O P ¨ £', 'Q S D F G H J K L M % µ', '> W X C V B N ? . / §'],
-    altGr: { é: '~', '"': '#', "'": '{', '(': '[', '-': '|', è: '`', _: '\\', ç: '^', à: '@', ')': ']', '=': '}', e: '€' },
+    altGr: {
+      é: '~',
+      '"': '#',
+      "'": '{',
+      '(': '[',
+      '-': '|',
+      è: '`',
+      _: '\\',
+      ç: '^',
+      à: '@',
+      ')': ']',
+      '=': '}',
+      e: '€',
+    },
     dead: '^¨',
   },
   'hardware-es': {

@@ -19,10 +19,12 @@ const keysOf = (text: string, id: string) => {
 const rows = (of: typeof english, layer: string, from: number, to: number) => of.layout[layer]?.slice(from, to) ?? [];
 
 /** The single signs of some rows of a layout of `simple-keyboard-layouts` 3.4.265. */
-const signs = (some: readonly string[]) => some.flatMap((row) => row.split(' ').filter((sign) => Array.from(sign).length === 1));
+const signs = (some: readonly string[]) =>
+  some.flatMap((row) => row.split(' ').filter((sign) => Array.from(sign).length === 1));
 
 /** The taps that signs take, which is 1 where nothing is held, 2 with shift; signs that wait for a letter left out. */
-const taps = (all: readonly string[], id: string, dead = '') => new Set(all.filter((sign) => !dead.includes(sign)).map((sign) => tapsOf(sign, id)));
+const taps = (all: readonly string[], id: string, dead = '') =>
+  new Set(all.filter((sign) => !dead.includes(sign)).map((sign) => tapsOf(sign, id)));
 
 describe('hardware layouts against simple-keyboard-layouts', () => {
   test('US English: every sign, with shift and without', () => {
@@ -43,7 +45,8 @@ describe('hardware layouts against simple-keyboard-layouts', () => {
   });
 
   test('Spanish: the letters (its signs there are those of Latin America)', () => {
-    const letters = (some: readonly string[]) => signs(some).filter((sign) => /\p{L}/u.test(sign) && sign.normalize('NFD').length <= 2);
+    const letters = (some: readonly string[]) =>
+      signs(some).filter((sign) => /\p{L}/u.test(sign) && sign.normalize('NFD').length <= 2);
     expect(taps(letters(rows(spanish, 'default', 1, 4)), 'hardware-es')).toEqual(new Set([1]));
     expect(taps(letters(rows(spanish, 'shift', 1, 4)), 'hardware-es')).toEqual(new Set([2]));
   });
@@ -102,7 +105,9 @@ test('no key of a keyboard lies on another of its layer, and every press has its
         const key = keys[name]!;
         expect({ id, name, key: key !== undefined }).toEqual({ id, name, key: true });
         for (const other of here.slice(index + 1).map((one) => keys[one]!)) {
-          const apart = Math.abs(key.x - other.x) * 2 >= key.width + other.width - 0.01 || Math.abs(key.y - other.y) * 2 >= key.height + other.height - 0.01;
+          const apart =
+            Math.abs(key.x - other.x) * 2 >= key.width + other.width - 0.01 ||
+            Math.abs(key.y - other.y) * 2 >= key.height + other.height - 0.01;
           if (!apart) throw new Error(`${id}: ${name} lies on another in ${layer}`);
         }
       });
@@ -113,7 +118,9 @@ test('no key of a keyboard lies on another of its layer, and every press has its
 test('each sign stands once in a layer, but where a row of figures stands above', () => {
   for (const { id, presses } of KEYBOARDS) {
     if (id.startsWith('tablet-figures')) continue;
-    const given = presses.filter(({ gives, hold }) => gives !== '' && !hold).map(({ layer, gives }) => `${id} ${layer} ${gives}`);
+    const given = presses
+      .filter(({ gives, hold }) => gives !== '' && !hold)
+      .map(({ layer, gives }) => `${id} ${layer} ${gives}`);
     expect(given.filter((name, index) => given.indexOf(name) !== index)).toEqual([]);
   }
 });

@@ -1,13 +1,11 @@
 import type { Finding } from '@yellow-latch/core/clash/finding';
 
-import type { useCodes } from '../useCodes';
+import type { Codes } from '../useCodes';
 import { CodesApart, Pair, SameCode } from './Pair';
 import { Chain, Claims, Secrets, Traps } from './Lists';
 import { MarkedLines } from './MarkedLines';
 import { Trace } from './Trace';
 import { WordShares } from './WordShares';
-
-export type Codes = ReturnType<typeof useCodes>;
 
 /** Why something was found, in the form that shows it best. */
 export function Evidence({ finding, codes }: { finding: Finding; codes: Codes }) {
@@ -63,6 +61,11 @@ export function Evidence({ finding, codes }: { finding: Finding; codes: Codes })
       );
     }
     case 'secret':
-      return <Secrets secrets={finding.evidence.secrets} expansion={codes.shortcutOf(shortcuts[0]!)?.content.expansion ?? ''} />;
+      return (
+        <Secrets
+          secrets={finding.evidence.secrets}
+          expansion={codes.shortcutOf(shortcuts[0]!)?.content.expansion ?? ''}
+        />
+      );
   }
 }

@@ -8,7 +8,7 @@ import { CodePlate } from '@/look/CodePlate';
 import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 
-import type { Codes } from './Evidence';
+import type { Codes } from '../useCodes';
 
 type EvidenceOf<Type extends Finding['type']> = Extract<Finding, { type: Type }>['evidence'];
 
@@ -61,7 +61,9 @@ export function Chain({ ids, codes }: { ids: readonly string[]; codes: Codes }) 
         <View key={`${index} ${id}`} style={[styles.line, { borderColor: palette.line }]}>
           <CodePlate code={codes.codeOf(id)} />
           <Text variant="bodyMedium" style={styles.words}>
-            {index === ids.length ? 'and so on without end' : `gives “${shownExpansion(codes.shortcutOf(id), 80)}”, which ends in`}
+            {index === ids.length
+              ? 'and so on without end'
+              : `gives “${shownExpansion(codes.shortcutOf(id), 80)}”, which ends in`}
           </Text>
         </View>
       ))}
@@ -75,16 +77,19 @@ export function Secrets({ secrets, expansion }: EvidenceOf<'secret'> & { expansi
   let masked = '';
   let at = 0;
   for (const { kind, start, end } of secrets) {
-    masked += expansion.slice(at, start) + mask(expansion.slice(start, end), kind === 'card' || kind === 'account' ? 4 : 0);
+    masked +=
+      expansion.slice(at, start) + mask(expansion.slice(start, end), kind === 'card' || kind === 'account' ? 4 : 0);
     at = end;
   }
   masked += expansion.slice(at);
   return (
     <View style={styles.block}>
-      <Text style={[styles.secret, { borderColor: palette.line, backgroundColor: palette.surface }]}>{shortened(masked, 200)}</Text>
+      <Text style={[styles.secret, { borderColor: palette.line, backgroundColor: palette.surface }]}>
+        {shortened(masked, 200)}
+      </Text>
       <Text variant="bodyMedium">
-        It looks like {[...new Set(secrets.map(({ kind }) => SECRETS[kind]))].join(' and ')}. Whoever can open the list on any device
-        can read it, and an offer shows it on the screen to whoever looks on.
+        It looks like {[...new Set(secrets.map(({ kind }) => SECRETS[kind]))].join(' and ')}. Whoever can open the list
+        on any device can read it, and an offer shows it on the screen to whoever looks on.
       </Text>
     </View>
   );

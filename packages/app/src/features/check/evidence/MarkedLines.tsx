@@ -8,7 +8,7 @@ import { MarkedText } from '@/look/MarkedText';
 import type { Spot } from '@/look/spots';
 import { usePalette } from '@/look/useLook';
 
-import type { Codes } from './Evidence';
+import type { Codes } from '../useCodes';
 import { MASK } from '@/audit/sentences';
 
 /** How much of a long text stands on each side of a spot. */
@@ -59,7 +59,13 @@ function placeLines({ examples, codes }: { examples: readonly PlaceExample[]; co
     const key = `${of} ${start} ${text}`;
     if (!codes) return { key, label: of.replace(/ \(.*\)$/u, ''), text, spot: { start, end } };
     const isPrivate = codes.shortcutOf(of)?.private ?? false;
-    return { key, code: codes.codeOf(of), label: 'gives', text: isPrivate ? MASK : text, spot: isPrivate ? null : { start, end } };
+    return {
+      key,
+      code: codes.codeOf(of),
+      label: 'gives',
+      text: isPrivate ? MASK : text,
+      spot: isPrivate ? null : { start, end },
+    };
   });
 }
 
@@ -68,7 +74,10 @@ function faultLines({ faults, text }: { faults: readonly Fault[]; text: string |
     .filter(({ fault }) => fault !== 'same expansion')
     .map(({ fault, start, end, better }) => ({
       key: `${fault} ${start}`,
-      label: text === null || better === undefined || better.trim() === '' ? FAULTS[fault] : `${FAULTS[fault]}: “${better}”?`,
+      label:
+        text === null || better === undefined || better.trim() === ''
+          ? FAULTS[fault]
+          : `${FAULTS[fault]}: “${better}”?`,
       text: text ?? MASK,
       spot: text === null ? null : { start, end },
     }));

@@ -10,7 +10,7 @@ import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
 import { useList } from '@/replica/ReplicaProvider';
 
-import type { Codes } from './Evidence';
+import type { Codes } from '../useCodes';
 
 /** At most so many stand side by side, in pairs with the first. */
 const MOST_SHOWN = 4;
@@ -68,7 +68,10 @@ export function CodesApart({ ids, codes }: { ids: readonly string[]; codes: Code
 }
 
 function spell(code: string): string {
-  return Array.from(code, (sign) => `${sign} U+${sign.codePointAt(0)!.toString(16).toUpperCase().padStart(4, '0')}`).join('\n');
+  return Array.from(
+    code,
+    (sign) => `${sign} U+${sign.codePointAt(0)!.toString(16).toUpperCase().padStart(4, '0')}`,
+  ).join('\n');
 }
 
 function Card({ id, codes, note, spelled }: { id: string; codes: Codes; note?: string; spelled?: string }) {

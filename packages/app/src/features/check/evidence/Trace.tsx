@@ -7,7 +7,7 @@ import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
 
-import type { Codes } from './Evidence';
+import type { Codes } from '../useCodes';
 
 interface TraceProps {
   reach: Reach;
@@ -31,9 +31,14 @@ export function Trace({ reach: { typed, result, trace }, devices, isPrivate, cod
           return (
             <View
               key={at}
-              style={[styles.key, { borderColor: palette.ink, backgroundColor: isSpot ? palette.ink : palette.surface }]}
+              style={[
+                styles.key,
+                { borderColor: palette.ink, backgroundColor: isSpot ? palette.ink : palette.surface },
+              ]}
             >
-              <Text style={[styles.sign, { color: isSpot ? palette.ground : palette.ink }]}>{key === ' ' ? '␣' : key}</Text>
+              <Text style={[styles.sign, { color: isSpot ? palette.ground : palette.ink }]}>
+                {key === ' ' ? '␣' : key}
+              </Text>
             </View>
           );
         })}
@@ -57,7 +62,15 @@ export function Trace({ reach: { typed, result, trace }, devices, isPrivate, cod
 const styles = StyleSheet.create({
   block: { gap: 8 },
   keys: { flexDirection: 'row', flexWrap: 'wrap', gap: 4 },
-  key: { minWidth: 28, height: 34, borderWidth: 1.5, borderRadius: 5, alignItems: 'center', justifyContent: 'center', paddingHorizontal: 4 },
+  key: {
+    minWidth: 28,
+    height: 34,
+    borderWidth: 1.5,
+    borderRadius: 5,
+    alignItems: 'center',
+    justifyContent: 'center',
+    paddingHorizontal: 4,
+  },
   sign: { fontFamily: FACES.code, fontSize: 17, lineHeight: 22 },
   result: { borderWidth: 1, borderRadius: 6, padding: 10, gap: 4 },
   text: { fontSize: 15, lineHeight: 20, ...webStyle({ overflowWrap: 'anywhere' }) },

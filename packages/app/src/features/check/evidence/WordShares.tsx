@@ -13,7 +13,14 @@ const WIDTH = 88;
 const FIRST = 6;
 
 /** The words in which a code fires, with the share of each, and the figure on each device. */
-export function WordShares({ examples, perTenThousand, byDevice, band, count, code }: Misfires & { count: number; code: string }) {
+export function WordShares({
+  examples,
+  perTenThousand,
+  byDevice,
+  band,
+  count,
+  code,
+}: Misfires & { count: number; code: string }) {
   const palette = usePalette();
   const [isWhole, setWhole] = useState(false);
   const most = examples[0]?.perTenThousand ?? 1;
@@ -29,7 +36,14 @@ export function WordShares({ examples, perTenThousand, byDevice, band, count, co
               <MarkedText text={word} spots={at < 0 ? [] : [{ start: at, end: at + code.length }]} />
             </View>
             <Svg width={WIDTH} height={14} aria-hidden>
-              <Rect x={0.75} y={2} width={Math.max(2, (share / most) * (WIDTH - 2))} height={10} rx={2} fill={palette.inkSoft} />
+              <Rect
+                x={0.75}
+                y={2}
+                width={Math.max(2, (share / most) * (WIDTH - 2))}
+                height={10}
+                rx={2}
+                fill={palette.inkSoft}
+              />
             </Svg>
             <Text variant="bodyMedium" style={styles.figure}>
               {tellNumber(share)}
@@ -50,8 +64,8 @@ export function WordShares({ examples, perTenThousand, byDevice, band, count, co
         </View>
       )}
       <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-        In 10,000 words, as many people write them. {tellDevices(byDevice)} What one person writes differs: at 5,000 words a week,{' '}
-        {tellPace(perTenThousand, band)}.
+        In 10,000 words, as many people write them. {tellDevices(byDevice)} What one person writes differs: at 5,000
+        words a week, {tellPace(perTenThousand, band)}.
       </Text>
     </View>
   );

@@ -26,12 +26,18 @@ export default function Preview({ shortcut }: { shortcut: Expandable }) {
   const context = contextNow(shortcuts);
   const open = expand(shortcut, context);
   const names = open.type === 'expanded' ? open.openBlanks : [];
-  const here = expand(shortcut, { ...context, values: Object.fromEntries(names.map((blank) => [blank.name, blank.default || `[${nameOfBlank(blank)}]`])) });
-  const there = device === 'app' ? null : expandFor(shortcut, DEVICE_PROFILES[device as ProfileId] ?? DEVICE_PROFILES.app, context);
+  const here = expand(shortcut, {
+    ...context,
+    values: Object.fromEntries(names.map((blank) => [blank.name, blank.default || `[${nameOfBlank(blank)}]`])),
+  });
+  const there =
+    device === 'app' ? null : expandFor(shortcut, DEVICE_PROFILES[device as ProfileId] ?? DEVICE_PROFILES.app, context);
   const errors = here.type === 'errors' ? here.errors : there?.type === 'errors' ? there.errors : null;
   const copy = () => {
     if (here.type !== 'expanded' || here.html === null) return;
-    void copyFormatted({ html: here.html, plain: here.plain }).then((isCopied) => notify({ text: isCopied ? 'Copied, formatted and plain.' : NOT_COPIED }));
+    void copyFormatted({ html: here.html, plain: here.plain }).then((isCopied) =>
+      notify({ text: isCopied ? 'Copied, formatted and plain.' : NOT_COPIED }),
+    );
   };
   return (
     <View style={[styles.preview, { borderColor: palette.line }]}>

@@ -1,4 +1,11 @@
-import { BLANK_KINDS, CASINGS, WEEKDAYS, type BlankSegment, type Casing, type DateSegment } from '@yellow-latch/core/expansion/segment';
+import {
+  BLANK_KINDS,
+  CASINGS,
+  WEEKDAYS,
+  type BlankSegment,
+  type Casing,
+  type DateSegment,
+} from '@yellow-latch/core/expansion/segment';
 import { shownText, type Shortcut } from '@yellow-latch/core/model';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -33,7 +40,8 @@ export function SegmentSheet(props: SegmentSheetProps) {
   const [draft, setDraft] = useState(segment);
   const isWhole = draft.type !== 'shortcut' || draft.id !== '';
   const isChoice = draft.type === 'blank' && draft.kind === 'choice';
-  const problem = isChoice && draft.options.length === 0 ? 'Give it something to choose from, with commas between.' : null;
+  const problem =
+    isChoice && draft.options.length === 0 ? 'Give it something to choose from, with commas between.' : null;
   const done = () => {
     if (problem !== null || !isWhole) return;
     if (draft.type !== 'blank') return onDone(draft);
@@ -48,15 +56,26 @@ export function SegmentSheet(props: SegmentSheetProps) {
       <ScrollView contentContainerStyle={styles.body}>
         {draft.type === 'blank' && <BlankFields draft={draft} onChange={setDraft} onSubmit={done} problem={problem} />}
         {draft.type === 'date' && <DateFields draft={draft} onChange={setDraft} />}
-        {draft.type === 'shortcut' && <ShortcutChoice id={draft.id} shortcuts={props.shortcuts} onChoose={(id) => setDraft({ ...draft, id })} />}
+        {draft.type === 'shortcut' && (
+          <ShortcutChoice id={draft.id} shortcuts={props.shortcuts} onChoose={(id) => setDraft({ ...draft, id })} />
+        )}
         {draft.type === 'caret' && <Text variant="bodyMedium">Typing goes on here after it has fired.</Text>}
-        {draft.type === 'clipboard' && <Text variant="bodyMedium">What is on the clipboard when it fires; asked for if the browser keeps it to itself.</Text>}
-        {draft.type === 'selection' && <Text variant="bodyMedium">The text that it is put around; asked for when it fires.</Text>}
+        {draft.type === 'clipboard' && (
+          <Text variant="bodyMedium">
+            What is on the clipboard when it fires; asked for if the browser keeps it to itself.
+          </Text>
+        )}
+        {draft.type === 'selection' && (
+          <Text variant="bodyMedium">The text that it is put around; asked for when it fires.</Text>
+        )}
         {draft.type !== 'caret' && draft.type !== 'date' && (
           <Choice
             label="Letters"
             value={draft.casing}
-            choices={[{ value: null, label: 'as they are' }, ...CASINGS.map((value) => ({ value, label: CASING_NAMES[value] }))]}
+            choices={[
+              { value: null, label: 'as they are' },
+              ...CASINGS.map((value) => ({ value, label: CASING_NAMES[value] })),
+            ]}
             onChange={(casing) => setDraft({ ...draft, casing })}
           />
         )}
@@ -74,8 +93,18 @@ export function SegmentSheet(props: SegmentSheetProps) {
   );
 }
 
-const CASING_NAMES: Readonly<Record<Casing, string>> = { upper: 'ALL LARGE', lower: 'all small', title: 'First Ones Large' };
-const KIND_NAMES = { text: 'a line', lines: 'several lines', choice: 'one of several', number: 'a number', date: 'a day' } as const;
+const CASING_NAMES: Readonly<Record<Casing, string>> = {
+  upper: 'ALL LARGE',
+  lower: 'all small',
+  title: 'First Ones Large',
+};
+const KIND_NAMES = {
+  text: 'a line',
+  lines: 'several lines',
+  choice: 'one of several',
+  number: 'a number',
+  date: 'a day',
+} as const;
 
 interface BlankFieldsProps {
   draft: BlankSegment;
@@ -88,7 +117,15 @@ function BlankFields({ draft, onChange, onSubmit, problem }: BlankFieldsProps) {
   const [options, setOptions] = useState(draft.options.join(', '));
   return (
     <>
-      <Field label="Called" startsHere value={draft.label} onChangeText={(label) => onChange({ ...draft, label })} onBlur={() => {}} onSubmit={onSubmit} placeholder="Name, time, key of the hall" />
+      <Field
+        label="Called"
+        startsHere
+        value={draft.label}
+        onChangeText={(label) => onChange({ ...draft, label })}
+        onBlur={() => {}}
+        onSubmit={onSubmit}
+        placeholder="Name, time, key of the hall"
+      />
       <Choice
         label="Asks for"
         value={draft.kind}
@@ -101,23 +138,39 @@ function BlankFields({ draft, onChange, onSubmit, problem }: BlankFieldsProps) {
           value={options}
           onChangeText={(text) => {
             setOptions(text);
-            onChange({ ...draft, options: text.split(',').map((one) => one.trim()).filter((one) => one !== '') });
+            onChange({
+              ...draft,
+              options: text
+                .split(',')
+                .map((one) => one.trim())
+                .filter((one) => one !== ''),
+            });
           }}
           onBlur={() => {}}
           onSubmit={onSubmit}
           error={problem ?? undefined}
         />
       )}
-      {draft.kind === 'date' && <PatternChoice pattern={draft.pattern} onChange={(pattern) => onChange({ ...draft, pattern })} />}
+      {draft.kind === 'date' && (
+        <PatternChoice pattern={draft.pattern} onChange={(pattern) => onChange({ ...draft, pattern })} />
+      )}
       {draft.kind !== 'choice' && draft.kind !== 'date' && (
-        <Field label="Filled in already with" value={draft.default} onChangeText={(text) => onChange({ ...draft, default: text })} onBlur={() => {}} onSubmit={onSubmit} />
+        <Field
+          label="Filled in already with"
+          value={draft.default}
+          onChangeText={(text) => onChange({ ...draft, default: text })}
+          onBlur={() => {}}
+          onSubmit={onSubmit}
+        />
       )}
     </>
   );
 }
 
 function PatternChoice({ pattern, onChange }: { pattern: string; onChange: (pattern: string) => void }) {
-  const known: readonly string[] = (PATTERNS as readonly string[]).includes(pattern) ? PATTERNS : [...PATTERNS, pattern];
+  const known: readonly string[] = (PATTERNS as readonly string[]).includes(pattern)
+    ? PATTERNS
+    : [...PATTERNS, pattern];
   return (
     <Choice
       label="Looks like"
@@ -129,15 +182,25 @@ function PatternChoice({ pattern, onChange }: { pattern: string; onChange: (patt
 }
 
 function DateFields({ draft, onChange }: { draft: DateSegment; onChange: (draft: DateSegment) => void }) {
-  const moves: readonly (readonly [string, string])[] = MOVES.some(([plus]) => plus === draft.plus) ? MOVES : [...MOVES, [draft.plus, draft.plus]];
+  const moves: readonly (readonly [string, string])[] = MOVES.some(([plus]) => plus === draft.plus)
+    ? MOVES
+    : [...MOVES, [draft.plus, draft.plus]];
   return (
     <>
       <PatternChoice pattern={draft.pattern} onChange={(pattern) => onChange({ ...draft, pattern })} />
-      <Choice label="When" value={draft.plus} choices={moves.map(([value, label]) => ({ value, label }))} onChange={(plus) => onChange({ ...draft, plus })} />
+      <Choice
+        label="When"
+        value={draft.plus}
+        choices={moves.map(([value, label]) => ({ value, label }))}
+        onChange={(plus) => onChange({ ...draft, plus })}
+      />
       <Choice
         label="Then the next"
         value={draft.next}
-        choices={[{ value: null, label: 'that day itself' }, ...WEEKDAYS.map((value) => ({ value, label: value.charAt(0).toUpperCase() + value.slice(1) }))]}
+        choices={[
+          { value: null, label: 'that day itself' },
+          ...WEEKDAYS.map((value) => ({ value, label: value.charAt(0).toUpperCase() + value.slice(1) })),
+        ]}
         onChange={(next) => onChange({ ...draft, next })}
       />
       <Text variant="bodyMedium">Now it would be {exampleOf(draft)}.</Text>
@@ -147,10 +210,20 @@ function DateFields({ draft, onChange }: { draft: DateSegment; onChange: (draft:
 
 const MOST_SHOWN = 40;
 
-function ShortcutChoice({ id, shortcuts, onChoose }: { id: string; shortcuts: readonly Shortcut[]; onChoose: (id: string) => void }) {
+function ShortcutChoice({
+  id,
+  shortcuts,
+  onChoose,
+}: {
+  id: string;
+  shortcuts: readonly Shortcut[];
+  onChoose: (id: string) => void;
+}) {
   const palette = usePalette();
   const [query, setQuery] = useState('');
-  const found = shortcuts.filter((one) => query === '' || one.code.includes(query) || shownText(one).toLowerCase().includes(query.toLowerCase()));
+  const found = shortcuts.filter(
+    (one) => query === '' || one.code.includes(query) || shownText(one).toLowerCase().includes(query.toLowerCase()),
+  );
   return (
     <>
       <Field label="Find a shortcut" value={query} onChangeText={setQuery} onBlur={() => {}} onSubmit={() => {}} />

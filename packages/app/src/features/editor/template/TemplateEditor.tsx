@@ -9,7 +9,7 @@ import { Field } from '@/look/Field';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
 
-import type { ExpansionFieldProps, Started } from '../ExpansionField';
+import type { ExpansionFieldProps, Started } from '../expansionProps';
 import { InsertRow } from '../InsertRow';
 import type { ChipSegment } from './chipNode';
 import { asksFirst, newSegment, withSegment, type Insert } from './inserts';
@@ -28,7 +28,17 @@ interface TemplateEditorProps extends ExpansionFieldProps {
 type Open = { readonly chip: PlacedChip } | { readonly insert: Insert };
 
 /** A text with chips: the field, what can be put in, and the sheet of a chip. */
-export default function TemplateEditor({ id, value, isTemplate, error, started, onStarted, onChange, onBlur, onSubmit }: TemplateEditorProps) {
+export default function TemplateEditor({
+  id,
+  value,
+  isTemplate,
+  error,
+  started,
+  onStarted,
+  onChange,
+  onBlur,
+  onSubmit,
+}: TemplateEditorProps) {
   const { parseTemplate, templateOf, templateToPlain } = expansionRoom();
   const palette = usePalette();
   const { shortcuts } = useList();
@@ -125,7 +135,13 @@ export default function TemplateEditor({ id, value, isTemplate, error, started, 
         }}
       />
       {chips.length > 0 && (
-        <ScrollView horizontal style={styles.row} contentContainerStyle={styles.chips} role="group" aria-label="In the text">
+        <ScrollView
+          horizontal
+          style={styles.row}
+          contentContainerStyle={styles.chips}
+          role="group"
+          aria-label="In the text"
+        >
           <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
             In it:
           </Text>

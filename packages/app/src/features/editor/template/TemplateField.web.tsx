@@ -1,7 +1,15 @@
 import { createEmptyHistoryState, registerHistory } from '@lexical/history';
 import { registerPlainText } from '@lexical/plain-text';
 import type { Segment } from '@yellow-latch/core/expansion/segment';
-import { $getNearestNodeFromDOMNode, $getNodeByKey, $getRoot, $getSelection, $isRangeSelection, createEditor, type LexicalEditor } from 'lexical';
+import {
+  $getNearestNodeFromDOMNode,
+  $getNodeByKey,
+  $getRoot,
+  $getSelection,
+  $isRangeSelection,
+  createEditor,
+  type LexicalEditor,
+} from 'lexical';
 import { useEffect, useId, useImperativeHandle, useRef, useState, type Ref } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -47,7 +55,13 @@ export default function TemplateField({ label, segments, labelOf, error, ref, ..
   const editor = useRef<LexicalEditor | null>(null);
 
   useEffect(() => {
-    const made = createEditor({ namespace: 'template', nodes: [ChipNode], onError: (problem) => { throw problem; } });
+    const made = createEditor({
+      namespace: 'template',
+      nodes: [ChipNode],
+      onError: (problem) => {
+        throw problem;
+      },
+    });
     editor.current = made;
     made.setRootElement(root.current);
     const stops = [
@@ -57,7 +71,10 @@ export default function TemplateField({ label, segments, labelOf, error, ref, ..
         if (dirtyElements.size === 0 && dirtyLeaves.size === 0) return;
         editorState.read(() => {
           const now = $readSegments();
-          const chips = $getRoot().getAllTextNodes().filter($isChip).map((node) => ({ key: node.getKey(), segment: node.segment }));
+          const chips = $getRoot()
+            .getAllTextNodes()
+            .filter($isChip)
+            .map((node) => ({ key: node.getKey(), segment: node.segment }));
           latest.current.listener.onChips(chips);
           latest.current.listener.onChange(now);
         });

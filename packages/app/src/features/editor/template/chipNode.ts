@@ -1,5 +1,13 @@
 import type { Segment } from '@yellow-latch/core/expansion';
-import { $applyNodeReplacement, $createTextNode, TextNode, type EditorConfig, type LexicalNode, type NodeKey, type SerializedTextNode } from 'lexical';
+import {
+  $applyNodeReplacement,
+  $createTextNode,
+  TextNode,
+  type EditorConfig,
+  type LexicalNode,
+  type NodeKey,
+  type SerializedTextNode,
+} from 'lexical';
 
 /** All that stands in a template beside its text. */
 export type ChipSegment = Exclude<Segment, { type: 'text' }>;

@@ -8,7 +8,10 @@ const zone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 const locale = () => (typeof navigator === 'undefined' ? 'en-GB' : navigator.language);
 
 /** What a date comes to now. */
-export function exampleOf({ pattern, plus, next }: Pick<DateSegment, 'pattern' | 'plus' | 'next'>, now = Date.now()): string {
+export function exampleOf(
+  { pattern, plus, next }: Pick<DateSegment, 'pattern' | 'plus' | 'next'>,
+  now = Date.now(),
+): string {
   const { formatMoment, nextWeekday, parseDuration, shift } = expansionRoom();
   const duration = parseDuration(plus);
   const shifted = duration ? shift(now, duration, zone()) : now;
@@ -52,7 +55,19 @@ export function kindOf(segment: ChipSegment): string {
 }
 
 /** Patterns to choose from, by their examples. */
-export const PATTERNS = ['d MMMM y', 'd MMM y', 'EEEE d MMMM', 'dd/MM/y', 'dd.MM.y', 'y-MM-dd', 'MMMM y', 'EEEE', 'HH:mm', 'h:mm a', 'EEEE d MMMM, HH:mm'] as const;
+export const PATTERNS = [
+  'd MMMM y',
+  'd MMM y',
+  'EEEE d MMMM',
+  'dd/MM/y',
+  'dd.MM.y',
+  'y-MM-dd',
+  'MMMM y',
+  'EEEE',
+  'HH:mm',
+  'h:mm a',
+  'EEEE d MMMM, HH:mm',
+] as const;
 
 /** How far on a date may be moved, in words. */
 export const MOVES = [

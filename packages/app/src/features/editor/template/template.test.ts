@@ -9,7 +9,9 @@ import { exampleOf, kindOf, labelOf, nameFor, PATTERNS } from './labels';
 import { $readSegments, $showSegments } from './templateText';
 
 // Jest fetches no bundles: the room is there.
-jest.mock('@/expansion/context', () => ({ expansionRoom: () => jest.requireActual<object>('@yellow-latch/core/expansion') }));
+jest.mock('@/expansion/context', () => ({
+  expansionRoom: () => jest.requireActual<object>('@yellow-latch/core/expansion'),
+}));
 
 const segmentsOf = (source: string): readonly Segment[] => {
   const parsed = parseTemplate(source);
@@ -22,7 +24,12 @@ test.each([
   '{:today pattern=|d MMM| plus=|P7D|}\n\n{#caret /}\n',
   'two\nlines {:shortcut id=|x|}{:clipboard case=upper} \\{so\\}',
 ])('what the editor shows of %j it reads back', (source) => {
-  const editor = createEditor({ nodes: [ChipNode], onError: (problem) => { throw problem; } });
+  const editor = createEditor({
+    nodes: [ChipNode],
+    onError: (problem) => {
+      throw problem;
+    },
+  });
   const segments = segmentsOf(source);
   let read: Segment[] = [];
   editor.update(
@@ -37,9 +44,17 @@ test.each([
 });
 
 test('what is put into a plain text stands at its place', () => {
-  expect(withSegment('Dear , so', { type: 'caret' }, 5)).toEqual([{ type: 'text', text: 'Dear ' }, { type: 'caret' }, { type: 'text', text: ', so' }]);
+  expect(withSegment('Dear , so', { type: 'caret' }, 5)).toEqual([
+    { type: 'text', text: 'Dear ' },
+    { type: 'caret' },
+    { type: 'text', text: ', so' },
+  ]);
   expect(withSegment('', newSegment('clipboard'), 0)).toEqual([{ type: 'clipboard', casing: null }]);
-  expect(INSERTS.filter(([insert]) => asksFirst(insert)).map(([insert]) => insert)).toEqual(['blank', 'date', 'shortcut']);
+  expect(INSERTS.filter(([insert]) => asksFirst(insert)).map(([insert]) => insert)).toEqual([
+    'blank',
+    'date',
+    'shortcut',
+  ]);
   for (const [insert] of INSERTS) expect(kindOf(newSegment(insert))).not.toBe('');
 });
 
@@ -54,7 +69,9 @@ test('patterns are chosen by their examples', () => {
   const now = Date.UTC(2026, 10, 25, 12);
   expect(exampleOf({ pattern: 'd MMMM y', plus: 'P6M', next: null }, now)).toBe('25 May 2027');
   expect(exampleOf({ pattern: 'EEEE d', plus: '', next: 'monday' }, now)).toBe('Monday 30');
-  expect(new Set(PATTERNS.map((pattern) => exampleOf({ pattern, plus: '', next: null }, now))).size).toBe(PATTERNS.length);
+  expect(new Set(PATTERNS.map((pattern) => exampleOf({ pattern, plus: '', next: null }, now))).size).toBe(
+    PATTERNS.length,
+  );
 });
 
 describe('in words', () => {
@@ -70,9 +87,15 @@ describe('in words', () => {
   });
 
   test('errors name the path, losses what is lost', () => {
-    expect(tellExpansionError({ type: 'circle', path: [';a', ';b', ';a'] })).toBe('It leads back to itself: ;a, then ;b, then ;a.');
-    expect(tellExpansionError({ type: 'missing', path: [';a', ';b'], id: 'x' })).toBe('A shortcut inside it is gone (in ;a, then ;b).');
-    expect(tellLosses(['formatting', 'lines', 'blanks'])).toBe('Lost there: its formatting, its lines and its blanks, which become gaps.');
+    expect(tellExpansionError({ type: 'circle', path: [';a', ';b', ';a'] })).toBe(
+      'It leads back to itself: ;a, then ;b, then ;a.',
+    );
+    expect(tellExpansionError({ type: 'missing', path: [';a', ';b'], id: 'x' })).toBe(
+      'A shortcut inside it is gone (in ;a, then ;b).',
+    );
+    expect(tellLosses(['formatting', 'lines', 'blanks'])).toBe(
+      'Lost there: its formatting, its lines and its blanks, which become gaps.',
+    );
     expect(tellLosses([])).toBe('Nothing of it is lost there.');
   });
 });

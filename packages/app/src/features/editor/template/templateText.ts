@@ -1,5 +1,13 @@
 import type { Segment } from '@yellow-latch/core/expansion';
-import { $createLineBreakNode, $createParagraphNode, $createTextNode, $getRoot, $isElementNode, $isLineBreakNode, type LexicalNode } from 'lexical';
+import {
+  $createLineBreakNode,
+  $createParagraphNode,
+  $createTextNode,
+  $getRoot,
+  $isElementNode,
+  $isLineBreakNode,
+  type LexicalNode,
+} from 'lexical';
 
 import { $createChip, $isChip, type ChipSegment } from './chipNode';
 

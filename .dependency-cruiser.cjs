@@ -27,6 +27,37 @@ module.exports = {
       from: { path: '^packages/(app|server)/src', pathNot: '\\.test\\.tsx?$' },
       to: { path: '^(packages/(app|server)|e2e|bench)/', pathNot: '^packages/$1/' },
     },
+    {
+      name: 'features-apart',
+      comment: 'What several features show is a part; what is fetched late has a door in bundles.',
+      severity: 'error',
+      from: { path: '^packages/app/src/features/([^/]+)/' },
+      to: { path: '^packages/app/src/features/', pathNot: '^packages/app/src/features/$1/' },
+    },
+    {
+      name: 'parts-below-features',
+      severity: 'error',
+      from: { path: '^packages/app/src/parts/' },
+      to: { path: '^packages/app/src/(app|features|bundles)/' },
+    },
+    {
+      name: 'answers-below-parts',
+      severity: 'error',
+      from: { path: '^packages/app/src/answers/' },
+      to: { path: '^packages/app/src/(app|features|bundles|parts)/' },
+    },
+    {
+      name: 'frame-and-look-below-answers',
+      severity: 'error',
+      from: { path: '^packages/app/src/(frame|look|replica|offline)/' },
+      to: { path: '^packages/app/src/(app|features|bundles|parts|answers)/' },
+    },
+    {
+      name: 'routes-on-top',
+      severity: 'error',
+      from: { path: '^packages/app/src/', pathNot: '^packages/app/src/app/' },
+      to: { path: '^packages/app/src/app/' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

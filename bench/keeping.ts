@@ -11,7 +11,7 @@ import { App } from '../e2e/app';
 import { Browser } from '../e2e/browser';
 import { OtherDevice, type Pair } from '../e2e/otherDevice';
 import { Stand } from '../e2e/stand';
-import { Finder } from '../packages/app/src/features/shortcuts/find';
+import { Finder } from '../packages/app/src/parts/find';
 import { brownText } from './brown';
 import { madeUpList } from './lists';
 import { median, percentile, round, type Figure } from './measure';

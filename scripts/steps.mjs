@@ -163,7 +163,7 @@ async function buildWorker(room) {
   const esbuild = await import('esbuild');
   await esbuild.build({
     absWorkingDir: ROOT,
-    entryPoints: [`packages/app/src/${room}/worker.ts`],
+    entryPoints: [`packages/app/src/answers/${room}/worker.ts`],
     outfile: join(PUBLIC, `${room}-worker.js`),
     bundle: true,
     minify: true,

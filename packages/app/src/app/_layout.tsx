@@ -5,9 +5,9 @@ import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 
-import { AuditProvider } from '@/audit/AuditProvider';
+import { AuditProvider } from '@/answers/audit/AuditProvider';
 import { fetched } from '@/frame/fetched';
-import { Frame } from '@/frame/Frame';
+import { Frame } from '@/features/places/Frame';
 import { NoKeeping } from '@/frame/NoKeeping';
 import { NoticeProvider } from '@/frame/Notices';
 import { FONT_FILES } from '@/look/fonts';
@@ -18,7 +18,7 @@ import { ReplicaProvider, type Outside } from '@/replica/ReplicaProvider';
 /** What is shown where a screen has failed; the list itself is safe on this device. */
 export { Trouble as ErrorBoundary } from '@/frame/Trouble';
 
-const StartPage = fetched('The start', async () => ({ default: (await import('@/features/devices')).StartPage }));
+const StartPage = fetched('The start', async () => ({ default: (await import('@/bundles/devices')).StartPage }));
 
 function renderStart(outside: Outside) {
   return (

@@ -3,7 +3,7 @@ import { Suspense } from 'react';
 import { fetched } from '@/frame/fetched';
 
 const ExportPage = fetched('Files and backup', async () => ({
-  default: (await import('@/features/keeping')).ExportPage,
+  default: (await import('@/bundles/keeping')).ExportPage,
 }));
 
 export default function Export() {

@@ -3,7 +3,7 @@ import { Suspense } from 'react';
 import { fetched } from '@/frame/fetched';
 
 const ImportPage = fetched('What brings lists in', async () => ({
-  default: (await import('@/features/keeping')).ImportPage,
+  default: (await import('@/bundles/keeping')).ImportPage,
 }));
 
 export default function Import() {

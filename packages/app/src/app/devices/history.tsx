@@ -1,6 +1,6 @@
 import { lazy } from 'react';
 
-const HistoryPage = lazy(async () => ({ default: (await import('@/features/devices')).HistoryPage }));
+const HistoryPage = lazy(async () => ({ default: (await import('@/bundles/devices')).HistoryPage }));
 
 export default function Route() {
   return <HistoryPage key="all" />;

@@ -1,6 +1,6 @@
 import { lazy } from 'react';
 
-const InvitePage = lazy(async () => ({ default: (await import('@/features/devices')).InvitePage }));
+const InvitePage = lazy(async () => ({ default: (await import('@/bundles/devices')).InvitePage }));
 
 export default function Route() {
   return <InvitePage />;

@@ -1,6 +1,6 @@
 import { lazy } from 'react';
 
-const SpareKeyPage = lazy(async () => ({ default: (await import('@/features/devices')).SpareKeyPage }));
+const SpareKeyPage = lazy(async () => ({ default: (await import('@/bundles/devices')).SpareKeyPage }));
 
 export default function Route() {
   return <SpareKeyPage />;

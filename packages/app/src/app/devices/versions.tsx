@@ -1,6 +1,6 @@
 import { lazy } from 'react';
 
-const VersionsPage = lazy(async () => ({ default: (await import('@/features/devices')).VersionsPage }));
+const VersionsPage = lazy(async () => ({ default: (await import('@/bundles/devices')).VersionsPage }));
 
 export default function Route() {
   return <VersionsPage />;

@@ -1,13 +1,13 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { useAudit } from '@/audit/AuditProvider';
-import type { AuditResult } from '@/audit/client';
-import { counted, deviceNames } from '@/audit/sentences';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import type { AuditResult } from '@/answers/audit/client';
+import { counted, deviceNames } from '@/answers/audit/sentences';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { useList } from '@/replica/ReplicaProvider';
 
-import { languageName } from './languages';
+import { languageName } from '@/parts/languages';
 
 /** What a list was tried with. */
 function tellProved(count: number, { languages, contexts, devices }: AuditResult): string {

@@ -1,16 +1,16 @@
 import { StyleSheet, View } from 'react-native';
 
-import { useAudit } from '@/audit/AuditProvider';
-import { deviceLabel } from '@/audit/sentences';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import { deviceLabel } from '@/answers/audit/sentences';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { FocusHeading } from '@/look/FocusHeading';
 import { useList } from '@/replica/ReplicaProvider';
 
 import { FigureChart } from './FigureChart';
 import { Benches } from './Benches';
-import type { Filter } from './groups';
+import type { Filter } from '@/answers/audit/groups';
 import { ProvedLine } from './ProvedLine';
-import { SeverityFilter } from './SeverityFilter';
+import { SeverityFilter } from '@/parts/findings/SeverityFilter';
 
 interface CheckHeadProps {
   filter: Filter;

@@ -3,8 +3,8 @@ import { useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { useAudit } from '@/audit/AuditProvider';
-import { counted, GROUP_TITLES } from '@/audit/sentences';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import { counted, GROUP_TITLES } from '@/answers/audit/sentences';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
@@ -13,9 +13,9 @@ import { AllClear } from './AllClear';
 import { CheckHead } from './CheckHead';
 import { FindingRow } from './FindingRow';
 import { GroupHeading } from './GroupHeading';
-import { groupFindings, NO_FILTER, type CheckItem } from './groups';
-import { typeInPath } from './path';
-import { useCodes } from './useCodes';
+import { groupFindings, NO_FILTER, type CheckItem } from '@/answers/audit/groups';
+import { typeInPath } from '@/parts/findings/path';
+import { useCodes } from '@/parts/findings/useCodes';
 
 /** The list proved: its figure on each device, and what was found, worst first, by type. */
 export default function CheckPane() {

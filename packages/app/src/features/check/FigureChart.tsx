@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg, { Circle, Line, Rect } from 'react-native-svg';
 
-import { deviceLabel, tellNumber, tellPerTenThousand } from '@/audit/sentences';
+import { deviceLabel, tellNumber, tellPerTenThousand } from '@/answers/audit/sentences';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 

@@ -2,13 +2,13 @@ import type { Brief, Finding } from '@yellow-latch/core/clash';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { SEVERITY_WORDS, tellFinding } from '@/audit/sentences';
+import { SEVERITY_WORDS, tellFinding } from '@/answers/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
 
-import type { Codes } from './useCodes';
+import type { Codes } from '@/parts/findings/useCodes';
 
 /** What was found, at a glance: the verdict, the code, one sentence with its figure. */
 export function FindingHead({ finding, codes }: { finding: Finding | Brief; codes: Codes }) {

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { useAudit } from '@/audit/AuditProvider';
-import { GROUP_TITLES, tellDone, tellFix } from '@/audit/sentences';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import { GROUP_TITLES, tellDone, tellFix } from '@/answers/audit/sentences';
 import { DetailHead } from '@/look/DetailHead';
 import { FocusHeading } from '@/look/FocusHeading';
 import { FACES, STRONG } from '@/look/fonts';
@@ -20,7 +20,7 @@ import { FindingHead } from './FindingHead';
 import { Fixes } from './Fixes';
 import { Gone } from './Gone';
 import { Leave } from './Leave';
-import { useCodes } from './useCodes';
+import { useCodes } from '@/parts/findings/useCodes';
 import { useFinding } from './useFinding';
 
 interface FindingPageProps {

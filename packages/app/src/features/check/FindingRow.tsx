@@ -4,13 +4,13 @@ import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { SEVERITY_WORDS, tellFinding } from '@/audit/sentences';
+import { SEVERITY_WORDS, tellFinding } from '@/answers/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { PressLink } from '@/look/PressLink';
 import { usePalette } from '@/look/useLook';
 
-import { pathOf } from './path';
+import { pathOf } from '@/parts/findings/path';
 
 interface FindingRowProps {
   finding: Brief;

@@ -2,14 +2,14 @@ import type { Fix, TriedFix } from '@yellow-latch/core/clash';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { tellFigures, tellFinding, tellFix, tellSideEffects } from '@/audit/sentences';
+import { tellFigures, tellFinding, tellFix, tellSideEffects } from '@/answers/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 
-import type { Codes } from './useCodes';
+import type { Codes } from '@/parts/findings/useCodes';
 
 /** At most so many of what a fix would bring are told in full. */
 const MOST_TOLD = 3;

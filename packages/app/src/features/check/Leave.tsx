@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { reasonsFor } from '@/audit/sentences';
+import { reasonsFor } from '@/answers/audit/sentences';
 import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';

@@ -2,13 +2,13 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, ProgressBar, Text } from 'react-native-paper';
 
-import { useAudit } from '@/audit/AuditProvider';
-import { counted } from '@/audit/sentences';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import { counted } from '@/answers/audit/sentences';
 import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
 
-import { languageName } from './languages';
+import { languageName } from '@/parts/languages';
 import { ProvedAgainst } from './ProvedAgainst';
 
 /** How far the proof is, against what and when it was made, and what could not be checked. */

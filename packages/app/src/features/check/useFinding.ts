@@ -1,7 +1,7 @@
 import type { Finding, FindingType, TriedFix } from '@yellow-latch/core/clash';
 import { useEffect, useState } from 'react';
 
-import { useAudit } from '@/audit/AuditProvider';
+import { useAudit } from '@/answers/audit/AuditProvider';
 import { useList } from '@/replica/ReplicaProvider';
 
 interface FindingState {

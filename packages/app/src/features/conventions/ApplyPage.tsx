@@ -5,9 +5,9 @@ import { useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { counted } from '@/audit/sentences/words';
-import { useAnswer } from '@/effort/useAnswer';
-import { tellMark } from '@/effort/words';
+import { counted } from '@/answers/audit/sentences/words';
+import { useAnswer } from '@/answers/effort/useAnswer';
+import { tellMark } from '@/answers/effort/words';
 import { DetailHead } from '@/look/DetailHead';
 import { FocusHeading } from '@/look/FocusHeading';
 import { STRONG } from '@/look/fonts';

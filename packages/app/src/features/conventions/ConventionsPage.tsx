@@ -6,10 +6,10 @@ import { useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { counted } from '@/audit/sentences/words';
-import { useAnswer } from '@/effort/useAnswer';
-import { useEffortRequest } from '@/effort/useEffortRequest';
-import { tellDuration, tellMark } from '@/effort/words';
+import { counted } from '@/answers/audit/sentences/words';
+import { useAnswer } from '@/answers/effort/useAnswer';
+import { useEffortRequest } from '@/answers/effort/useEffortRequest';
+import { tellDuration, tellMark } from '@/answers/effort/words';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { CodePlate } from '@/look/CodePlate';
 import { DetailHead } from '@/look/DetailHead';

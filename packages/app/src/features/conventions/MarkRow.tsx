@@ -3,8 +3,8 @@ import type { MarkCost } from '@yellow-latch/core/convention';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { capitalise, counted } from '@/audit/sentences/words';
-import { tellAWeek, tellDuration, tellMark, tellTaps } from '@/effort/words';
+import { capitalise, counted } from '@/answers/audit/sentences/words';
+import { tellAWeek, tellDuration, tellMark, tellTaps } from '@/answers/effort/words';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';

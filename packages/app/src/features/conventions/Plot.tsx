@@ -5,7 +5,7 @@ import { View, type LayoutChangeEvent } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg, { Circle, G, Line, Polyline, Rect, Text as SvgText } from 'react-native-svg';
 
-import { tellDuration } from '@/effort/words';
+import { tellDuration } from '@/answers/effort/words';
 import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 

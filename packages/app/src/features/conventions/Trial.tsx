@@ -2,9 +2,9 @@ import type { Remark } from '@yellow-latch/core/convention/plan';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { tellFigures, tellFinding, tellSideEffects } from '@/audit/sentences';
-import type { TriedCodes } from '@/effort/desk';
-import { useCodes } from '@/features/check/useCodes';
+import { tellFigures, tellFinding, tellSideEffects } from '@/answers/audit/sentences';
+import type { TriedCodes } from '@/answers/effort/desk';
+import { useCodes } from '@/parts/findings/useCodes';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
 

@@ -2,9 +2,9 @@ import type { Comparison, FirstStep, MarkCost, Recognised, Recommendation } from
 import type { Mark } from '@yellow-latch/core/model';
 import { isOftenMistaken } from '@yellow-latch/core/convention/comparison';
 
-import { TRAPS } from '@/audit/sentences/finding';
-import { capitalise, counted, deviceNames, tellNumber } from '@/audit/sentences/words';
-import { tellAWeek, tellDuration, tellMark, tellTaps } from '@/effort/words';
+import { TRAPS } from '@/answers/audit/sentences/finding';
+import { capitalise, counted, deviceNames, tellNumber } from '@/answers/audit/sentences/words';
+import { tellAWeek, tellDuration, tellMark, tellTaps } from '@/answers/effort/words';
 
 const PLACES = {
   before: 'begin with',

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { KindChoice } from '@/features/start/KindChoice';
+import { KindChoice } from '@/parts/KindChoice';
 import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
 import { Field } from '@/look/Field';

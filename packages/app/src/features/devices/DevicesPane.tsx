@@ -4,7 +4,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { Insecure } from '@/features/start/Insecure';
+import { Insecure } from '@/parts/Insecure';
 import { SyncLine } from '@/frame/SyncLine';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';

@@ -13,7 +13,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { counted } from '@/audit/sentences/words';
+import { counted } from '@/answers/audit/sentences/words';
 import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
 import { CodePlate } from '@/look/CodePlate';

@@ -5,7 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { Command } from '@/features/start/Insecure';
+import { Command } from '@/parts/Insecure';
 import { DetailPage } from '@/frame/DetailPage';
 import { copyText } from '@/frame/clipboard';
 import { useNotice } from '@/frame/Notices';

@@ -1,7 +1,7 @@
 /** Records and their fields, as history and versions tell of them. */
 import type { Content, ConventionFields, Layout, RecordType } from '@yellow-latch/core/model';
 
-import { shortened } from '@/audit/sentences/words';
+import { shortened } from '@/answers/audit/sentences/words';
 import type { ListView } from '@/replica/view';
 
 const FIELD_NAMES: Readonly<Record<string, string>> = {

@@ -2,7 +2,7 @@
 import type { RecordType } from '@yellow-latch/core/model';
 import type { LoggedChange, LoggedDoing } from '@yellow-latch/core/sync';
 
-import { counted } from '@/audit/sentences/words';
+import { counted } from '@/answers/audit/sentences/words';
 import type { ListView } from '@/replica/view';
 
 import { nameOfField, nameOfThing, tellValue } from './fieldWords';

@@ -2,8 +2,8 @@ import type { OnKeyboard } from '@yellow-latch/core/effort';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import type { EffortOfOne } from '@/effort/desk';
-import { tellDuration, tellTaps } from '@/effort/words';
+import type { EffortOfOne } from '@/answers/effort/desk';
+import { tellDuration, tellTaps } from '@/answers/effort/words';
 import { Bar } from '@/look/Bar';
 import { STRONG } from '@/look/fonts';
 import { useList } from '@/replica/ReplicaProvider';

@@ -1,12 +1,12 @@
 import { Suspense, useRef, useState } from 'react';
 import { StyleSheet, View, type TextInput } from 'react-native';
 
-import { loadExpansion } from '@/expansion/context';
+import { loadExpansion } from '@/answers/expansion/context';
 import { Field } from '@/look/Field';
 
 import type { ExpansionFieldProps, Started } from './expansionProps';
 import { InsertRow } from './InsertRow';
-import { TemplateEditor } from './parts';
+import { TemplateEditor } from '@/bundles/editor';
 import { asksFirst, newSegment, withSegment, type Insert } from './template/inserts';
 
 /** What a shortcut gives: a plain text until the first chip is put in, and again when the last is taken out. */

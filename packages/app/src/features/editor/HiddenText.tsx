@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { MASK } from '@/audit/sentences';
+import { MASK } from '@/answers/audit/sentences';
 import { STRONG } from '@/look/fonts';
 
 /** In the place of a private text, until a person asks to see it. */

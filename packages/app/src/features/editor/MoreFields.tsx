@@ -2,8 +2,8 @@ import { Controller, useWatch, type Control, type UseFormSetValue } from 'react-
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { saidBy, usesChoices } from '@/effort/usesChoices';
-import { languageChoices } from '@/features/check/languages';
+import { saidBy, usesChoices } from '@/answers/effort/usesChoices';
+import { languageChoices } from '@/parts/languages';
 import { ChoiceLine } from '@/look/ChoiceLine';
 import { Field } from '@/look/Field';
 import { Tick } from '@/look/Tick';
@@ -11,7 +11,7 @@ import { usePalette } from '@/look/useLook';
 
 import { Choice } from '@/look/Choice';
 import type { FormValues } from './form';
-import { WAYS } from './words';
+import { WAYS } from '@/parts/kinds';
 
 const EDGES = [
   { value: null, label: 'as usual' },

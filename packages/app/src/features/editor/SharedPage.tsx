@@ -6,7 +6,7 @@ import { Button, Text } from 'react-native-paper';
 
 import { fetchShared } from '@/offline/shared';
 
-import { handOver } from './incoming';
+import { handOver } from '@/parts/incoming';
 
 /** Where what was shared to the app arrives: a text goes on into a new shortcut, a file into the list. */
 export function SharedPage() {

@@ -2,8 +2,8 @@ import { compareSeverity, type Finding } from '@yellow-latch/core/clash/finding'
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import type { Verdict as Judged } from '@/audit/client';
-import { SEVERITY_WORDS, tellFinding } from '@/audit/sentences';
+import type { Verdict as Judged } from '@/answers/audit/client';
+import { SEVERITY_WORDS, tellFinding } from '@/answers/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';

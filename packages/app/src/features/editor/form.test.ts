@@ -1,7 +1,7 @@
 import type { Shortcut } from '@yellow-latch/core/model';
 
 import { makeResolver, NEW_SET, newFormValues, tidy, type FormValues } from './form';
-import { tellCleaned, tellProblem } from './words';
+import { tellCleaned, tellProblem } from '@/parts/kinds';
 
 const taken: Shortcut = {
   id: 'taken',

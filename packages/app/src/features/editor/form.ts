@@ -16,10 +16,10 @@ import {
 } from '@yellow-latch/core/model';
 import type { FieldErrors, Resolver } from 'react-hook-form';
 
-import { loadExpansion } from '@/expansion/context';
-import { tellTemplateProblem } from '@/expansion/words';
+import { loadExpansion } from '@/answers/expansion/context';
+import { tellTemplateProblem } from '@/answers/expansion/words';
 
-import { tellProblem, tellTaken } from './words';
+import { tellProblem, tellTaken } from '@/parts/kinds';
 
 /** The set chosen in the form: one of the list, none, or one that saving makes. */
 export const NEW_SET = 'new';

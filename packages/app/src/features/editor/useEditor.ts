@@ -14,8 +14,8 @@ import { useList, useOpened, useWrite } from '@/replica/ReplicaProvider';
 import { useDo } from '@/replica/useDo';
 
 import { formValuesOf, makeResolver, NEW_SET, newFormValues, rulesOf, tidy, type FormValues } from './form';
-import { handOver, takeIncoming } from './incoming';
-import { tellCleaned } from './words';
+import { handOver, takeIncoming } from '@/parts/incoming';
+import { tellCleaned } from '@/parts/kinds';
 
 /** What was typed into forms that were left without saving, by shortcut id or 'new'. */
 const left = new Map<string, FormValues>();

@@ -1,8 +1,8 @@
 import { checkCode, trimCode } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 
-import { useAudit } from '@/audit/AuditProvider';
-import type { EffortOfOne } from '@/effort/desk';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import type { EffortOfOne } from '@/answers/effort/desk';
 import { useLatest } from '@/look/useLatest';
 import { useList } from '@/replica/ReplicaProvider';
 

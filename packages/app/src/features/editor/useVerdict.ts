@@ -3,8 +3,8 @@ import { conventionFor } from '@yellow-latch/core/convention/recognise';
 import { checkCode, trimCode, type AskedRules, type Content, type Kind } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 
-import { useAudit } from '@/audit/AuditProvider';
-import type { Verdict } from '@/audit/client';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import type { Verdict } from '@/answers/audit/client';
 import { useList } from '@/replica/ReplicaProvider';
 
 import { rulesOf } from './form';

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { counted } from '@/audit/sentences';
-import type { AskDesk } from '@/exchange/useExchange';
+import { counted } from '@/answers/audit/sentences';
+import type { AskDesk } from '@/answers/exchange/useExchange';
 import { useNotice } from '@/frame/Notices';
 import { saveFile } from '@/frame/saveFile';
 import { Field } from '@/look/Field';
@@ -12,7 +12,7 @@ import { usePalette } from '@/look/useLook';
 import { useList, useOpened } from '@/replica/ReplicaProvider';
 
 import { restOf } from './rest';
-import { faultOfPassphrase, fileName } from './what';
+import { faultOfPassphrase, fileName } from '@/parts/leaving/what';
 
 /** One file with everything: shortcuts, sets, what was chosen for the list; private ones only under a passphrase. */
 export function Backup({ ask }: { ask: AskDesk }) {

@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { counted } from '@/audit/sentences';
-import { useExchange } from '@/exchange/useExchange';
-import { useChosen } from '@/features/shortcuts/choosing';
+import { counted } from '@/answers/audit/sentences';
+import { useExchange } from '@/answers/exchange/useExchange';
+import { useChosen } from '@/parts/choosing';
 import { copyText, NOT_COPIED } from '@/frame/clipboard';
 import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
@@ -16,8 +16,8 @@ import { usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
 
 import { Backup } from './Backup';
-import { fileName, partOf, type What } from './what';
-import { useFirstWhat, WhatChoice } from './WhatChoice';
+import { fileName, partOf, type What } from '@/parts/leaving/what';
+import { useFirstWhat, WhatChoice } from '@/parts/leaving/WhatChoice';
 
 const FORMS: readonly { form: WrittenForm; label: string; about: string; ending: string; type: string }[] = [
   {

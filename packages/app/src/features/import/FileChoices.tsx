@@ -1,8 +1,8 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { counted } from '@/audit/sentences';
-import type { Preview } from '@/exchange/desk';
+import { counted } from '@/answers/audit/sentences';
+import type { Preview } from '@/answers/exchange/desk';
 import { Tick } from '@/look/Tick';
 
 import type { RestPart } from './importing';

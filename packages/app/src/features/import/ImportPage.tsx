@@ -3,8 +3,8 @@ import { useEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { LARGEST_FILE } from '@/exchange/limits';
-import { takeIncoming } from '@/features/editor/incoming';
+import { LARGEST_FILE } from '@/answers/exchange/limits';
+import { takeIncoming } from '@/parts/incoming';
 import { FileButton } from '@/look/FileButton';
 import { DetailHead } from '@/look/DetailHead';
 import { Field } from '@/look/Field';

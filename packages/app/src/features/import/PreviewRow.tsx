@@ -4,7 +4,7 @@ import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
-import { MASK } from '@/audit/sentences/mask';
+import { MASK } from '@/answers/audit/sentences/mask';
 import { CodePlate } from '@/look/CodePlate';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';

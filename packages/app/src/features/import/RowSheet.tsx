@@ -5,8 +5,8 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { MASK } from '@/audit/sentences/mask';
-import { tellProblem } from '@/features/editor/words';
+import { MASK } from '@/answers/audit/sentences/mask';
+import { tellProblem } from '@/parts/kinds';
 import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';

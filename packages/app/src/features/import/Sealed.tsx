@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { counted } from '@/audit/sentences';
+import { counted } from '@/answers/audit/sentences';
 import { Field } from '@/look/Field';
 import { usePalette } from '@/look/useLook';
 

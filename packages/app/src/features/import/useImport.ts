@@ -1,13 +1,13 @@
 import type { ImportChoice } from '@yellow-latch/core/exchange/choice';
 import { useEffect, useMemo, useState } from 'react';
 
-import type { Choices as ReadAs, FileProblem, Preview } from '@/exchange/desk';
-import { LARGEST_FILE } from '@/exchange/limits';
-import { useExchange } from '@/exchange/useExchange';
-import { addUses } from '@/effort/uses';
+import type { Choices as ReadAs, FileProblem, Preview } from '@/answers/exchange/desk';
+import { LARGEST_FILE } from '@/answers/exchange/limits';
+import { useExchange } from '@/answers/exchange/useExchange';
+import { addUses } from '@/answers/effort/uses';
 import { useList, useOpened } from '@/replica/ReplicaProvider';
 import { useDo } from '@/replica/useDo';
-import { counted } from '@/audit/sentences';
+import { counted } from '@/answers/audit/sentences';
 
 import { importing, REST_PARTS, type Choices, type Import, type RestPart } from './importing';
 

@@ -1,10 +1,10 @@
 import type { ListForm, Refusal } from '@yellow-latch/core/exchange';
 import type { Encoding } from '@yellow-latch/core/exchange/encodings';
 
-import type { FileProblem } from '@/exchange/desk';
-import { tellDecodeProblem } from '@/exchange/words';
-import { tellProblem } from '@/features/editor/words';
-import { tellTemplateProblem } from '@/expansion/words';
+import type { FileProblem } from '@/answers/exchange/desk';
+import { tellDecodeProblem } from '@/answers/exchange/words';
+import { tellProblem } from '@/parts/kinds';
+import { tellTemplateProblem } from '@/answers/expansion/words';
 
 /** Why there is no list in a file, and what to do. */
 export function tellFileProblem(problem: FileProblem): string {

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { keyboardOf, layoutOf } from '@/effort/keyboards';
+import { keyboardOf, layoutOf } from '@/answers/effort/keyboards';
 import { ChoiceSheet } from '@/look/ChoiceSheet';
 import { DetailHead } from '@/look/DetailHead';
 import { FocusHeading } from '@/look/FocusHeading';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { keyboardOf, layoutOf } from '@/effort/keyboards';
+import { keyboardOf, layoutOf } from '@/answers/effort/keyboards';
 import { DetailHead } from '@/look/DetailHead';
 import { Field } from '@/look/Field';
 import { FocusHeading } from '@/look/FocusHeading';

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { keyboardOf, layoutOf } from '@/effort/keyboards';
-import { tellTaps } from '@/effort/words';
+import { keyboardOf, layoutOf } from '@/answers/effort/keyboards';
+import { tellTaps } from '@/answers/effort/words';
 import { useLive, type Live } from '@/frame/live';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';

@@ -3,8 +3,8 @@ import type { KeyboardUse } from '@yellow-latch/core/model';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
-import { deviceLabel } from '@/audit/sentences';
-import { tellNumber } from '@/audit/sentences/words';
+import { deviceLabel } from '@/answers/audit/sentences';
+import { tellNumber } from '@/answers/audit/sentences/words';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { STRONG } from '@/look/fonts';
 import { Tick } from '@/look/Tick';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { tellDuration, tellTaps } from '@/effort/words';
+import { tellDuration, tellTaps } from '@/answers/effort/words';
 import { Field } from '@/look/Field';
 import { FACES, STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { useAudit } from '@/audit/AuditProvider';
-import { deviceLabel } from '@/audit/sentences';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import { deviceLabel } from '@/answers/audit/sentences';
 import { Field } from '@/look/Field';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { DetailHead } from '@/look/DetailHead';
@@ -17,8 +17,8 @@ import { useList } from '@/replica/ReplicaProvider';
 import { FileButton } from '@/look/FileButton';
 import { ReadAsChoice } from './ReadAsChoice';
 import { Reading } from './Reading';
-import { fileSource, pastedSource, tellOwnTextProblem, type OwnTextSource } from './source';
-import { useKeptText, useReading } from './useOwnText';
+import { fileSource, pastedSource, tellOwnTextProblem, type OwnTextSource } from '@/answers/ownText/source';
+import { useKeptText, useReading } from '@/answers/ownText/useOwnText';
 
 /** Where the codes of the list would have fired in what a person wrote. The text stays on this device. */
 export default function OwnTextPage() {

@@ -4,8 +4,8 @@ import { useEffect } from 'react';
 
 import { ChoiceChip } from '@/look/ChoiceChip';
 
-import { likelyField, type OwnTextSource, type ReadAs } from './source';
-import { useColumns } from './useOwnText';
+import { likelyField, type OwnTextSource, type ReadAs } from '@/answers/ownText/source';
+import { useColumns } from '@/answers/ownText/useOwnText';
 
 const WAYS: readonly { value: ReadAs; label: string }[] = [
   { value: 'text', label: 'Plain text' },

@@ -2,9 +2,9 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
-import type { ReadOwnText } from '@/audit/desk';
-import { counted } from '@/audit/sentences';
-import { useCodes } from '@/features/check/useCodes';
+import type { ReadOwnText } from '@/answers/audit/desk';
+import { counted } from '@/answers/audit/sentences';
+import { useCodes } from '@/parts/findings/useCodes';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
 

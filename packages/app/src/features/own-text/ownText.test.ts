@@ -2,7 +2,7 @@ import { cutAtSpots } from '@/look/spots';
 
 import { pageAt, pagesOf } from './pages';
 import { placesOf } from './places';
-import { fileSource, guessFormat, likelyField, tellOwnTextProblem } from './source';
+import { fileSource, guessFormat, likelyField, tellOwnTextProblem } from '@/answers/ownText/source';
 
 describe('pages of a long text', () => {
   const text = `${'so it was, and so it is. '.repeat(400)}\n${'x'.repeat(5_000)}👩‍👩‍👧${'y'.repeat(4_000)}`;

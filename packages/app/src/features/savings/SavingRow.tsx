@@ -3,9 +3,9 @@ import type { Shortcut } from '@yellow-latch/core/model';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { shownExpansion } from '@/audit/sentences';
-import { saidBy, usesChoices } from '@/effort/usesChoices';
-import { tellAWeek, tellDuration, tellTaps, tellUses } from '@/effort/words';
+import { shownExpansion } from '@/answers/audit/sentences';
+import { saidBy, usesChoices } from '@/answers/effort/usesChoices';
+import { tellAWeek, tellDuration, tellTaps, tellUses } from '@/answers/effort/words';
 import { Bar } from '@/look/Bar';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { CodePlate } from '@/look/CodePlate';

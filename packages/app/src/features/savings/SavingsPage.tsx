@@ -4,11 +4,11 @@ import { useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { layoutOf } from '@/effort/keyboards';
-import { useAnswer } from '@/effort/useAnswer';
-import { useEffortRequest } from '@/effort/useEffortRequest';
-import { tellAWeek } from '@/effort/words';
-import { useCodes } from '@/features/check/useCodes';
+import { layoutOf } from '@/answers/effort/keyboards';
+import { useAnswer } from '@/answers/effort/useAnswer';
+import { useEffortRequest } from '@/answers/effort/useEffortRequest';
+import { tellAWeek } from '@/answers/effort/words';
+import { useCodes } from '@/parts/findings/useCodes';
 import { DetailHead } from '@/look/DetailHead';
 import { FocusHeading } from '@/look/FocusHeading';
 import { STRONG } from '@/look/fonts';

@@ -3,7 +3,7 @@ import { WEEKS_A_YEAR } from '@yellow-latch/core/effort/assumptions';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { tellDuration, tellTaps } from '@/effort/words';
+import { tellDuration, tellTaps } from '@/answers/effort/words';
 import { Bar } from '@/look/Bar';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { counted } from '@/audit/sentences/words';
+import { counted } from '@/answers/audit/sentences/words';
 import { ChoiceSheet } from '@/look/ChoiceSheet';
 import { Field } from '@/look/Field';
 import { Icon, type IconName } from '@/look/icons';

@@ -19,7 +19,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
-import { counted } from '@/audit/sentences/words';
+import { counted } from '@/answers/audit/sentences/words';
 import { DetailPage } from '@/frame/DetailPage';
 import { Field } from '@/look/Field';
 import { Icon } from '@/look/icons';

@@ -4,10 +4,10 @@ import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { useExchange } from '@/exchange/useExchange';
-import { fileName, partOf, type What } from '@/features/export/what';
-import { useFirstWhat, WhatChoice } from '@/features/export/WhatChoice';
-import { useChosen } from '@/features/shortcuts/choosing';
+import { useExchange } from '@/answers/exchange/useExchange';
+import { fileName, partOf, type What } from '@/parts/leaving/what';
+import { useFirstWhat, WhatChoice } from '@/parts/leaving/WhatChoice';
+import { useChosen } from '@/parts/choosing';
 import { useNotice } from '@/frame/Notices';
 import { saveFile } from '@/frame/saveFile';
 import { ChoiceChip } from '@/look/ChoiceChip';

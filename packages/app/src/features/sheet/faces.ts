@@ -1,6 +1,6 @@
 import type { SheetOptions } from '@yellow-latch/core/exchange';
 
-import { toBase64 } from '@/exchange/base64';
+import { toBase64 } from '@/answers/exchange/base64';
 import { FONT_FILES } from '@/look/fonts';
 
 let faces: Promise<SheetOptions['faces']> | null = null;

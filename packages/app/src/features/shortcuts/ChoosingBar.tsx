@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
-import { counted } from '@/audit/sentences';
-import { languageChoices } from '@/features/check/languages';
-import { WAYS } from '@/features/editor/words';
+import { counted } from '@/answers/audit/sentences';
+import { languageChoices } from '@/parts/languages';
+import { WAYS } from '@/parts/kinds';
 import { ChoiceSheet, type ChoiceOption } from '@/look/ChoiceSheet';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
@@ -15,7 +15,7 @@ import { deleting, editingAll } from '@/replica/doing';
 import { useList, useMay } from '@/replica/ReplicaProvider';
 import { useDo } from '@/replica/useDo';
 
-import { choosing, useChosen } from './choosing';
+import { choosing, useChosen } from '@/parts/choosing';
 
 const USUAL = 'usual';
 const FIRES = WAYS.map(({ value, label }) => ({ value: value ?? USUAL, label }));

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { useNewMark } from '@/effort/useNewMark';
+import { useNewMark } from '@/answers/effort/useNewMark';
 import { CodePlate } from '@/look/CodePlate';
 import { usePalette } from '@/look/useLook';
 import { useMay } from '@/replica/ReplicaProvider';

@@ -2,7 +2,7 @@ import { KINDS, type Kind } from '@yellow-latch/core/model';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { languageChoices, languageName } from '@/features/check/languages';
+import { languageChoices, languageName } from '@/parts/languages';
 import { Choice } from '@/look/Choice';
 import { ChoiceLine } from '@/look/ChoiceLine';
 import { STRONG } from '@/look/fonts';

@@ -9,7 +9,7 @@ import { Sheet } from '@/look/Sheet';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
 
-import { choosing } from './choosing';
+import { choosing } from '@/parts/choosing';
 
 const WAYS: readonly { icon: IconName; label: string; path: Href & string }[] = [
   { icon: 'file-up', label: 'Bring in a list or a file', path: '/import' },

@@ -4,11 +4,11 @@ import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
-import { useAudit } from '@/audit/AuditProvider';
-import { counted } from '@/audit/sentences';
-import { Lead } from '@/features/check/Lead';
-import { SeverityFilter } from '@/features/check/SeverityFilter';
-import { fetchParts } from '@/features/editor/parts';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import { counted } from '@/answers/audit/sentences';
+import { Lead } from '@/parts/findings/Lead';
+import { SeverityFilter } from '@/parts/findings/SeverityFilter';
+import { fetchParts } from '@/bundles/editor';
 import { whenIdle } from '@/frame/fetched';
 import { SyncLine } from '@/frame/SyncLine';
 import { Icon } from '@/look/icons';
@@ -18,7 +18,7 @@ import { useList } from '@/replica/ReplicaProvider';
 import { useKept } from '@/replica/useKept';
 
 import { arrange, isFiltered, NO_FILTERS, type Filters, type Sort } from './arrange';
-import { choosing, useChosen } from './choosing';
+import { choosing, useChosen } from '@/parts/choosing';
 import { ChoosingBar } from './ChoosingBar';
 import { EmptyList, NothingFound } from './EmptyList';
 import { FilterSheet, filterWords } from './FilterSheet';

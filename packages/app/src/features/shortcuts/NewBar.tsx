@@ -2,7 +2,7 @@ import { usePathname, useRouter } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { handOver } from '@/features/editor/incoming';
+import { handOver } from '@/parts/incoming';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 import { useMay } from '@/replica/ReplicaProvider';

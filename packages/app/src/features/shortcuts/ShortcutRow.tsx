@@ -5,7 +5,7 @@ import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { MASK, SEVERITY_WORDS } from '@/audit/sentences';
+import { MASK, SEVERITY_WORDS } from '@/answers/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { Icon } from '@/look/icons';
 import { LatchGlyph } from '@/look/LatchGlyph';
@@ -14,8 +14,8 @@ import { TickMark } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
 
-import { choosing } from './choosing';
-import { CopyButton } from './CopyButton';
+import { choosing } from '@/parts/choosing';
+import { CopyButton } from '@/parts/CopyButton';
 
 /** Codes longer than this, in clusters, stand above their expansion instead of beside it. */
 const LONGEST_BESIDE = 9;

@@ -1,4 +1,4 @@
-import { Choosing } from './choosing';
+import { Choosing } from '@/parts/choosing';
 
 function choosing(): Choosing {
   const some = new Choosing();

@@ -1,7 +1,7 @@
 import type { Severity } from '@yellow-latch/core/clash/finding';
 import type { Shortcut } from '@yellow-latch/core/model';
 
-import { makeFinder } from './find';
+import { makeFinder } from '@/parts/find';
 import { arrange, NO_FILTERS, type Filters, type Sort } from './arrange';
 
 function shortcut(

@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { whenIdle } from '@/frame/fetched';
 import type { ListView } from '@/replica/view';
 
-import { Finder } from './find';
+import { Finder } from '@/parts/find';
 
 /** What a query finds in the list; null: all. The index is made part by part while nothing is asked. */
 export function useFinder(list: ListView, query: string): Set<string> | null {

@@ -2,7 +2,7 @@ import { useCallback, type KeyboardEvent, type RefObject } from 'react';
 
 import type { VirtualListHandle } from '@/look/VirtualList';
 
-import { choosing } from './choosing';
+import { choosing } from '@/parts/choosing';
 import type { ListItem } from './groups';
 
 /** Rows that Page Up and Page Down pass. */

@@ -16,8 +16,8 @@ import { countUnsent, enter, type Entrance } from '@/replica/entering';
 import type { Outside } from '@/replica/ReplicaProvider';
 import { server } from '@/replica/server';
 
-import { Insecure } from './Insecure';
-import { KindChoice } from './KindChoice';
+import { Insecure } from '@/parts/Insecure';
+import { KindChoice } from '@/parts/KindChoice';
 import { tellMisread, tellNoEntrance } from './words';
 
 type Way = Entrance['type'];

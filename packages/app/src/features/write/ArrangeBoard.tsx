@@ -13,7 +13,7 @@ import { shownText, type Shortcut } from '@yellow-latch/core/model';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
-import { MASK } from '@/audit/sentences/mask';
+import { MASK } from '@/answers/audit/sentences/mask';
 import { CodePlate } from '@/look/CodePlate';
 import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';

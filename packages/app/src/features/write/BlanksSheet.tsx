@@ -4,7 +4,7 @@ import { useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { nameOfBlank } from '@/expansion/words';
+import { nameOfBlank } from '@/answers/expansion/words';
 import { CodePlate } from '@/look/CodePlate';
 import { DateField } from '@/look/DateField';
 import { Field } from '@/look/Field';

@@ -3,8 +3,8 @@ import { useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { MASK } from '@/audit/sentences/mask';
-import { makeFinder } from '@/features/shortcuts/find';
+import { MASK } from '@/answers/audit/sentences/mask';
+import { makeFinder } from '@/parts/find';
 import { CodePlate } from '@/look/CodePlate';
 import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';

@@ -6,8 +6,8 @@ import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { contextNow, loadExpansion } from '@/expansion/context';
-import { tellExpansionError } from '@/expansion/words';
+import { contextNow, loadExpansion } from '@/answers/expansion/context';
+import { tellExpansionError } from '@/answers/expansion/words';
 import { FACES, STRONG } from '@/look/fonts';
 import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';

@@ -1,6 +1,6 @@
 import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
 
-import { deviceLabel } from '@/audit/sentences';
+import { deviceLabel } from '@/answers/audit/sentences';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { useList } from '@/replica/ReplicaProvider';
 

@@ -26,7 +26,7 @@ import { writeKey } from './writeKeys';
 import { WritePad } from './WritePad';
 
 // It draws keyboards, and shares a bundle with the pages that do.
-const StandIn = fetched('The keyboard', async () => ({ default: (await import('@/features/keyboards')).StandIn }));
+const StandIn = fetched('The keyboard', async () => ({ default: (await import('@/bundles/keyboards')).StandIn }));
 
 /** A page to type on, with the list at hand: a code and a space become its text. */
 export function WritePage() {

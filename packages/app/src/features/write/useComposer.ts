@@ -15,10 +15,10 @@ import { DEVICE_PROFILES, THIS_APP } from '@yellow-latch/core/fit';
 import { shownText, type Shortcut } from '@yellow-latch/core/model';
 import { useEffect, useMemo, useRef, useState } from 'react';
 
-import { useAudit } from '@/audit/AuditProvider';
-import { MASK } from '@/audit/sentences/mask';
-import { countUse } from '@/effort/uses';
-import { useSendUses } from '@/effort/useSendUses';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import { MASK } from '@/answers/audit/sentences/mask';
+import { countUse } from '@/answers/effort/uses';
+import { useSendUses } from '@/answers/effort/useSendUses';
 import { whenIdle } from '@/frame/fetched';
 import { Live } from '@/frame/live';
 import { usePalette } from '@/look/useLook';

@@ -5,7 +5,7 @@ import { THIS_APP, type DeviceProfile } from '@yellow-latch/core/fit';
 import { isMade, type Shortcut, type ShortcutSet } from '@yellow-latch/core/model';
 import { useEffect, useMemo, useRef, useState } from 'react';
 
-import { readCounts, usesFrom } from '@/effort/uses';
+import { readCounts, usesFrom } from '@/answers/effort/uses';
 import { useLatest } from '@/look/useLatest';
 import { changeBetween } from '@/replica/listChange';
 import { useOpened } from '@/replica/ReplicaProvider';

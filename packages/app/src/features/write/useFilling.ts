@@ -6,8 +6,8 @@ import { THIS_APP, type DeviceProfile } from '@yellow-latch/core/fit';
 import { isMade, type Shortcut } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 
-import { contextNow, loadExpansion } from '@/expansion/context';
-import { tellExpansionError, tellRefusal } from '@/expansion/words';
+import { contextNow, loadExpansion } from '@/answers/expansion/context';
+import { tellExpansionError, tellRefusal } from '@/answers/expansion/words';
 
 import type { AskedEvent } from './pad';
 

@@ -3,9 +3,9 @@ import { idOfFormer } from '@yellow-latch/core/convention/former';
 import type { Saved } from '@yellow-latch/core/effort';
 import type { Told } from '@yellow-latch/core/fire';
 
-import { tellTraceLine } from '@/audit/sentences';
-import { tellDuration, tellTaps } from '@/effort/words';
-import { tellRefusal } from '@/expansion/words';
+import { tellTraceLine } from '@/answers/audit/sentences';
+import { tellDuration, tellTaps } from '@/answers/effort/words';
+import { tellRefusal } from '@/answers/expansion/words';
 
 import type { PadEvent } from './pad';
 

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazy } from 'react';
 
-import { typeInPath } from '@/features/check/path';
+import { typeInPath } from '@/parts/findings/path';
 
 const FindingPage = lazy(() => import('@/features/check/FindingPage'));
 

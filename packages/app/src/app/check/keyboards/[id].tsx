@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazy } from 'react';
 
-const OwnKeyboardPage = lazy(async () => ({ default: (await import('@/features/keyboards')).OwnKeyboardPage }));
+const OwnKeyboardPage = lazy(async () => ({ default: (await import('@/bundles/keyboards')).OwnKeyboardPage }));
 
 export default function OwnKeyboard() {
   const { id } = useLocalSearchParams<{ id: string }>();

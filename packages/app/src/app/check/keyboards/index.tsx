@@ -1,6 +1,6 @@
 import { lazy } from 'react';
 
-const KeyboardsPage = lazy(async () => ({ default: (await import('@/features/keyboards')).KeyboardsPage }));
+const KeyboardsPage = lazy(async () => ({ default: (await import('@/bundles/keyboards')).KeyboardsPage }));
 
 export default function Keyboards() {
   return <KeyboardsPage />;

@@ -1,6 +1,6 @@
 import type { Finding } from '@yellow-latch/core/clash/finding';
 
-import type { Codes } from '../useCodes';
+import type { Codes } from '@/parts/findings/useCodes';
 import { CodesApart, Pair, SameCode } from './Pair';
 import { Chain, Claims, Secrets, Traps } from './Lists';
 import { MarkedLines } from './MarkedLines';

@@ -2,13 +2,13 @@ import type { Finding } from '@yellow-latch/core/clash/finding';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { capitalise, deviceName, SECRETS, shortened, TRAPS } from '@/audit/sentences';
-import { shownExpansion } from '@/audit/sentences';
+import { capitalise, deviceName, SECRETS, shortened, TRAPS } from '@/answers/audit/sentences';
+import { shownExpansion } from '@/answers/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 
-import type { Codes } from '../useCodes';
+import type { Codes } from '@/parts/findings/useCodes';
 
 type EvidenceOf<Type extends Finding['type']> = Extract<Finding, { type: Type }>['evidence'];
 

@@ -2,14 +2,14 @@ import type { Fault, PlaceExample } from '@yellow-latch/core/clash/finding';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { FAULTS } from '@/audit/sentences';
+import { FAULTS } from '@/answers/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { MarkedText } from '@/look/MarkedText';
 import type { Spot } from '@/look/spots';
 import { usePalette } from '@/look/useLook';
 
-import type { Codes } from '../useCodes';
-import { MASK } from '@/audit/sentences';
+import type { Codes } from '@/parts/findings/useCodes';
+import { MASK } from '@/answers/audit/sentences';
 
 /** How much of a long text stands on each side of a spot. */
 const AROUND = 90;

@@ -2,15 +2,15 @@ import type { Slip } from '@yellow-latch/core/clash/finding';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { SLIPS } from '@/audit/sentences';
-import { shownExpansion } from '@/audit/sentences';
+import { SLIPS } from '@/answers/audit/sentences';
+import { shownExpansion } from '@/answers/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
 import { useList } from '@/replica/ReplicaProvider';
 
-import type { Codes } from '../useCodes';
+import type { Codes } from '@/parts/findings/useCodes';
 
 /** At most so many stand side by side, in pairs with the first. */
 const MOST_SHOWN = 4;

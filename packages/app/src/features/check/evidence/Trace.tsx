@@ -2,12 +2,12 @@ import type { Reach } from '@yellow-latch/core/clash/finding';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { deviceNames, MASK, shortened, tellTraceLine } from '@/audit/sentences';
+import { deviceNames, MASK, shortened, tellTraceLine } from '@/answers/audit/sentences';
 import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
 
-import type { Codes } from '../useCodes';
+import type { Codes } from '@/parts/findings/useCodes';
 
 interface TraceProps {
   reach: Reach;

@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import Svg, { Rect } from 'react-native-svg';
 
-import { deviceLabel, tellNumber, tellPace } from '@/audit/sentences';
+import { deviceLabel, tellNumber, tellPace } from '@/answers/audit/sentences';
 import { MarkedText } from '@/look/MarkedText';
 import { usePalette } from '@/look/useLook';
 

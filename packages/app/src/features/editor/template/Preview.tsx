@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { deviceLabel } from '@/audit/sentences';
-import { contextNow, expansionRoom } from '@/expansion/context';
-import { nameOfBlank, tellExpansionError, tellLosses, tellRefusal } from '@/expansion/words';
+import { deviceLabel } from '@/answers/audit/sentences';
+import { contextNow, expansionRoom } from '@/answers/expansion/context';
+import { nameOfBlank, tellExpansionError, tellLosses, tellRefusal } from '@/answers/expansion/words';
 import { copyFormatted, NOT_COPIED } from '@/frame/clipboard';
 import { useNotice } from '@/frame/Notices';
 import { ChoiceChip } from '@/look/ChoiceChip';

@@ -3,8 +3,8 @@ import { useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { expansionRoom } from '@/expansion/context';
-import { tellTemplateProblem } from '@/expansion/words';
+import { expansionRoom } from '@/answers/expansion/context';
+import { tellTemplateProblem } from '@/answers/expansion/words';
 import { Field } from '@/look/Field';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';

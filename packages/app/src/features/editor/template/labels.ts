@@ -1,6 +1,6 @@
 import type { DateSegment } from '@yellow-latch/core/expansion/segment';
 
-import { expansionRoom } from '@/expansion/context';
+import { expansionRoom } from '@/answers/expansion/context';
 
 import type { ChipSegment } from './chipNode';
 

@@ -1,7 +1,7 @@
 import { parseTemplate, templateOf, type Segment } from '@yellow-latch/core/expansion';
 import { createEditor } from 'lexical';
 
-import { tellExpansionError, tellLosses, tellTemplateProblem } from '@/expansion/words';
+import { tellExpansionError, tellLosses, tellTemplateProblem } from '@/answers/expansion/words';
 
 import { ChipNode } from './chipNode';
 import { asksFirst, INSERTS, newSegment, withSegment } from './inserts';
@@ -9,7 +9,7 @@ import { exampleOf, kindOf, labelOf, nameFor, PATTERNS } from './labels';
 import { $readSegments, $showSegments } from './templateText';
 
 // Jest fetches no bundles: the room is there.
-jest.mock('@/expansion/context', () => ({
+jest.mock('@/answers/expansion/context', () => ({
   expansionRoom: () => jest.requireActual<object>('@yellow-latch/core/expansion'),
 }));
 

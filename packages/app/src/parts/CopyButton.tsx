@@ -3,9 +3,9 @@ import { useEffect, useState } from 'react';
 import { StyleSheet } from 'react-native';
 import { IconButton } from 'react-native-paper';
 
-import { shownExpansion } from '@/audit/sentences';
-import { contextNow, loadExpansion } from '@/expansion/context';
-import { tellExpansionError } from '@/expansion/words';
+import { shownExpansion } from '@/answers/audit/sentences';
+import { contextNow, loadExpansion } from '@/answers/expansion/context';
+import { tellExpansionError } from '@/answers/expansion/words';
 import { useNotice } from '@/frame/Notices';
 import { usePalette } from '@/look/useLook';
 import { useOpened } from '@/replica/ReplicaProvider';

@@ -2,7 +2,7 @@ import type { AuditedShortcut } from '@yellow-latch/core/clash';
 import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
 import type { KeyboardUse } from '@yellow-latch/core/model';
 
-import { AuditDesk } from '@/audit/desk';
+import { AuditDesk } from '@/answers/audit/desk';
 import { openDatabase } from '@/replica/database';
 
 import { EffortDesk, type EffortRequest } from './desk';

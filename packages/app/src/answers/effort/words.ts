@@ -1,7 +1,7 @@
 import type { Uses } from '@yellow-latch/core/effort';
 import type { Mark } from '@yellow-latch/core/model';
 
-import { tellNumber } from '@/audit/sentences/words';
+import { tellNumber } from '@/answers/audit/sentences/words';
 
 const MINUTE = 60;
 const HOUR = 3_600;

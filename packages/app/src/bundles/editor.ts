@@ -1,24 +1,24 @@
 /** The parts of the editor that are fetched when a text is more than plain. */
-import { loadExpansion } from '@/expansion/context';
+import { loadExpansion } from '@/answers/expansion/context';
 import { fetched } from '@/frame/fetched';
 
 const loadTemplateEditor = async () => {
   await loadExpansion();
-  return import('./template/TemplateEditor');
+  return import('@/features/editor/template/TemplateEditor');
 };
 const loadPreview = async () => {
   await loadExpansion();
-  return import('./template/Preview');
+  return import('@/features/editor/template/Preview');
 };
 
 export const TemplateEditor = fetched('This text, which is more than words,', loadTemplateEditor);
 /** Typing with the list at hand is one bundle with the page to write on. */
-const loadTryHere = async () => ({ default: (await import('@/features/write')).TryHere });
+const loadTryHere = async () => ({ default: (await import('./write')).TryHere });
 
 export const Preview = fetched('What it gives now', loadPreview);
 export const TryHere = fetched('The line to try it in', loadTryHere);
 export const Versions = fetched('Two versions', async () => ({
-  default: (await import('@/features/devices')).Versions,
+  default: (await import('./devices')).Versions,
 }));
 
 /** Fetches them while the server is there, for when it is not. */

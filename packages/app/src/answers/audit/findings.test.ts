@@ -1,7 +1,7 @@
 import type { Brief } from '@yellow-latch/core/clash';
 import type { Shortcut } from '@yellow-latch/core/model';
 
-import { groupFindings, LEFT_GROUP, NO_FILTER } from '@/features/check/groups';
+import { groupFindings, LEFT_GROUP, NO_FILTER } from './groups';
 
 import { sortFindings, urgentCount } from './findings';
 

@@ -1,8 +1,8 @@
 import type { OwnTextProblem } from '@yellow-latch/core/clash';
 import { useEffect, useState } from 'react';
 
-import { useAudit } from '@/audit/AuditProvider';
-import type { ReadOwnText } from '@/audit/desk';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import type { ReadOwnText } from '@/answers/audit/desk';
 import { useOpened } from '@/replica/ReplicaProvider';
 
 import type { OwnTextSource } from './source';

@@ -3,7 +3,7 @@ import { MessageChannel } from 'node:worker_threads';
 import { waitFor } from '@testing-library/react';
 import { expose } from 'comlink';
 
-import { EffortDesk } from '@/effort/desk';
+import { EffortDesk } from '@/answers/effort/desk';
 import type { ListView } from '@/replica/view';
 
 import { AuditClient } from './client';

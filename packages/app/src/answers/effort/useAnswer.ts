@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 
-import { useAudit } from '@/audit/AuditProvider';
-import type { RemoteDesks } from '@/audit/client';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import type { RemoteDesks } from '@/answers/audit/client';
 import { useLatest } from '@/look/useLatest';
 
 interface Answer<Content> {

@@ -2,7 +2,7 @@ import type { Severity } from '@yellow-latch/core/clash/finding';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { SEVERITY_WORDS } from '@/audit/sentences';
+import { SEVERITY_WORDS } from '@/answers/audit/sentences';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';

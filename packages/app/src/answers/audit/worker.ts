@@ -1,7 +1,7 @@
 /** The page's worker: heavy computation beside the page, which never waits. Bundled by itself. */
 import { expose } from 'comlink';
 
-import { EffortDesk } from '@/effort/desk';
+import { EffortDesk } from '@/answers/effort/desk';
 
 import { AuditDesk } from './desk';
 import type { Desks } from './client';

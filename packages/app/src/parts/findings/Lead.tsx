@@ -3,8 +3,8 @@ import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { useAudit } from '@/audit/AuditProvider';
-import { tellFinding } from '@/audit/sentences';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import { tellFinding } from '@/answers/audit/sentences';
 import { LatchButton } from '@/look/LatchButton';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';

@@ -3,9 +3,9 @@ import { useEffect, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { useAudit } from '@/audit/AuditProvider';
-import { urgentCount } from '@/audit/findings';
-import { counted } from '@/audit/sentences';
+import { useAudit } from '@/answers/audit/AuditProvider';
+import { urgentCount } from '@/answers/audit/findings';
+import { counted } from '@/answers/audit/sentences';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { LatchMark } from '@/look/LatchMark';
@@ -13,8 +13,8 @@ import { PressLink } from '@/look/PressLink';
 import { useIsWide, usePalette } from '@/look/useLook';
 import { useList } from '@/replica/ReplicaProvider';
 
-import { whenIdle } from './fetched';
-import { UpdateOffer } from './UpdateOffer';
+import { whenIdle } from '@/frame/fetched';
+import { UpdateOffer } from '@/frame/UpdateOffer';
 
 interface Place {
   path: '/' | '/write' | '/check' | '/devices';
@@ -67,7 +67,7 @@ export function Frame({ children }: { children: ReactNode }) {
 function useWriteAtHand(): void {
   const hasBegun = useAudit().state.phase !== 'idle';
   useEffect(() => {
-    if (hasBegun) return whenIdle(() => void import('@/features/write').catch(() => {}));
+    if (hasBegun) return whenIdle(() => void import('@/bundles/write').catch(() => {}));
   }, [hasBegun]);
 }
 

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 
-import { useKeptText } from '@/features/own-text/useOwnText';
+import { useKeptText } from '@/answers/ownText/useOwnText';
 import { useList, useOpened } from '@/replica/ReplicaProvider';
 
 import type { EffortRequest } from './desk';

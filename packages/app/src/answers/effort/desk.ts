@@ -24,8 +24,8 @@ import {
 import { settleRules, type FiringEntry } from '@yellow-latch/core/fire';
 import type { Mark, Scope } from '@yellow-latch/core/model';
 
-import type { OwnTextSource } from '@/features/own-text/source';
-import type { AuditDesk } from '@/audit/desk';
+import type { OwnTextSource } from '@/answers/ownText/source';
+import type { AuditDesk } from '@/answers/audit/desk';
 
 import { inUseOf, type KeyboardsAsked } from './keyboards';
 

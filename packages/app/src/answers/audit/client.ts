@@ -13,8 +13,8 @@ import type { RuledList } from '@yellow-latch/core/fire';
 import type { Mark, Shortcut } from '@yellow-latch/core/model';
 import { proxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 
-import type { EffortDesk } from '@/effort/desk';
-import type { KeyboardsAsked } from '@/effort/keyboards';
+import type { EffortDesk } from '@/answers/effort/desk';
+import type { KeyboardsAsked } from '@/answers/effort/keyboards';
 import { changeBetween } from '@/replica/listChange';
 import type { ListView } from '@/replica/view';
 

@@ -1,4 +1,4 @@
-import { useChosen } from '@/features/shortcuts/choosing';
+import { useChosen } from '@/parts/choosing';
 import { Choice } from '@/look/Choice';
 import { useList } from '@/replica/ReplicaProvider';
 

@@ -1,7 +1,7 @@
 import type { OwnTextFormat, OwnTextProblem } from '@yellow-latch/core/clash';
 import { LARGEST_TEXT } from '@yellow-latch/core/exchange/encodings';
 
-import { tellDecodeProblem } from '@/exchange/words';
+import { tellDecodeProblem } from '@/answers/exchange/words';
 
 /** A text of the person's own, as bytes, and how it is to be read. */
 export interface OwnTextSource {

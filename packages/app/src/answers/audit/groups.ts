@@ -2,7 +2,7 @@ import type { Brief } from '@yellow-latch/core/clash';
 import type { FindingType, Severity } from '@yellow-latch/core/clash/finding';
 import type { Shortcut } from '@yellow-latch/core/model';
 
-import type { Findings, Left } from '@/audit/findings';
+import type { Findings, Left } from './findings';
 
 /** What is shown of the findings; null: all. */
 export interface Filter {

@@ -1,11 +1,4 @@
-import {
-  isCounter,
-  RECORD_TYPES,
-  type FieldsOf,
-  type RecordType,
-  type Shortcut,
-  type ShortcutFields,
-} from '@yellow-latch/core/model';
+import { isCounter, RECORD_TYPES, type RecordType, type Shortcut, type ShortcutFields } from '@yellow-latch/core/model';
 import {
   applyChange,
   changedAt,

@@ -16,7 +16,6 @@ import { proxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 import type { EffortDesk } from '@/answers/effort/desk';
 import type { KeyboardsAsked } from '@/answers/effort/keyboards';
 import { changeBetween } from '@/replica/listChange';
-import type { ListView } from '@/replica/view';
 
 import type { AuditDesk, AuditReport, AuditUpdate, ReadOwnText } from './desk';
 import { versionOf, type AuditedList } from './version';

@@ -7,7 +7,7 @@ import { Field } from '@/look/Field';
 import type { ExpansionFieldProps, Started } from './expansionProps';
 import { InsertRow } from './InsertRow';
 import { TemplateEditor } from '@/bundles/editor';
-import { asksFirst, newSegment, withSegment, type Insert } from './template/inserts';
+import { asksFirst, newSegment, withSegment } from './template/inserts';
 
 /** What a shortcut gives: a plain text until the first chip is put in, and again when the last is taken out. */
 export function ExpansionField(props: ExpansionFieldProps) {

@@ -14,7 +14,7 @@ export type { AuditedShortcut } from './item';
 export { bandOf, weeksUntil, WORDS_A_WEEK, type Band, type Vocabulary } from './vocabulary';
 export { decodeText, type DecodedText, type DecodeProblem } from '../exchange/decode';
 export { LARGEST_TEXT } from '../exchange/encodings';
-export { markedWordsUnder, wordsAround, type MarkedWord } from './markedWords';
+export { markedWordsUnder, type MarkedWord } from './markedWords';
 export { CONTEXT_BANK } from './onDevice';
 export { countWords, scanOwnText, type OwnTextFinding, type OwnTextReport } from './ownText';
 export { readColumns, readOwnText, type OwnText, type OwnTextFormat, type OwnTextProblem } from './ownTextSource';

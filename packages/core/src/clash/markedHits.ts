@@ -3,7 +3,7 @@ import { splitMarker } from '../model';
 import { Bank, firesBefore, hitsIn, searchable, type Hit } from './bank';
 import { MOST_EXAMPLES, RISKY_FROM } from './finding';
 import type { Item } from './item';
-import { markedWordsFor, wordsAround, type MarkedWord } from './markedWords';
+import { markedWordsFor, type MarkedWord } from './markedWords';
 import type { Vocabulary } from './vocabulary';
 import type { InWord, WordHits, WordMisfires } from './words';
 
@@ -25,15 +25,9 @@ export class MarkedTexts {
 
   /** Makes those of items. */
   take(items: Iterable<Item>): void {
-    const marked = [...items]
-      .filter(({ entry, isItself }) => !isItself && mayBeMarked(entry.code))
-      .map((item) => ({ item, cut: splitMarker(item.key) }));
-    // Longer words matter at the side where the code has no mark.
-    const ending = marked.filter(({ cut }) => cut.before === '' && cut.after !== '').map(({ cut }) => cut.mnemonic);
-    const beginning = marked.filter(({ cut }) => cut.after === '' || cut.before !== '').map(({ cut }) => cut.mnemonic);
-    const aroundOf = wordsAround({ ending: new Set(ending), beginning: new Set(beginning) }, this.vocabulary);
-    for (const { item, cut } of marked) {
-      const made = markedWordsFor(item.entry.code, cut, this.vocabulary, aroundOf);
+    for (const item of items) {
+      if (item.isItself || !mayBeMarked(item.entry.code)) continue;
+      const made = markedWordsFor(item.entry.code, splitMarker(item.key), this.vocabulary);
       if (made.length === 0) continue;
       this.byItem.set(item, made);
       if (this.joined) this.added.set(item, searchable(made.map(({ text }) => text).join('\n')));

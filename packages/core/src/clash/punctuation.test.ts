@@ -2,7 +2,7 @@ import { randomFrom, pick } from '../fire/testing';
 import { DEVICE_PROFILES } from '../fit';
 import { splitMarker } from '../model';
 import type { Finding } from './finding';
-import { markedWordsFor, markedWordsUnder, wordsAround } from './markedWords';
+import { markedWordsFor, markedWordsUnder } from './markedWords';
 import { MARKS_AFTER, Punctuation, type PunctuationCounts } from './punctuation';
 import { audit, find, shortcut } from './testing';
 import type { Vocabulary } from './vocabulary';
@@ -67,14 +67,11 @@ describe('how words stand, by hand', () => {
 });
 
 describe('the texts in which a code may fire', () => {
-  const around = (key: string) => wordsAround({ ending: new Set([key]), beginning: new Set([key]) }, vocabulary());
-  const textsOf = (code: string) => {
-    const cut = splitMarker(code.toLowerCase());
-    return markedWordsFor(code, cut, vocabulary(), around(cut.mnemonic)).map(({ text, perTenThousand }) => [
+  const textsOf = (code: string) =>
+    markedWordsFor(code, splitMarker(code.toLowerCase()), vocabulary()).map(({ text, perTenThousand }) => [
       text,
       Number(perTenThousand.toPrecision(6)),
     ]);
-  };
   const near = (value: number) => Number(value.toPrecision(6));
 
   test('the word itself with the marks, and longer words at the side that has none, by all of them together', () => {
@@ -97,30 +94,34 @@ describe('the texts in which a code may fire', () => {
     expect(textsOf(';xq')).toEqual([]);
     expect(textsOf('big no,')).toEqual([]);
   });
-  test('many mnemonics at once have the same words around them as each by itself', () => {
+  test('longer words are counted all together, and the most frequent stands for them', () => {
     const random = randomFrom(5);
-    const words = [
-      ...new Set(
-        Array.from({ length: 300 }, () =>
-          Array.from({ length: 1 + Math.floor(random() * 5) }, () => pick(random, [...'abc'])).join(''),
-        ),
-      ),
-    ];
-    const many = vocabulary({ words, perTenThousand: Float64Array.from(words, (_, i) => 500 / (i + 1)) });
-    const mnemonics = new Set(['a', 'ab', 'bca', 'cc', 'abc', 'ba', 'caba']);
-    const all = wordsAround({ ending: mnemonics, beginning: mnemonics }, many);
-    for (const mnemonic of mnemonics) {
-      const one = wordsAround({ ending: new Set([mnemonic]), beginning: new Set([mnemonic]) }, many)(mnemonic);
-      expect([mnemonic, all(mnemonic)]).toEqual([mnemonic, one]);
-      const longer = words.map((word, i) => [word, i] as const).filter(([word]) => word !== mnemonic);
-      const sum = (some: typeof longer) => some.reduce((total, [, i]) => total + 500 / (i + 1), 0);
-      expect(one.endingSum).toBeCloseTo(sum(longer.filter(([word]) => word.endsWith(mnemonic))), 9);
-      expect(one.beginningSum).toBeCloseTo(sum(longer.filter(([word]) => word.startsWith(mnemonic))), 9);
-      expect(one.exact).toBe(words.indexOf(mnemonic));
+    const letters = () => Array.from({ length: 1 + Math.floor(random() * 5) }, () => pick(random, [...'abc'])).join('');
+    const words = [...new Set(Array.from({ length: 300 }, letters))];
+    const perTenThousand = Float64Array.from(words, (_, i) => 500 / (i + 1));
+    const many = vocabulary({ words, perTenThousand });
+    for (const mnemonic of ['a', 'ab', 'bca', 'cc', 'abc', 'ba', 'caba']) {
+      const longer = words.filter((word) => word !== mnemonic);
+      const sum = (some: readonly string[]) =>
+        some.reduce((total, word) => total + perTenThousand[words.indexOf(word)]!, 0);
+      const [before] = markedWordsFor(`/${mnemonic}`, { before: '/', mnemonic, after: '' }, many).filter(
+        ({ kind }) => kind === 'beginning',
+      );
+      const begun = longer.filter((word) => word.startsWith(mnemonic));
+      expect([before?.text, before?.perTenThousand.toFixed(9)]).toEqual(
+        begun.length > 0 ? [`${words[0]}/${begun[0]}`, (sum(begun) * 0.003).toFixed(9)] : [undefined, undefined],
+      );
+      const [after] = markedWordsFor(`${mnemonic},`, { before: '', mnemonic, after: ',' }, many).filter(
+        ({ kind }) => kind === 'inside',
+      );
+      const ended = longer.filter((word) => word.endsWith(mnemonic));
+      expect([after?.text, after?.perTenThousand.toFixed(9)]).toEqual(
+        ended.length > 0 ? [`${ended[0]},`, (sum(ended) * 0.06).toFixed(9)] : [undefined, undefined],
+      );
     }
   });
   test('under all marks a word comes as often as with each of them, whatever else stands beside', () => {
-    const under = markedWordsUnder('no', vocabulary(), around('no')('no'));
+    const under = markedWordsUnder('no', vocabulary());
     const commas = under
       .filter(({ text }) => /^no,/u.test(text))
       .reduce((sum, { perTenThousand }) => sum + perTenThousand, 0);

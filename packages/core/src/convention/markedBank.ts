@@ -1,4 +1,4 @@
-import { Bank, markedWordsUnder, wordsAround, type MarkedWord, type Vocabulary } from '../clash';
+import { Bank, markedWordsUnder, type MarkedWord, type Vocabulary } from '../clash';
 import type { CompiledList, FoldedText } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey } from '../model';
@@ -22,8 +22,7 @@ export class MarkedBank {
 
   constructor(mnemonics: readonly string[], vocabulary: Vocabulary) {
     const keys = new Set(mnemonics.map((mnemonic) => matchKey(mnemonic)));
-    const aroundOf = wordsAround({ ending: keys, beginning: keys }, vocabulary);
-    this.texts = [...keys].flatMap((key) => markedWordsUnder(key, vocabulary, aroundOf(key)));
+    this.texts = [...keys].flatMap((key) => markedWordsUnder(key, vocabulary));
     this.bank = new Bank(
       this.texts.map(({ text }) => text),
       true,

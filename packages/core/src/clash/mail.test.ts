@@ -12,6 +12,9 @@ import { MARKS_AFTER } from './punctuation';
 import { audit, find, shortcut } from './testing';
 import { bandOf, FIGURES_BAND } from './vocabulary';
 
+// Machines that are shared are slow at times.
+jest.setTimeout(60_000);
+
 const english = parseVocabulary(buildVocabulary('en'));
 const TEN_THOUSANDS = mail.words / 10_000;
 const ofWord: Readonly<Record<string, readonly number[]>> = mail.ofWord;

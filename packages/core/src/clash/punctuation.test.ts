@@ -7,6 +7,9 @@ import { MARKS_AFTER, Punctuation, type PunctuationCounts } from './punctuation'
 import { audit, find, shortcut } from './testing';
 import type { Vocabulary } from './vocabulary';
 
+// Machines that are shared are slow at times.
+jest.setTimeout(60_000);
+
 /** Of 1,000 words: 60 before a comma, two of them with a quote behind it; no other marks but a few. */
 const COUNTS: PunctuationCounts = {
   words: 1_000,

@@ -74,6 +74,22 @@ export class Bank {
     });
   }
 
+  /** Tells of every text in which something fires what fires first. Linear in the length of all. */
+  scanFirsts(list: CompiledList, meet: (text: number, first: Hit) => void): void {
+    let current = -1;
+    let first: Hit | null = null;
+    this.scan(list, (text, start, end, entry) => {
+      if (text !== current) {
+        if (first) meet(current, first);
+        current = text;
+        first = { start, end, entry };
+      } else if (firesBefore({ start, end, entry }, first!, list.profile)) {
+        first = { start, end, entry };
+      }
+    });
+    if (first) meet(current, first);
+  }
+
   /** Makes ready what `containing` uses; else its first question does. */
   prepare(): { text: string; starts: Int32Array } {
     if (!this.keys) {
@@ -163,11 +179,16 @@ export function hitsIn(list: CompiledList, typed: string, isMiddle = false): Hit
   return hits.sort((a, b) => a.start - b.start || a.end - b.end);
 }
 
+/** What fires first of the hits of one text; null: nothing does. */
+export function firstOf(hits: readonly Hit[], profile: DeviceProfile): Hit | null {
+  return hits.reduce<Hit | null>((first, hit) => (first && !firesBefore(hit, first, profile) ? first : hit), null);
+}
+
 /**
  * Whether, of two hits in one text, `a` is what fires: on a device that fires now the one that is
  * complete first; on one that waits the one that begins first, of equal beginnings the longer.
  */
-export function firesBefore(
+function firesBefore(
   a: Pick<Hit, 'start' | 'end' | 'entry'>,
   b: Pick<Hit, 'start' | 'end' | 'entry'>,
   profile: DeviceProfile,

@@ -4,7 +4,7 @@
  * their figures mean is told in docs/clashes.md.
  */
 export { Audit, type AuditChange, type AuditInput, type Comparison, type ListFigure, type ListFigures } from './audit';
-export { Bank, firesBefore, hitsIn, type Hit } from './bank';
+export { Bank, hitsIn, type Hit } from './bank';
 export { briefOf, fingerprint, type Brief } from './brief';
 export { CLAIMS, claimsOn, type Claim } from './claims';
 export { CONTEXT_COUNT, CONTEXTS, WORDS_A_CONTEXT, type ContextClass } from './contexts';

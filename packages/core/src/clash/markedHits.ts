@@ -1,6 +1,6 @@
 import type { CompiledList } from '../fire';
 import { splitMarker } from '../model';
-import { Bank, firesBefore, hitsIn, searchable, type Hit } from './bank';
+import { Bank, firstOf, hitsIn, searchable, type Hit } from './bank';
 import { MOST_EXAMPLES, RISKY_FROM } from './finding';
 import type { Item } from './item';
 import { markedWordsFor, type MarkedWord } from './markedWords';
@@ -94,36 +94,18 @@ export class MarkedHits {
   scan(list: CompiledList): void {
     this.fired.clear();
     const { bank, owners, texts } = this.texts.all();
-    let current = -1;
-    let best: Hit | null = null;
-    const settle = () => {
-      if (best && isTheirs(best, owners[current]!, texts[current]!)) this.note(owners[current]!.index, texts[current]!);
-    };
-    bank.scan(list, (text, start, end, entry) => {
-      if (text !== current) {
-        settle();
-        current = text;
-        best = { start, end, entry };
-      } else if (firesBefore({ start, end, entry }, best!, list.profile)) {
-        best = { start, end, entry };
-      }
+    bank.scanFirsts(list, (text, first) => {
+      const owner = owners[text]!;
+      if (isTheirs(first, owner, texts[text]!)) this.note(owner.index, texts[text]!);
     });
-    settle();
   }
 
   /** Looks at the texts of some items again. */
   refresh(list: CompiledList, items: Iterable<Item>): void {
     for (const item of items) {
       const fired = this.texts.of(item).filter((one) => {
-        const hits = hitsIn(list, one.text, true);
-        return (
-          hits.length > 0 &&
-          isTheirs(
-            hits.reduce((first, hit) => (firesBefore(hit, first, list.profile) ? hit : first)),
-            item,
-            one,
-          )
-        );
+        const first = firstOf(hitsIn(list, one.text, true), list.profile);
+        return first !== null && isTheirs(first, item, one);
       });
       if (fired.length > 0) this.fired.set(item.index, fired);
       else this.fired.delete(item.index);

@@ -1,5 +1,5 @@
 import type { CompiledList } from '../fire';
-import { Bank, firesBefore, type Hit } from './bank';
+import { Bank, firstOf, type Hit } from './bank';
 import { MOST_EXAMPLES, type WordExample } from './finding';
 import type { Vocabulary } from './vocabulary';
 
@@ -49,21 +49,7 @@ export class WordHits {
   /** Looks all words up in a list. */
   scan(list: CompiledList, indexOf: Misfiring): void {
     this.winners.fill(NONE);
-    let current = -1;
-    let best: Hit | null = null;
-    const settle = () => {
-      if (best) this.set(current, best, indexOf);
-    };
-    bankOf(this.vocabulary).scan(list, (text, start, end, entry) => {
-      if (text !== current) {
-        settle();
-        current = text;
-        best = { start, end, entry };
-      } else if (firesBefore({ start, end, entry }, best!, list.profile)) {
-        best = { start, end, entry };
-      }
-    });
-    settle();
+    bankOf(this.vocabulary).scanFirsts(list, (word, first) => this.set(word, first, indexOf));
   }
 
   private set(word: number, { start, end, entry }: Hit, indexOf: Misfiring): void {
@@ -77,13 +63,10 @@ export class WordHits {
   refresh(list: CompiledList, wordsToSee: readonly number[], indexOf: Misfiring): Set<number> {
     const touched = new Set<number>();
     for (const word of wordsToSee) {
-      const hits = bankOf(this.vocabulary).hitsIn(list, word);
+      const first = firstOf(bankOf(this.vocabulary).hitsIn(list, word), list.profile);
       const before = this.winners[word]!;
       this.winners[word] = NONE;
-      if (hits.length > 0) {
-        const best = hits.reduce((first, hit) => (firesBefore(hit, first, list.profile) ? hit : first));
-        this.set(word, best, indexOf);
-      }
+      if (first) this.set(word, first, indexOf);
       touched.add(before).add(this.winners[word]);
     }
     touched.delete(NONE);

@@ -13,13 +13,31 @@ module.exports = {
       name: 'core-imports-nothing-of-ours',
       severity: 'error',
       from: { path: '^packages/core/src', pathNot: '\\.test\\.tsx?$' },
-      to: { path: '^(packages/(app|server|language)|e2e|bench)' },
+      to: { path: '^(packages/(app|server|language|replica)|e2e|bench)' },
     },
     {
       name: 'language-imports-core-alone',
       severity: 'error',
       from: { path: '^packages/language/src', pathNot: '\\.test\\.ts$' },
-      to: { path: '^(packages/(app|server)|e2e|bench)' },
+      to: { path: '^(packages/(app|server|replica)|e2e|bench)' },
+    },
+    {
+      name: 'replica-imports-core-alone',
+      severity: 'error',
+      from: { path: '^packages/replica/src', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(packages/(app|server|language)|e2e|bench)' },
+    },
+    {
+      name: 'storage-below-sync-and-commands',
+      severity: 'error',
+      from: { path: '^packages/replica/src/storage', pathNot: '\\.test\\.ts$' },
+      to: { path: '^packages/replica/src/(sync|commands)/' },
+    },
+    {
+      name: 'sync-and-commands-apart',
+      severity: 'error',
+      from: { path: '^packages/replica/src/(sync|commands)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^packages/replica/src/(sync|commands)/', pathNot: '^packages/replica/src/$1/' },
     },
     {
       name: 'app-and-server-apart',
@@ -49,7 +67,7 @@ module.exports = {
     {
       name: 'frame-and-look-below-answers',
       severity: 'error',
-      from: { path: '^packages/app/src/(frame|look|replica|offline)/' },
+      from: { path: '^packages/app/src/(frame|look|offline)/' },
       to: { path: '^packages/app/src/(app|features|bundles|parts|answers)/' },
     },
     {

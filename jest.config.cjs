@@ -36,6 +36,9 @@ const inNode = (name) => ({
   cacheDirectory: `${__dirname}/.cache/jest-${name}`,
 });
 
+/** A device's copy of the list, on a database in memory. */
+const replica = { ...inNode('replica'), setupFiles: [`${__dirname}/packages/replica/src/testing/setup.ts`] };
+
 /** Devices and server together, without a page: what the two sides make of each other. */
 const whole = {
   ...inNode('server'),
@@ -46,5 +49,12 @@ const whole = {
 };
 
 module.exports = {
-  projects: [inNode('core'), inNode('language'), inNode('server'), whole, '<rootDir>/packages/app/jest.config.cjs'],
+  projects: [
+    inNode('core'),
+    inNode('language'),
+    replica,
+    inNode('server'),
+    whole,
+    '<rootDir>/packages/app/jest.config.cjs',
+  ],
 };

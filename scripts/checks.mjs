@@ -4,7 +4,8 @@ import { join } from 'node:path';
 
 import { bin, ROOT, run, say } from './steps.mjs';
 
-const WORKSPACES = ['packages/core', 'packages/language', 'packages/server', 'packages/app', 'e2e', 'bench'];
+const PACKAGES = ['core', 'language', 'replica', 'server', 'app'].map((name) => `packages/${name}`);
+const WORKSPACES = [...PACKAGES, 'e2e', 'bench'];
 
 /** Counts what passed and failed; a failed type check or lint counts as one. */
 export class Tally {
@@ -43,7 +44,7 @@ export class Tally {
   }
 }
 
-const ROOMS = ['packages/core/src', 'packages/language/src', 'packages/server/src', 'packages/app/src', 'e2e', 'bench'];
+const ROOMS = [...PACKAGES.map((path) => `${path}/src`), 'e2e', 'bench'];
 
 /** What needs no types: the style, unused and undeclared packages, which way imports go. */
 export async function checkHouse(tally) {

@@ -186,6 +186,8 @@ async function buildApp() {
     'package-lock.json',
     'packages/core/src',
     'packages/core/package.json',
+    'packages/replica/src',
+    'packages/replica/package.json',
     'packages/app/src',
     'packages/app/public',
     'packages/app/app.json',

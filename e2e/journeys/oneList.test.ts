@@ -180,7 +180,7 @@ journey('history: who, when, what was there; a change and a bulk change are take
   await computer.press(await computer.see(By.css('[aria-label^="Take back: Changed what it gives ;ten"]')));
   await computer.seeText('Taken back.');
   await phone.seeText('I am about ten minutes away.');
-  // The whole demo list was made in one doing: it goes, and comes back, in one.
+  // The whole demo list was made in one go: it goes, and comes back, in one.
   const before = (await phone.codes()).slice(0, 6);
   await computer.openUnderDevices('History');
   await computer.seeText('64 shortcuts and 8 other entries made together');

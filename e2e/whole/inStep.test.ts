@@ -12,12 +12,12 @@ import { currentFields, isErased, PageSchema, type Page, type StoredRecord } fro
 import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
 
-import { openDatabase as openReplicaDatabase } from '../../packages/app/src/replica/database';
-import { newDeviceState } from '../../packages/app/src/replica/device';
-import { goOnAs } from '../../packages/app/src/replica/goingOn';
-import { Replica } from '../../packages/app/src/replica/replica';
-import type { Write } from '../../packages/app/src/replica/write';
-import type { Position } from '../../packages/app/src/replica/server';
+import { openDatabase as openReplicaDatabase } from '@yellow-latch/replica/storage/database';
+import { newDeviceState } from '@yellow-latch/replica/storage/device';
+import { goOnAs } from '@yellow-latch/replica/sync/successor';
+import { Replica } from '@yellow-latch/replica/storage/replica';
+import type { Write } from '@yellow-latch/replica/storage/write';
+import type { Position } from '@yellow-latch/replica/storage/replica';
 import { compact, LOG_KEEPS } from '../../packages/server/src/compaction';
 import { openDatabase, type Database } from '../../packages/server/src/database';
 import { admitDevice, deviceNow } from '../../packages/server/src/devices';

@@ -1,3 +1,5 @@
+import { Subscribable } from '@yellow-latch/core/subscribable';
+
 import type { Database } from './database';
 import { tellOperator } from './disk';
 import { ProblemError } from './problem';
@@ -20,7 +22,7 @@ export class Erasure {
   private isDone = true;
   /** Up to which of its own changes a device may be told that all is done, while something that it erased is not. */
   private readonly held = new Map<string, number>();
-  private readonly listeners = new Set<(deviceId: string) => void>();
+  private readonly done = new Subscribable<[deviceId: string]>();
 
   constructor(private readonly db: Database) {}
 
@@ -70,9 +72,7 @@ export class Erasure {
   }
 
   /** Calls for each device whose erasing is done. */
-  onDone(listener: (deviceId: string) => void): void {
-    this.listeners.add(listener);
-  }
+  readonly onDone = this.done.subscribe;
 
   /** No more tries: the database is being closed, which empties the log if nobody else has it open. */
   close(): void {
@@ -92,7 +92,7 @@ export class Erasure {
     this.emptying = null;
     const done = [...this.held.keys()];
     this.held.clear();
-    for (const device of done) for (const listener of this.listeners) listener(device);
+    for (const device of done) this.done.emit(device);
   }
 
   /** Whether the log could be emptied (https://www.sqlite.org/pragma.html#pragma_wal_checkpoint). It does not wait for readers. */

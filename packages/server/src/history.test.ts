@@ -1,7 +1,7 @@
 import {
   asShortcut,
   canTakeBack,
-  doingsOf,
+  changeGroupsOf,
   HistorySchema,
   takingBack,
   type FieldChanges,
@@ -46,7 +46,7 @@ describe('history', () => {
     expect((await history(`limit=2&before=${page.next}`)).changes.map(({ number }) => number)).toEqual([1]);
   });
 
-  test('of one shortcut, of one doing, and of what was deleted', async () => {
+  test('of one shortcut, of one group, and of what was deleted', async () => {
     const [a, b, together] = [uuid(), uuid(), uuid()];
     await edit(a, WHOLE);
     await edit(b, WHOLE);
@@ -56,7 +56,7 @@ describe('history', () => {
     expect((await history(`type=shortcut&id=${a}`)).changes).toHaveLength(2);
     expect((await history(`together=${together}`)).changes.map(({ record }) => record.id)).toEqual([b, a]);
     expect((await history('deleted=1')).changes.map(({ record }) => record.id)).toEqual([b]);
-    expect(doingsOf((await history()).changes).map((doing) => doing.changes.length)).toEqual([1, 2, 1, 1]);
+    expect(changeGroupsOf((await history()).changes).map((group) => group.changes.length)).toEqual([1, 2, 1, 1]);
   });
 
   test('passes over the counting of uses', async () => {
@@ -76,7 +76,7 @@ describe('history', () => {
     await edit(b, { deleted: true }, together);
     const after = await fieldsNow();
     const takeBack = async () => {
-      const [latest] = doingsOf((await history()).changes);
+      const [latest] = changeGroupsOf((await history()).changes);
       expect(canTakeBack(latest!)).toBe(true);
       const again = uuid();
       for (const { id, fields } of takingBack(latest!)) await edit(id, fields, again);
@@ -89,7 +89,7 @@ describe('history', () => {
 
   test('takes back what was made by deleting it', async () => {
     await edit(uuid(), WHOLE);
-    const [made] = doingsOf((await history()).changes);
+    const [made] = changeGroupsOf((await history()).changes);
     expect(takingBack(made!).map(({ fields }) => fields)).toEqual([{ deleted: true }]);
   });
 
@@ -100,7 +100,7 @@ describe('history', () => {
     await edit(id, { deleted: 'erased' });
     const told = JSON.stringify(await history());
     for (const written of ['Workshop', 'another secret', ';pin']) expect(told).not.toContain(written);
-    expect(canTakeBack(doingsOf((await history()).changes)[0]!)).toBe(false);
+    expect(canTakeBack(changeGroupsOf((await history()).changes)[0]!)).toBe(false);
   });
 
   test.each(['limit=0', 'before=-1', 'type=poem', 'together=x'])('asked for with %s is refused', async (query) => {

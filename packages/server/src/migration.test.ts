@@ -82,3 +82,29 @@ test('its size is counted', () => {
   ];
   expect(db.select().from(lists).get()!.bytes).toBe(bytes.reduce((sum, text) => sum + Buffer.byteLength(text), 0));
 });
+
+test('a database from before the renames of November 2026: what each device gets, may do and has sent', () => {
+  const data = mkdtempSync(join(tmpdir(), 'yellow-latch-old-'));
+  copyFileSync(join(__dirname, '../fixtures/before-renames.sqlite'), join(data, 'yellow-latch.sqlite'));
+  const old = openDatabase(data);
+  const pages = old
+    .select()
+    .from(devices)
+    .all()
+    .map(({ id }) => {
+      const { json } = readPage(old, null, deviceNow(old, id), { since: 0, limit: 100 });
+      return PageSchema.parse(JSON.parse(json));
+    });
+  const set = pages[0]!.records.find(({ type }) => type === 'set')!;
+  expect(pages.map(({ may, takes, taken }) => [may, takes, taken])).toEqual([
+    ['edit', null, 3],
+    ['use', [null, set.id], 0],
+  ]);
+  expect(pages.map(({ records: all }) => all.map(({ type }) => type))).toEqual([
+    ['set', 'shortcut', 'leftFinding'],
+    ['set', 'shortcut', 'leftFinding'],
+  ]);
+  expect(readHistory(old, deviceNow(old, old.select().from(devices).get()!.id), { limit: 50 }).changes).toHaveLength(3);
+  old.$client.close();
+  rmSync(data, { recursive: true });
+});

@@ -13,7 +13,7 @@ import { NoticeProvider } from '@/frame/Notices';
 import { FONT_FILES } from '@/look/fonts';
 import { paperSettings } from '@/look/icons';
 import { themeOf } from '@/look/theme';
-import { ReplicaProvider, type Outside } from '@/replica/ReplicaProvider';
+import { ReplicaProvider, type Outside } from '@/frame/replica/ReplicaProvider';
 
 /** What is shown where a screen has failed; the list itself is safe on this device. */
 export { Trouble as ErrorBoundary } from '@/frame/Trouble';

@@ -4,8 +4,8 @@ import { Text } from 'react-native-paper';
 import { Icon } from '@/look/icons';
 import { tellMoment } from '@/look/moment';
 import { usePalette } from '@/look/useLook';
-import { useSyncState } from '@/replica/ReplicaProvider';
-import type { SyncState } from '@/replica/sync';
+import { useSyncState } from './replica/ReplicaProvider';
+import type { SyncState } from '@yellow-latch/replica/sync/sync';
 
 /** How this device stands to the server, in one quiet line. */
 export function SyncLine() {

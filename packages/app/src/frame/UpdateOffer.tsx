@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { usePalette } from '@/look/useLook';
-import { useUpdate } from '@/offline/useUpdate';
+import { useUpdate } from './useUpdate';
 
 /** One line above the screen when a later version of the app is ready, for as long as it is. */
 export function UpdateOffer() {

@@ -1,8 +1,9 @@
+import { Subscribable } from '@yellow-latch/core/subscribable';
 import { useEffect, useState } from 'react';
 
 /** A value that changes with every key, followed by the parts of a screen that show it: the rest is not drawn anew. */
 export class Live<T> {
-  private readonly followers = new Set<(value: T) => void>();
+  private readonly changes = new Subscribable<[value: T]>();
 
   constructor(private current: T) {}
 
@@ -13,14 +14,10 @@ export class Live<T> {
   set(next: T): void {
     if (Object.is(next, this.current)) return;
     this.current = next;
-    for (const follow of this.followers) follow(next);
+    this.changes.emit(next);
   }
 
-  /** Gives the way to stop. */
-  follow(call: (value: T) => void): () => void {
-    this.followers.add(call);
-    return () => void this.followers.delete(call);
-  }
+  readonly subscribe = this.changes.subscribe;
 }
 
 /**
@@ -42,7 +39,7 @@ export function useLive<T>(live: Live<T>): T {
       afterPaint(draw);
     };
     if (live.value !== value) wait();
-    const stop = live.follow(wait);
+    const stop = live.subscribe(wait);
     return () => {
       isOver = true;
       stop();

@@ -8,7 +8,7 @@ import { contextNow, loadExpansion } from '@/answers/expansion/context';
 import { tellExpansionError } from '@/answers/expansion/words';
 import { useNotice } from '@/frame/Notices';
 import { usePalette } from '@/look/useLook';
-import { useOpened } from '@/replica/ReplicaProvider';
+import { useOpened } from '@/frame/replica/ReplicaProvider';
 
 /** How long the tick stays after copying, in ms. */
 const TICK = 1_500;

@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 
 import { STRONG } from '@/look/fonts';
 import { Tick } from '@/look/Tick';
-import { KIND_NAMES } from '@/replica/device';
+import { KIND_NAMES } from '@yellow-latch/replica/storage/device';
 
 /** What kind of device this is, of three. */
 export function KindChoice({ value, onChange }: { value: DeviceKind; onChange: (kind: DeviceKind) => void }) {

@@ -1,3 +1,4 @@
+import { Subscribable } from '@yellow-latch/core/subscribable';
 import { useSyncExternalStore } from 'react';
 
 /**
@@ -8,7 +9,7 @@ export class Choosing {
   private chosen: ReadonlySet<string> | null = null;
   /** Where a stretch begins: the one that was chosen last. */
   private anchor: string | null = null;
-  private readonly listeners = new Set<() => void>();
+  private readonly changes = new Subscribable();
   /** What is shown, in its order: a stretch goes along it. */
   shown: readonly string[] = [];
 
@@ -50,14 +51,11 @@ export class Choosing {
     this.set(null);
   }
 
-  subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    return () => void this.listeners.delete(listener);
-  };
+  readonly subscribe = this.changes.subscribe;
 
   private set(next: ReadonlySet<string> | null): void {
     this.chosen = next;
-    for (const listener of this.listeners) listener();
+    this.changes.emit();
   }
 }
 

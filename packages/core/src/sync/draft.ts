@@ -8,7 +8,7 @@ export interface Stamp {
   clock: string;
   device: string;
   n: number;
-  /** Of the doing it is part of, if that is more than one change. */
+  /** Of the group it is part of, if that is more than one change. */
   together?: string;
 }
 

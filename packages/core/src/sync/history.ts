@@ -12,38 +12,38 @@ export interface LoggedChange {
   before: Record<string, unknown> | null;
   clock: string;
   device: string;
-  /** The doing it was part of; how many changes that has in all, and how many of them are of shortcuts. */
+  /** The group it was part of; how many changes that has in all, and how many of them are of shortcuts. */
   together: { id: string; size: number; shortcuts: number } | null;
 }
 
-/** Changes that were made in one doing, latest first; of a large one, some of them. */
-export interface LoggedDoing {
+/** Changes that were made in one group, latest first; of a large one, some of them. */
+export interface ChangeGroup {
   id: string;
   changes: LoggedChange[];
   size: number;
   shortcuts: number;
 }
 
-/** Changes of a log, latest first, put together by the doing they were part of. */
-export function doingsOf(changes: readonly LoggedChange[]): LoggedDoing[] {
-  const doings: LoggedDoing[] = [];
+/** Changes of a log, latest first, put together by the group they were part of. */
+export function changeGroupsOf(changes: readonly LoggedChange[]): ChangeGroup[] {
+  const groups: ChangeGroup[] = [];
   for (const change of changes) {
-    const last = doings.at(-1);
+    const last = groups.at(-1);
     const { together, record } = change;
     if (last && together !== null && last.id === together.id) last.changes.push(change);
     else
-      doings.push({
+      groups.push({
         id: together?.id ?? change.id,
         changes: [change],
         size: together?.size ?? 1,
         shortcuts: together?.shortcuts ?? Number(record.type === 'shortcut'),
       });
   }
-  return doings;
+  return groups;
 }
 
-/** Whether a doing can be taken back: it is known what was there before, and that was not erased. */
-export function canTakeBack({ changes }: Pick<LoggedDoing, 'changes'>): boolean {
+/** Whether a group can be taken back: it is known what was there before, and that was not erased. */
+export function canTakeBack({ changes }: Pick<ChangeGroup, 'changes'>): boolean {
   return changes.every(
     ({ fields, before }) =>
       fields.deleted !== 'erased' &&
@@ -59,10 +59,10 @@ export interface TakingBack {
 }
 
 /**
- * The writes that put what a doing changed back to what was shown before it, the latest change first. What it made
+ * The writes that put what a group changed back to what was shown before it, the latest change first. What it made
  * is deleted. They are writes like any other: nothing leaves the log, and they can be taken back in turn.
  */
-export function takingBack({ changes }: Pick<LoggedDoing, 'changes'>): TakingBack[] {
+export function takingBack({ changes }: Pick<ChangeGroup, 'changes'>): TakingBack[] {
   const back = new Map<string, TakingBack>();
   for (const { record, fields, before } of changes) {
     const key = `${record.type}:${record.id}`;

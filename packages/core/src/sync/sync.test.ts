@@ -8,7 +8,7 @@ import {
   canTakeBack,
   changedAt,
   countOf,
-  doingsOf,
+  changeGroupsOf,
   ClockSchema,
   draftChange,
   eraseChange,
@@ -413,13 +413,13 @@ describe('a log told', () => {
   });
 
   test('puts together what was done in one', () => {
-    const doings = doingsOf([
+    const groups = changeGroupsOf([
       logged(4, 'a', { code: 'x' }, { code: 'y' }, 't'),
       logged(3, 'b', { code: 'x' }, { code: 'y' }, 't'),
       logged(2, 'b', {}, {}),
       logged(1, 'a', {}, {}),
     ]);
-    expect(doings.map(({ id, changes, size }) => [id, changes.length, size])).toEqual([
+    expect(groups.map(({ id, changes, size }) => [id, changes.length, size])).toEqual([
       ['t', 2, 2],
       ['change 2', 1, 1],
       ['change 1', 1, 1],
@@ -427,16 +427,16 @@ describe('a log told', () => {
   });
 
   test('is taken back to what was there before the first of several changes of one record', () => {
-    const doing = {
+    const group = {
       changes: [
         logged(3, 'a', { code: 'z', kind: 'link' }, { code: 'y', kind: 'message' }),
         logged(2, 'a', { code: 'y' }, { code: 'x' }),
       ],
     };
-    expect(takingBack(doing)).toEqual([{ type: 'shortcut', id: 'a', fields: { code: 'x', kind: 'message' } }]);
+    expect(takingBack(group)).toEqual([{ type: 'shortcut', id: 'a', fields: { code: 'x', kind: 'message' } }]);
   });
 
-  test('what was made is deleted, also if it was edited in the same doing', () => {
+  test('what was made is deleted, also if it was edited in the same group', () => {
     expect(
       takingBack({ changes: [logged(3, 'a', { code: 'z' }, { code: 'y' }), logged(2, 'a', { code: 'y' }, null)] }),
     ).toEqual([{ type: 'shortcut', id: 'a', fields: { deleted: true } }]);

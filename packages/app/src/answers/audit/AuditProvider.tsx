@@ -1,7 +1,7 @@
 import { createContext, use, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 
 import { whenIdle } from '@/frame/fetched';
-import { useList, useOpened, useSyncState } from '@/replica/ReplicaProvider';
+import { useList, useOpened, useSyncState } from '@/frame/replica/ReplicaProvider';
 
 import { AuditClient, type AuditResult, type AuditState } from './client';
 import { sortFindings, type Findings } from './findings';

@@ -4,7 +4,7 @@ import { waitFor } from '@testing-library/react';
 import { expose } from 'comlink';
 
 import { EffortDesk } from '@/answers/effort/desk';
-import type { ListView } from '@/replica/view';
+import type { ListView } from '@yellow-latch/replica/storage/view';
 
 import { AuditClient } from './client';
 import type { AuditedList } from './version';

@@ -11,11 +11,12 @@ import type {
 import { asksForAnotherCode, byWorst } from '@yellow-latch/core/clash/finding';
 import type { RuledList } from '@yellow-latch/core/fire';
 import type { Mark, Shortcut } from '@yellow-latch/core/model';
+import { Subscribable } from '@yellow-latch/core/subscribable';
 import { proxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 
 import type { EffortDesk } from '@/answers/effort/desk';
 import type { KeyboardsAsked } from '@/answers/effort/keyboards';
-import { changeBetween } from '@/replica/listChange';
+import { changeBetween } from '@yellow-latch/replica/storage/listDiff';
 
 import type { AuditDesk, AuditReport, AuditUpdate, ReadOwnText } from './desk';
 import { versionOf, type AuditedList } from './version';
@@ -69,7 +70,7 @@ const EMPTY: AuditedList = { shortcuts: [], sets: [], languages: [], devices: []
  */
 export class AuditClient {
   private current: AuditState = { phase: 'idle', progress: 0, result: null, wasRestarted: false };
-  private readonly listeners = new Set<() => void>();
+  private readonly changes = new Subscribable();
   private worker: Worker | null = null;
   private desk: RemoteDesks | null = null;
   /** Rejects when the worker ends, so that no question waits for ever. */
@@ -87,10 +88,7 @@ export class AuditClient {
     return this.current;
   }
 
-  readonly subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    return () => this.listeners.delete(listener);
-  };
+  readonly subscribe = this.changes.subscribe;
 
   /** Takes in what an earlier visit found, if it is of this list as it stands. True: it is. */
   take(kept: AuditResult | undefined): boolean {
@@ -254,7 +252,7 @@ export class AuditClient {
 
   private turn(change: Partial<AuditState>): void {
     this.current = { ...this.current, ...change };
-    for (const listener of this.listeners) listener();
+    this.changes.emit();
   }
 }
 

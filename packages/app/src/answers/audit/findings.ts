@@ -2,7 +2,7 @@ import type { Brief } from '@yellow-latch/core/clash';
 import { compareSeverity, type Severity } from '@yellow-latch/core/clash/finding';
 import type { LeftFinding } from '@yellow-latch/core/model';
 
-import type { ListView } from '@/replica/view';
+import type { ListView } from '@yellow-latch/replica/storage/view';
 
 /** A finding that a person left as it is, with the record of it. */
 export interface Left {

@@ -1,4 +1,4 @@
-import type { ListView } from '@/replica/view';
+import type { ListView } from '@yellow-latch/replica/storage/view';
 
 /** What of a list an audit looks at. */
 export type AuditedList = Pick<ListView, 'shortcuts' | 'sets' | 'languages' | 'devices'>;

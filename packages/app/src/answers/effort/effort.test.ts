@@ -3,11 +3,11 @@ import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
 import type { KeyboardUse } from '@yellow-latch/core/model';
 
 import { AuditDesk } from '@/answers/audit/desk';
-import { openDatabase } from '@/replica/database';
+import { openDatabase } from '@yellow-latch/replica/storage/database';
 
 import { EffortDesk, type EffortRequest } from './desk';
 import { inUseOf } from './keyboards';
-import { countUse, readCounts, usesFrom } from './uses';
+import { countUse, readCounts, usesFrom } from '@yellow-latch/replica/storage/uses';
 import { saidBy, usesChoices } from './usesChoices';
 import { tellAWeek, tellDuration, tellMark, tellTaps, tellUses } from './words';
 

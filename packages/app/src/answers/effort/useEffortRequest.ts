@@ -1,10 +1,10 @@
 import { useEffect, useMemo, useState } from 'react';
 
 import { useKeptText } from '@/answers/ownText/useOwnText';
-import { useList, useOpened } from '@/replica/ReplicaProvider';
+import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 
 import type { EffortRequest } from './desk';
-import { readCounts, usesFrom, type UseCounts } from './uses';
+import { readCounts, usesFrom, type UseCounts } from '@yellow-latch/replica/storage/uses';
 
 /** What the list is priced with on this device; null until what is kept was read. */
 export function useEffortRequest(): EffortRequest | null {

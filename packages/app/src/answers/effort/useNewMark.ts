@@ -2,8 +2,8 @@ import type { Mark } from '@yellow-latch/core/model';
 import { mainMark, USUAL } from '@yellow-latch/core/propose';
 import { useMemo } from 'react';
 
-import { useList } from '@/replica/ReplicaProvider';
-import { usualKeyboards } from '@/replica/view';
+import { useList } from '@/frame/replica/ReplicaProvider';
+import { usualKeyboards } from '@yellow-latch/replica/storage/view';
 
 import { useAnswer } from './useAnswer';
 

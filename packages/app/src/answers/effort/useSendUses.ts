@@ -1,9 +1,9 @@
 import { useCallback, useEffect } from 'react';
 
 import { useOnLeaving } from '@/look/useLatest';
-import { useOpened, useWrite } from '@/replica/ReplicaProvider';
+import { useOpened, useWrite } from '@/frame/replica/ReplicaProvider';
 
-import { usesToSend } from './uses';
+import { usesToSend } from '@yellow-latch/replica/storage/uses';
 
 /** Tells the other devices what was counted here, when one leaves the page or the app: not while one types. */
 export function useSendUses(): void {

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
 import type { ReadOwnText } from '@/answers/audit/desk';
-import { useOpened } from '@/replica/ReplicaProvider';
+import { useOpened } from '@/frame/replica/ReplicaProvider';
 
 import type { OwnTextSource } from './source';
 

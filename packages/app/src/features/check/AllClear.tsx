@@ -5,7 +5,7 @@ import { useAudit } from '@/answers/audit/AuditProvider';
 import type { AuditResult } from '@/answers/audit/client';
 import { counted, deviceNames } from '@/answers/audit/sentences';
 import { LatchGlyph } from '@/look/LatchGlyph';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { languageName } from '@/parts/languages';
 

@@ -4,7 +4,7 @@ import { useAudit } from '@/answers/audit/AuditProvider';
 import { deviceLabel } from '@/answers/audit/sentences';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { FocusHeading } from '@/look/FocusHeading';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { FigureChart } from './FigureChart';
 import { Benches } from './Benches';

@@ -7,7 +7,7 @@ import { useAudit } from '@/answers/audit/AuditProvider';
 import { counted, GROUP_TITLES } from '@/answers/audit/sentences';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { AllClear } from './AllClear';
 import { CheckHead } from './CheckHead';

@@ -11,9 +11,9 @@ import { FocusHeading } from '@/look/FocusHeading';
 import { FACES, STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
-import { fixing } from '@/replica/doing';
-import { useList } from '@/replica/ReplicaProvider';
-import { useDo } from '@/replica/useDo';
+import { fixing } from '@yellow-latch/replica/commands/fixing';
+import { useList } from '@/frame/replica/ReplicaProvider';
+import { useCommand } from '@/frame/replica/useCommand';
 
 import { Evidence } from './evidence/Evidence';
 import { FindingHead } from './FindingHead';
@@ -37,7 +37,7 @@ export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
   const { client, findings, state } = useAudit();
   const { shortcuts } = useList();
   const codes = useCodes();
-  const doIt = useDo();
+  const run = useCommand();
   const { finding, fixes, wasRenewed } = useFinding(id, type);
   const [chosenName, setChosenName] = useState<string | null>(null);
 
@@ -50,10 +50,10 @@ export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
 
   const chosen = fixes?.find(({ fix }) => nameOf(fix) === chosenName) ?? fixes?.[0];
   const apply = async ({ fix }: TriedFix) => {
-    const doing = fixing(fix, shortcuts);
-    if (!doing) return;
+    const command = fixing(fix, shortcuts);
+    if (!command) return;
     const done = tellDone(fix, codes.shortcutOf);
-    await doIt(doing, done);
+    await run(command, done);
     back();
   };
   const code = codes.codeOf(id);

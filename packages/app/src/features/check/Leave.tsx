@@ -1,5 +1,6 @@
 import type { Brief } from '@yellow-latch/core/clash';
 import { LIMITS, type LeftFinding } from '@yellow-latch/core/model';
+import { ignoring, lookingAgain } from '@yellow-latch/replica/commands/findings';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -8,7 +9,7 @@ import { reasonsFor } from '@/answers/audit/sentences';
 import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
-import { useDo } from '@/replica/useDo';
+import { useCommand } from '@/frame/replica/useCommand';
 
 interface LeaveProps {
   /** The finding if it is open, to leave it. */
@@ -21,30 +22,19 @@ interface LeaveProps {
 
 /** Leaves a finding as it is, with a reason that is kept on every device; or takes it up again. */
 export function Leave({ finding, left, code, onDone }: LeaveProps) {
-  const doIt = useDo();
+  const run = useCommand();
   const [isOpen, setOpen] = useState(false);
   const [own, setOwn] = useState('');
   const leave = async (reason: string) => {
     if (!finding) return;
-    const fields = { shortcutId: finding.shortcuts[0]!, finding: finding.type, about: finding.about, reason };
     setOpen(false);
-    await doIt(
-      {
-        writes: [{ type: 'leftFinding', fields }],
-        undo: ([id]) => [{ type: 'leftFinding', id, fields: { deleted: true } }],
-      },
+    await run(
+      ignoring({ shortcutId: finding.shortcuts[0]!, finding: finding.type, about: finding.about, reason }),
       `${code} is left as it is.`,
     );
     onDone();
   };
-  const takeUp = (record: LeftFinding) =>
-    doIt(
-      {
-        writes: [{ type: 'leftFinding', id: record.id, fields: { deleted: true } }],
-        undo: () => [{ type: 'leftFinding', id: record.id, fields: { deleted: false } }],
-      },
-      `${code} is looked at again.`,
-    );
+  const takeUp = (record: LeftFinding) => run(lookingAgain(record), `${code} is looked at again.`);
   if (left) {
     return (
       <Button mode="text" icon="undo" contentStyle={styles.tall} onPress={() => void takeUp(left)}>

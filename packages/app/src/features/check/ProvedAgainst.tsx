@@ -6,8 +6,8 @@ import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
 import { Tick } from '@/look/Tick';
-import { useList } from '@/replica/ReplicaProvider';
-import { useChoose } from '@/replica/useChoose';
+import { useList } from '@/frame/replica/ReplicaProvider';
+import { useChoose } from '@/frame/replica/useChoose';
 
 import { LANGUAGES as NAMES } from '@yellow-latch/language/languages';
 

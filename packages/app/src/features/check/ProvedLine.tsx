@@ -6,7 +6,7 @@ import { useAudit } from '@/answers/audit/AuditProvider';
 import { counted } from '@/answers/audit/sentences';
 import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { languageName } from '@/parts/languages';
 import { ProvedAgainst } from './ProvedAgainst';

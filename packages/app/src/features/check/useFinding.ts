@@ -2,7 +2,7 @@ import type { Finding, FindingType, TriedFix } from '@yellow-latch/core/clash';
 import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 interface FindingState {
   /** Undefined: not known yet; null: it is not found (any more). */

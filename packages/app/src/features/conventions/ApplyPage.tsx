@@ -14,9 +14,9 @@ import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
-import { keptUntil, remarking } from '@/replica/doing';
-import { useList } from '@/replica/ReplicaProvider';
-import { useDo } from '@/replica/useDo';
+import { keptUntil, remarking } from '@yellow-latch/replica/commands/recoding';
+import { useList } from '@/frame/replica/ReplicaProvider';
+import { useCommand } from '@/frame/replica/useCommand';
 
 import { CannotRow, RemarkRow } from './RemarkRow';
 import { scopeOf, tellScope } from './scope';
@@ -34,7 +34,7 @@ type Row = { type: 'remark'; remark: Remark; isTaken: boolean } | { type: 'canno
 export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPageProps) {
   const palette = usePalette();
   const router = useRouter();
-  const doIt = useDo();
+  const run = useCommand();
   const { shortcuts, sets, conventions } = useList();
   const [except, setExcept] = useState<ReadonlySet<string>>(new Set());
   const [isSmall, setSmall] = useState(false);
@@ -82,14 +82,14 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
     setExcept(next);
   };
   const apply = async () => {
-    const doing = remarking(
+    const command = remarking(
       plan.remarks,
       shortcuts,
       { scope, mark, capitals },
       conventions,
       keepsOld ? keptUntil() : null,
     );
-    await doIt(doing, `${counted(plan.remarks.length, 'code has', 'codes have')} ${tellMark(mark)} now.`);
+    await run(command, `${counted(plan.remarks.length, 'code has', 'codes have')} ${tellMark(mark)} now.`);
     back();
   };
   return (

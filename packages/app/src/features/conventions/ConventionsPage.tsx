@@ -17,7 +17,7 @@ import { FocusHeading } from '@/look/FocusHeading';
 import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { MarkRow } from './MarkRow';
 import { Own } from './Own';

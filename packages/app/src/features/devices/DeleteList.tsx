@@ -7,8 +7,8 @@ import { useNotice } from '@/frame/Notices';
 import { STRONG } from '@/look/fonts';
 import { Sheet } from '@/look/Sheet';
 import { usePalette } from '@/look/useLook';
-import { useOpened } from '@/replica/ReplicaProvider';
-import { server } from '@/replica/server';
+import { useOpened } from '@/frame/replica/ReplicaProvider';
+import { server } from '@yellow-latch/replica/sync/server';
 
 import { tellNotSet } from './words';
 

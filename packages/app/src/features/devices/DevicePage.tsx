@@ -12,8 +12,8 @@ import { STRONG } from '@/look/fonts';
 import { tellMoment } from '@/look/moment';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
-import { useList, useManages, useOpened, useSyncState } from '@/replica/ReplicaProvider';
-import { server } from '@/replica/server';
+import { useList, useManages, useOpened, useSyncState } from '@/frame/replica/ReplicaProvider';
+import { server } from '@yellow-latch/replica/sync/server';
 
 import { SignOutSheet } from './SignOutSheet';
 import { devicesIn, useDirectory } from './useDirectory';

@@ -12,8 +12,8 @@ import { LatchButton } from '@/look/LatchButton';
 import { tellMoment } from '@/look/moment';
 import { PressLink } from '@/look/PressLink';
 import { usePalette } from '@/look/useLook';
-import { keepForGood } from '@/replica/keeping';
-import { useList, useManages, useOpened } from '@/replica/ReplicaProvider';
+import { keepForGood } from '@/frame/replica/keeping';
+import { useList, useManages, useOpened } from '@/frame/replica/ReplicaProvider';
 
 import { DeleteList } from './DeleteList';
 import { devicesIn, useDirectory } from './useDirectory';

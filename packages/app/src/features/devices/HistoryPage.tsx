@@ -1,11 +1,11 @@
 import {
   canTakeBack,
-  doingsOf,
+  changeGroupsOf,
   isErased,
   readClock,
   takingBack,
   type LoggedChange,
-  type LoggedDoing,
+  type ChangeGroup,
 } from '@yellow-latch/core/sync';
 import { useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import type { Href } from 'expo-router';
@@ -20,15 +20,15 @@ import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { tellMoment } from '@/look/moment';
 import { usePalette } from '@/look/useLook';
-import { useList, useMay, useOpened, useSyncState, useWrite } from '@/replica/ReplicaProvider';
-import type { Write } from '@/replica/write';
-import { server } from '@/replica/server';
+import { useList, useMay, useOpened, useSyncState, useWrite } from '@/frame/replica/ReplicaProvider';
+import type { Write } from '@yellow-latch/replica/storage/write';
+import { server } from '@yellow-latch/replica/sync/server';
 
 import { nameOfField } from './fieldWords';
-import { tellChange, tellSeveral, type NameOf } from './tellDoing';
+import { tellChange, tellSeveral, type NameOf } from './tellChange';
 import { useDeviceName } from './useDirectory';
 
-/** So many records of a doing are named before the rest is counted. */
+/** So many records of a group are named before the rest is counted. */
 const MOST_NAMED = 6;
 
 interface HistoryPageProps {
@@ -66,8 +66,8 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
     toldUpTo.current = through;
     void queries.invalidateQueries({ queryKey: ['history'] });
   }, [queries, through]);
-  const doings = useMemo(() => {
-    const all = doingsOf(data?.pages.flatMap(({ changes }) => changes) ?? []);
+  const groups = useMemo(() => {
+    const all = changeGroupsOf(data?.pages.flatMap(({ changes }) => changes) ?? []);
     // What is back by now, or was deleted again later, stands once or not at all.
     if (!isDeletedOnly) return all;
     const gone = new Set<string>();
@@ -95,12 +95,12 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
         </Text>
       )}
       {isPending && !isError && <Text variant="bodyLarge">Asking the server…</Text>}
-      {data && doings.length === 0 && (
+      {data && groups.length === 0 && (
         <Text variant="bodyLarge">{isDeletedOnly ? 'Nothing deleted.' : 'Nothing yet.'}</Text>
       )}
       <View role="list">
-        {doings.map((doing) => (
-          <DoingRow key={`${doing.id} ${doing.changes[0]!.number}`} doing={doing} isDeletedOnly={isDeletedOnly} />
+        {groups.map((group) => (
+          <GroupRow key={`${group.id} ${group.changes[0]!.number}`} group={group} isDeletedOnly={isDeletedOnly} />
         ))}
       </View>
       {hasNextPage && (
@@ -126,7 +126,7 @@ function isGone(
   );
 }
 
-function DoingRow({ doing, isDeletedOnly }: { doing: LoggedDoing; isDeletedOnly: boolean }) {
+function GroupRow({ group, isDeletedOnly }: { group: ChangeGroup; isDeletedOnly: boolean }) {
   const palette = usePalette();
   const list = useList();
   const { replica } = useOpened();
@@ -134,24 +134,24 @@ function DoingRow({ doing, isDeletedOnly }: { doing: LoggedDoing; isDeletedOnly:
   const notify = useNotice();
   const deviceName = useDeviceName();
   const may = useMay();
-  const latest = doing.changes[0]!;
+  const latest = group.changes[0]!;
   const when = tellMoment(readClock(latest.clock).time);
   const nameOf: NameOf = ({ type, id }) => {
     const record = replica.recordOf(type, id);
     const shown = record?.fields.code?.[0]?.value ?? record?.fields.name?.[0]?.value;
     return typeof shown === 'string' ? shown : null;
   };
-  const isErasedNow = doing.changes.some(({ record: { type, id } }) => {
+  const isErasedNow = group.changes.some(({ record: { type, id } }) => {
     const record = replica.recordOf(type, id);
     return record !== undefined && isErased(record);
   });
-  const isOpen = may === 'edit' && canTakeBack(doing) && !isErasedNow;
-  const told = doing.changes.slice(0, MOST_NAMED).map((change) => tellChange(change, nameOf, list));
-  const heading = doing.size > 1 ? tellSeveral(doing) : told[0]!.what;
-  const name = doing.size > 1 ? heading : `${heading} ${told[0]!.name ?? ''}`.trim();
+  const isOpen = may === 'edit' && canTakeBack(group) && !isErasedNow;
+  const told = group.changes.slice(0, MOST_NAMED).map((change) => tellChange(change, nameOf, list));
+  const heading = group.size > 1 ? tellSeveral(group) : told[0]!.what;
+  const name = group.size > 1 ? heading : `${heading} ${told[0]!.name ?? ''}`.trim();
 
   const takeBack = async () => {
-    const whole = await wholeDoing(replica.state.id, doing, isDeletedOnly);
+    const whole = await wholeGroup(replica.state.id, group, isDeletedOnly);
     if (!whole) {
       notify({ text: 'The server is away, and it keeps the history.' });
       return;
@@ -160,14 +160,14 @@ function DoingRow({ doing, isDeletedOnly }: { doing: LoggedDoing; isDeletedOnly:
     notify({ text: isDeletedOnly ? `${told[0]!.name ?? 'It'} is back.` : 'Taken back.' });
   };
   return (
-    <View role="listitem" style={[styles.doing, { borderColor: palette.line }]}>
+    <View role="listitem" style={[styles.group, { borderColor: palette.line }]}>
       <View style={styles.head}>
         <View style={styles.words}>
           <View style={styles.title}>
             <Text variant="bodyLarge" style={STRONG}>
               {heading}
             </Text>
-            {doing.size === 1 &&
+            {group.size === 1 &&
               told[0]!.name &&
               (told[0]!.type === 'shortcut' ? (
                 <CodePlate code={told[0]!.name} />
@@ -192,7 +192,7 @@ function DoingRow({ doing, isDeletedOnly }: { doing: LoggedDoing; isDeletedOnly:
           </Button>
         )}
       </View>
-      {doing.size === 1 ? (
+      {group.size === 1 ? (
         told[0]!.values.map(({ field, before, after }, _index, values) => (
           <View key={field} style={styles.values}>
             {values.length > 1 && (
@@ -219,25 +219,25 @@ function DoingRow({ doing, isDeletedOnly }: { doing: LoggedDoing; isDeletedOnly:
               </Text>
             ),
           )}
-          {doing.size > told.length && <Text variant="bodyMedium">{`and ${doing.size - told.length} more`}</Text>}
+          {group.size > told.length && <Text variant="bodyMedium">{`and ${group.size - told.length} more`}</Text>}
         </View>
       )}
     </View>
   );
 }
 
-/** All changes of a doing, of which a page of history may show a part; null: they could not be had. */
-async function wholeDoing(
+/** All changes of a group, of which a page of history may show a part; null: they could not be had. */
+async function wholeGroup(
   device: string,
-  doing: LoggedDoing,
+  group: ChangeGroup,
   isDeletedOnly: boolean,
-): Promise<Pick<LoggedDoing, 'changes'> | null> {
-  if (doing.size === doing.changes.length) return doing;
+): Promise<Pick<ChangeGroup, 'changes'> | null> {
+  if (group.size === group.changes.length) return group;
   const changes: LoggedChange[] = [];
   try {
     for (let before: number | null = null; ;) {
       const page = await server.history(device, {
-        together: doing.id,
+        together: group.id,
         limit: '500',
         ...(isDeletedOnly ? { deleted: '1' } : {}),
         ...(before === null ? {} : { before: String(before) }),
@@ -252,7 +252,7 @@ async function wholeDoing(
 }
 
 const styles = StyleSheet.create({
-  doing: { borderBottomWidth: 1, paddingVertical: 10, gap: 6 },
+  group: { borderBottomWidth: 1, paddingVertical: 10, gap: 6 },
   head: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   words: { flex: 1, minWidth: 0 },
   title: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },

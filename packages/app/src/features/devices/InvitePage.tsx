@@ -13,8 +13,8 @@ import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
-import { useOpened } from '@/replica/ReplicaProvider';
-import { isRefusal, server } from '@/replica/server';
+import { useOpened } from '@/frame/replica/ReplicaProvider';
+import { isRefusal, server } from '@yellow-latch/replica/sync/server';
 
 import { QrCode } from './QrCode';
 import { useDirectory } from './useDirectory';

@@ -11,8 +11,8 @@ import { FACES, STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { tellMoment } from '@/look/moment';
 import { usePalette } from '@/look/useLook';
-import { useMay, useOpened } from '@/replica/ReplicaProvider';
-import { isRefusal, server } from '@/replica/server';
+import { useMay, useOpened } from '@/frame/replica/ReplicaProvider';
+import { isRefusal, server } from '@yellow-latch/replica/sync/server';
 
 import { paperOf, printPaper } from './paper';
 import { useDirectory } from './useDirectory';

@@ -1,5 +1,6 @@
 import { otherVersions, readClock, unsettledFields, type StoredRecord, type Version } from '@yellow-latch/core/sync';
-import type { Content, RecordType, ShortcutFields } from '@yellow-latch/core/model';
+import type { Content, RecordType } from '@yellow-latch/core/model';
+import { keepingBoth, settling } from '@yellow-latch/replica/commands/versions';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -10,8 +11,8 @@ import { Field } from '@/look/Field';
 import { STRONG } from '@/look/fonts';
 import { tellMoment } from '@/look/moment';
 import { usePalette } from '@/look/useLook';
-import { useList, useMay, useOpened } from '@/replica/ReplicaProvider';
-import { useDo } from '@/replica/useDo';
+import { useList, useMay, useOpened } from '@/frame/replica/ReplicaProvider';
+import { useCommand } from '@/frame/replica/useCommand';
 
 import { nameOfField, nameOfThing, tellValue } from './fieldWords';
 import { useDeviceName } from './useDirectory';
@@ -76,44 +77,20 @@ export function Versions({ type, id, isNamed = false }: VersionsProps) {
 function FieldVersions({ record, field }: { record: StoredRecord; field: string }) {
   const palette = usePalette();
   const list = useList();
-  const doIt = useDo();
+  const run = useCommand();
   const may = useMay();
   const deviceName = useDeviceName();
   const versions = [record.fields[field]![0]!, ...otherVersions(record, field)];
   const [joined, setJoined] = useState<string | null>(null);
-  const { type, id } = record;
+  const { id } = record;
 
   const settle = (value: unknown, done: string) => {
-    const fields = { [field]: value };
-    const was = { [field]: versions[0]!.value };
-    void doIt({ writes: [{ type, id, fields }], undo: () => [{ type, id, fields: was }] }, done);
+    void run(settling(record, field, value, versions[0]!.value), done);
   };
-  /** The code that is not shown becomes a shortcut of its own, with the same text. */
   const keepBoth = (other: Version) => {
     const shown = list.shortcuts.find((shortcut) => shortcut.id === id)!;
-    const { content, kind, setId, rules, usesAWeek, note, language } = shown;
-    const second: ShortcutFields = {
-      code: other.value as string,
-      content,
-      kind,
-      setId,
-      rules,
-      usesAWeek,
-      former: null,
-      pinned: null,
-      note,
-      language,
-    };
-    void doIt(
-      {
-        writes: [
-          { type: 'shortcut', id, fields: { code: shown.code } },
-          { type: 'shortcut', fields: second },
-        ],
-        undo: ([, made]) => [{ type: 'shortcut', id: made, fields: { deleted: true } }],
-      },
-      `${shown.code} and ${second.code} both stand.`,
-    );
+    const code = other.value as string;
+    void run(keepingBoth(shown, code), `${shown.code} and ${code} both stand.`);
   };
   const join = () => {
     const content = versions[0]!.value as Content;

@@ -2,7 +2,7 @@
 import type { Content, ConventionFields, Layout, RecordType } from '@yellow-latch/core/model';
 
 import { shortened } from '@/answers/audit/sentences/words';
-import type { ListView } from '@/replica/view';
+import type { ListView } from '@yellow-latch/replica/storage/view';
 
 const FIELD_NAMES: Readonly<Record<string, string>> = {
   code: 'the code',

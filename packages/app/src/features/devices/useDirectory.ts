@@ -2,9 +2,9 @@ import type { DeviceInfo, Directory } from '@yellow-latch/core/sync';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 
-import { useKept } from '@/replica/useKept';
-import { useOpened } from '@/replica/ReplicaProvider';
-import { server } from '@/replica/server';
+import { useKept } from '@/frame/replica/useKept';
+import { useOpened } from '@/frame/replica/ReplicaProvider';
+import { server } from '@yellow-latch/replica/sync/server';
 
 /** How often it is asked anew while it is on the screen, in ms; a device that joins is told of at once. */
 const EVERY = 10_000;

@@ -1,7 +1,7 @@
 import type { DeviceInfo } from '@yellow-latch/core/sync';
 
 import { tellAgo } from '@/look/moment';
-import { isRefusal } from '@/replica/server';
+import { isRefusal } from '@yellow-latch/replica/sync/server';
 
 /** Why something about the devices of a list could not be done. */
 export function tellNotSet(error: unknown): string {

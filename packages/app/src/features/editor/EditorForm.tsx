@@ -13,7 +13,7 @@ import { CodePlate } from '@/look/CodePlate';
 import { DetailHead } from '@/look/DetailHead';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
-import { useList, useMay } from '@/replica/ReplicaProvider';
+import { useList, useMay } from '@/frame/replica/ReplicaProvider';
 
 import { Choice } from '@/look/Choice';
 import { EffortBar } from './EffortBar';

@@ -6,7 +6,7 @@ import type { EffortOfOne } from '@/answers/effort/desk';
 import { tellDuration, tellTaps } from '@/answers/effort/words';
 import { Bar } from '@/look/Bar';
 import { STRONG } from '@/look/fonts';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { useEffort } from './useEffort';
 import type { Draft } from './useVerdict';

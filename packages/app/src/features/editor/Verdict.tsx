@@ -8,7 +8,7 @@ import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 /** What has no bearing on which code to choose. */
 const ABOUT_TEXT = new Set<Finding['type']>(['faulty expansion', 'own expansion']);

@@ -1,17 +1,15 @@
 import { cleanEnd, guessKind, withUnixNewlines, type Shortcut, type ShortcutFields } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
-import { generateKeyBetween } from 'fractional-indexing';
 import { useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { v7 as uuid } from 'uuid';
 
 import { useNotice } from '@/frame/Notices';
 import { useOnLeaving } from '@/look/useLatest';
 import { useIsWide } from '@/look/useLook';
-import { deleting, makingPrivate, sharing } from '@/replica/doing';
-import type { Write } from '@/replica/write';
-import { useList, useOpened, useWrite } from '@/replica/ReplicaProvider';
-import { useDo } from '@/replica/useDo';
+import { saving } from '@yellow-latch/replica/commands/saving';
+import { deleting } from '@yellow-latch/replica/commands/shortcuts';
+import { useList, useOpened, useWrite } from '@/frame/replica/ReplicaProvider';
+import { useCommand } from '@/frame/replica/useCommand';
 
 import { formValuesOf, makeResolver, NEW_SET, newFormValues, rulesOf, tidy, type FormValues } from './form';
 import { handOver, takeIncoming } from '@/parts/incoming';
@@ -25,7 +23,7 @@ export function useEditor(saved: Shortcut | null) {
   const { shortcuts, sets } = useList();
   const { replica } = useOpened();
   const write = useWrite();
-  const doIt = useDo();
+  const run = useCommand();
   const notify = useNotice();
   const router = useRouter();
   const isWide = useIsWide();
@@ -120,25 +118,16 @@ export function useEditor(saved: Shortcut | null) {
     const isGuessed = !saved && !isKindChosen.current && !tidied.template;
     const values = isGuessed ? { ...tidied, kind: guessKind(tidied.expansion, tidied.code) } : tidied;
     const note = typed.keepsEnd || typed.template ? null : tellCleaned(cleanEnd(withUnixNewlines(typed.expansion)));
-    const writes: Write[] = [];
-    let { setId } = values;
-    if (setId === NEW_SET) {
-      setId = uuid();
-      const order = generateKeyBetween(sets.at(-1)?.order ?? null, null);
-      writes.push({ type: 'set', id: setId, fields: { name: values.newSet, icon: 'folder', order } });
-    }
-    const fields = changedFields({ ...values, setId }, saved);
     const { isPrivate } = values;
-    const isMoved = saved !== null && saved.private !== isPrivate;
-    if (isMoved) {
-      writes.push(...(isPrivate ? makingPrivate(saved, fields) : sharing(saved, fields)).writes);
-    } else if (Object.keys(fields).length > 0) {
-      writes.push({ type: 'shortcut', id: saved?.id, fields, seen: seen.current, isPrivate });
-    }
+    const newSet = values.setId === NEW_SET ? values.newSet : null;
+    const setId = newSet === null ? values.setId : null;
+    const fields = changedFields({ ...values, setId }, saved);
+    const command = saving({ before: saved, seen: seen.current, fields, isPrivate, newSet }, sets);
+    const { writes } = command;
     const ids = writes.length > 0 ? await write(...writes) : [];
-    const id = saved && !isMoved ? saved.id : ids.at(-1)!;
+    const id = command.idOf(ids);
     isDone.current = true;
-    reset({ ...values, setId });
+    reset({ ...values, setId: command.setId ?? setId });
     if (!isWide) router.navigate('/');
     else if (id !== saved?.id) router.replace({ pathname: '/shortcut/[id]', params: { id } });
     notify({
@@ -158,7 +147,7 @@ export function useEditor(saved: Shortcut | null) {
   const remove = async () => {
     if (!saved) return;
     isDone.current = true;
-    await doIt(deleting([saved]), `${saved.code} is deleted.`);
+    await run(deleting([saved]), `${saved.code} is deleted.`);
     router.navigate('/');
   };
 

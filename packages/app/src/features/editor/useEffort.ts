@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { useAudit } from '@/answers/audit/AuditProvider';
 import type { EffortOfOne } from '@/answers/effort/desk';
 import { useLatest } from '@/look/useLatest';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { draftOf, type Draft } from './useVerdict';
 

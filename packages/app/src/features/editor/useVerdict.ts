@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
 import type { Verdict } from '@/answers/audit/client';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { rulesOf } from './form';
 

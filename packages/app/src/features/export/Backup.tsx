@@ -9,7 +9,7 @@ import { saveFile } from '@/frame/saveFile';
 import { Field } from '@/look/Field';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
-import { useList, useOpened } from '@/replica/ReplicaProvider';
+import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 
 import { restOf } from './rest';
 import { faultOfPassphrase, fileName } from '@/parts/leaving/what';

@@ -13,7 +13,7 @@ import { saveFile } from '@/frame/saveFile';
 import { LatchButton } from '@/look/LatchButton';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { Backup } from './Backup';
 import { fileName, partOf, type What } from '@/parts/leaving/what';

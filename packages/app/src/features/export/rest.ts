@@ -2,7 +2,7 @@ import type { Rest } from '@yellow-latch/core/exchange';
 import { LIST_RECORD_ID } from '@yellow-latch/core/model';
 import { currentFields, isDeleted, type StoredRecord } from '@yellow-latch/core/sync';
 
-import type { ListView } from '@/replica/view';
+import type { ListView } from '@yellow-latch/replica/storage/view';
 
 /** What a backup holds beside shortcuts and sets. What was never chosen for the list is not in it. */
 export function restOf(

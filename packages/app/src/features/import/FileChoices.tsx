@@ -5,7 +5,7 @@ import { counted } from '@/answers/audit/sentences';
 import type { Preview } from '@/answers/exchange/desk';
 import { Tick } from '@/look/Tick';
 
-import type { RestPart } from './importing';
+import type { RestPart } from '@yellow-latch/replica/commands/importing';
 import { Sealed } from './Sealed';
 import type { Importer } from './useImport';
 

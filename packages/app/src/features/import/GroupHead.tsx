@@ -8,7 +8,7 @@ import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
 
 import { GROUPS, type Status } from './groups';
-import { choiceOf } from './importing';
+import { choiceOf } from '@yellow-latch/replica/commands/importing';
 import type { Importer } from './useImport';
 
 interface GroupHeadProps {

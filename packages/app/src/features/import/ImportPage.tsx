@@ -11,7 +11,7 @@ import { Field } from '@/look/Field';
 import { FocusHeading } from '@/look/FocusHeading';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
-import { useMay } from '@/replica/ReplicaProvider';
+import { useMay } from '@/frame/replica/ReplicaProvider';
 
 import { DropZone } from './DropZone';
 import { PreviewList } from './PreviewList';

@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { Field } from '@/look/Field';
 
-import type { Import } from './importing';
+import type { Import } from '@yellow-latch/replica/commands/importing';
 import type { Importer } from './useImport';
 
 const NEW = ' new';

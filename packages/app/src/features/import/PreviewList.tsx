@@ -7,13 +7,13 @@ import type { Preview } from '@/answers/exchange/desk';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 import { VirtualList } from '@/look/VirtualList';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { Columns } from './Columns';
 import { FileChoices } from './FileChoices';
 import { GroupHead } from './GroupHead';
 import { GROUPS, type Status } from './groups';
-import { choiceOf } from './importing';
+import { choiceOf } from '@yellow-latch/replica/commands/importing';
 import { IntoSet, isNameFine, NewSetName } from './IntoSet';
 import { PreviewRow } from './PreviewRow';
 import { RowSheet } from './RowSheet';
@@ -66,7 +66,7 @@ export function PreviewList({ importer, preview }: PreviewListProps) {
   }
   const { plan } = importer;
   const count = plan ? plan.made + plan.changed : 0;
-  const hasWork = plan !== null && plan.doing.writes.length > 0 && isNameFine(importer.into);
+  const hasWork = plan !== null && plan.command.writes.length > 0 && isNameFine(importer.into);
   const saysNoSet = rows.some((row) => row.status === 'new' && row.wanted.set === undefined);
   return (
     <View style={styles.page}>

@@ -9,7 +9,7 @@ import { CodePlate } from '@/look/CodePlate';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { SECRET_WORDS, tellFields, tellRefusal } from './words';
 

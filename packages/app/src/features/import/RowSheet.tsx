@@ -11,7 +11,7 @@ import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
 import { Tick } from '@/look/Tick';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 interface RowSheetProps {
   row: PlannedRow;

@@ -4,12 +4,18 @@ import { useEffect, useMemo, useState } from 'react';
 import type { Choices as ReadAs, FileProblem, Preview } from '@/answers/exchange/desk';
 import { LARGEST_FILE } from '@/answers/exchange/limits';
 import { useExchange } from '@/answers/exchange/useExchange';
-import { addUses } from '@/answers/effort/uses';
-import { useList, useOpened } from '@/replica/ReplicaProvider';
-import { useDo } from '@/replica/useDo';
+import { addUses } from '@yellow-latch/replica/storage/uses';
+import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
+import { useCommand } from '@/frame/replica/useCommand';
 import { counted } from '@/answers/audit/sentences';
 
-import { importing, REST_PARTS, type Choices, type Import, type RestPart } from './importing';
+import {
+  importing,
+  REST_PARTS,
+  type Choices,
+  type Import,
+  type RestPart,
+} from '@yellow-latch/replica/commands/importing';
 
 /** What is open: a file or a pasted text. `serial` tells one from the next. */
 export interface Source {
@@ -20,11 +26,11 @@ export interface Source {
 let serial = 0;
 const NO_CHOICES: Choices = new Map();
 
-/** A file on its way in: how it is read, what would become of each row, what a person decides of it, and the doing of it all. */
+/** A file on its way in: how it is read, what would become of each row, what a person decides of it, and the command of it all. */
 export function useImport() {
   const list = useList();
   const { replica } = useOpened();
-  const doIt = useDo();
+  const run = useCommand();
   const ask = useExchange();
   const [source, setSource] = useState<Source | null>(null);
   const [readAs, setReadAs] = useState<ReadAs>({});
@@ -129,13 +135,13 @@ export function useImport() {
     },
     /** Does all of it, or nothing. */
     bringIn: async () => {
-      if (!plan || plan.doing.writes.length === 0) return;
+      if (!plan || plan.command.writes.length === 0) return;
       const { made, changed } = plan;
       const what = [
         ...(made > 0 ? [`${counted(made, 'shortcut')} ${made === 1 ? 'is' : 'are'} new`] : []),
         ...(changed > 0 ? [`${counted(changed, 'shortcut')} ${changed === 1 ? 'is' : 'are'} changed`] : []),
       ];
-      await doIt(plan.doing, what.length > 0 ? `${what.join(', ')}.` : 'It is restored.');
+      await run(plan.command, what.length > 0 ? `${what.join(', ')}.` : 'It is restored.');
       await addUses(replica.db, plan.uses);
     },
   };

@@ -9,8 +9,8 @@ import { keyboardOf, layoutOf } from '@/answers/effort/keyboards';
 import { ChoiceSheet } from '@/look/ChoiceSheet';
 import { DetailHead } from '@/look/DetailHead';
 import { FocusHeading } from '@/look/FocusHeading';
-import { useList, useWrite } from '@/replica/ReplicaProvider';
-import { useChoose } from '@/replica/useChoose';
+import { useList, useWrite } from '@/frame/replica/ReplicaProvider';
+import { useChoose } from '@/frame/replica/useChoose';
 
 import { PaceSheet } from './PaceSheet';
 import { sampleOf } from './sample';

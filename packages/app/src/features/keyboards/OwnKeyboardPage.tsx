@@ -1,4 +1,5 @@
 import { LayoutSchema, type Layout } from '@yellow-latch/core/model';
+import { deletingKeyboard, savingKeyboard } from '@yellow-latch/replica/commands/list';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -11,9 +12,8 @@ import { FocusHeading } from '@/look/FocusHeading';
 import { LatchButton } from '@/look/LatchButton';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
-import { useList, useWrite } from '@/replica/ReplicaProvider';
-import { useChoose } from '@/replica/useChoose';
-import { useDo } from '@/replica/useDo';
+import { useList, useWrite } from '@/frame/replica/ReplicaProvider';
+import { useCommand } from '@/frame/replica/useCommand';
 
 import { sampleOf } from './sample';
 import { WayExplorer } from './WayExplorer';
@@ -48,9 +48,9 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
   const palette = usePalette();
   const router = useRouter();
   const write = useWrite();
-  const doIt = useDo();
-  const choose = useChoose();
-  const { ownKeyboards, keyboards, shortcuts } = useList();
+  const run = useCommand();
+  const list = useList();
+  const { ownKeyboards, shortcuts } = list;
   const saved = layoutOf(id, ownKeyboards);
   const [draft, setDraft] = useState<Layout | null>(null);
   const layout = draft ?? saved;
@@ -71,28 +71,13 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
     parsed.error?.issues.find((issue) => issue.path.join() === path.join())?.message;
   const save = async () => {
     if (!parsed.success) return;
-    await write({ type: 'keyboard', id, fields: { layout: parsed.data } });
-    const isInUse = keyboards.some(({ keyboard }) => keyboard === id);
-    if (!isInUse) {
-      await choose({
-        keyboards: [
-          ...keyboards,
-          { keyboard: id, share: 1, pace: 1, device: layout.type === 'glass' ? 'phone-list' : 'computer-list' },
-        ],
-      });
-    }
+    const device = layout.type === 'glass' ? 'phone-list' : 'computer-list';
+    const use = { keyboard: id, share: 1, pace: 1, device };
+    await write(...savingKeyboard({ id, layout: parsed.data }, use, list).writes);
     back();
   };
   const remove = async () => {
-    await doIt(
-      {
-        writes: [{ type: 'keyboard', id, fields: { deleted: true } }],
-        undo: () => [{ type: 'keyboard', id, fields: { deleted: false } }],
-      },
-      `${saved.name} is deleted.`,
-    );
-    const rest = keyboards.filter(({ keyboard }) => keyboard !== id);
-    if (rest.length < keyboards.length) await choose({ keyboards: rest });
+    await run(deletingKeyboard(id, list), `${saved.name} is deleted.`);
     back();
   };
   return (

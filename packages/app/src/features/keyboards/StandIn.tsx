@@ -9,8 +9,8 @@ import { tellTaps } from '@/answers/effort/words';
 import { useLive, type Live } from '@/frame/live';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
-import { usualKeyboards } from '@/replica/view';
+import { useList } from '@/frame/replica/ReplicaProvider';
+import { usualKeyboards } from '@yellow-latch/replica/storage/view';
 
 import { GlassKeys } from './GlassKeys';
 

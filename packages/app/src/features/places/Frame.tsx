@@ -11,7 +11,7 @@ import { Icon, type IconName } from '@/look/icons';
 import { LatchMark } from '@/look/LatchMark';
 import { PressLink } from '@/look/PressLink';
 import { useIsWide, usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { whenIdle } from '@/frame/fetched';
 import { UpdateOffer } from '@/frame/UpdateOffer';

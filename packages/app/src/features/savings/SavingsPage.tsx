@@ -12,9 +12,9 @@ import { useCodes } from '@/parts/findings/useCodes';
 import { DetailHead } from '@/look/DetailHead';
 import { FocusHeading } from '@/look/FocusHeading';
 import { STRONG } from '@/look/fonts';
-import { editing } from '@/replica/doing';
-import { useList } from '@/replica/ReplicaProvider';
-import { useDo } from '@/replica/useDo';
+import { editing } from '@yellow-latch/replica/commands/shortcuts';
+import { useList } from '@/frame/replica/ReplicaProvider';
+import { useCommand } from '@/frame/replica/useCommand';
 
 import { itemsOf, MOST_SHOWN, type SavingGroup, type SavingItem } from './items';
 import { SavingRow } from './SavingRow';
@@ -23,7 +23,7 @@ import { Sums } from './Sums';
 /** What the list saves: in a week and a year, where, by which shortcuts, and by which it does not. */
 export default function SavingsPage() {
   const router = useRouter();
-  const doIt = useDo();
+  const run = useCommand();
   const { sets, ownKeyboards } = useList();
   const { shortcutOf } = useCodes();
   const request = useEffortRequest();
@@ -32,7 +32,7 @@ export default function SavingsPage() {
   const items = useMemo(() => (savings ? itemsOf(savings, opened) : []), [savings, opened]);
   const most = Math.max(...(savings?.each.map(({ week }) => week?.seconds ?? 0) ?? []), 1e-9);
   const say = (shortcut: Shortcut, usesAWeek: number | null) =>
-    void doIt(
+    void run(
       editing(shortcut, { usesAWeek }),
       usesAWeek === null
         ? `How often ${shortcut.code} is used is open again.`

@@ -10,11 +10,11 @@ import { Icon, type IconName } from '@/look/icons';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
 import { usePalette } from '@/look/useLook';
-import type { Doing } from '@/replica/doing';
-import { useList, useMay } from '@/replica/ReplicaProvider';
-import { useDo } from '@/replica/useDo';
+import type { Command } from '@yellow-latch/replica/commands/command';
+import { useList, useMay } from '@/frame/replica/ReplicaProvider';
+import { useCommand } from '@/frame/replica/useCommand';
 
-import { changingSet, deletingSet, emptyingSet, mergingSets } from './doings';
+import { changingSet, deletingSet, emptyingSet, mergingSets } from '@yellow-latch/replica/commands/sets';
 
 /** Pictures that a set may have. */
 const ICONS: readonly IconName[] = [
@@ -37,7 +37,7 @@ const ICONS: readonly IconName[] = [
 /** What can be done to a set: another name or picture, merged, emptied, deleted; each with one undo. */
 export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => void }) {
   const palette = usePalette();
-  const doIt = useDo();
+  const run = useCommand();
   const list = useList();
   const canEdit = useMay() === 'edit';
   const [name, setName] = useState(set.name);
@@ -46,9 +46,9 @@ export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => vo
   const shortcuts = counted(count, 'shortcut');
   const others = list.sets.filter(({ id }) => id !== set.id);
   const isTooLong = isLineTooLong(name.trim(), LIMITS.setNameClusters);
-  const act = (doing: Doing, done: string) => {
+  const act = (command: Command, done: string) => {
     onClose();
-    void doIt(doing, done);
+    void run(command, done);
   };
   const rename = () => {
     const wanted = name.trim();

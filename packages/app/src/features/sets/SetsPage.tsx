@@ -25,10 +25,10 @@ import { Field } from '@/look/Field';
 import { Icon } from '@/look/icons';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
-import { useList, useMay } from '@/replica/ReplicaProvider';
-import { useDo } from '@/replica/useDo';
+import { useList, useMay } from '@/frame/replica/ReplicaProvider';
+import { useCommand } from '@/frame/replica/useCommand';
 
-import { makingSet, movingSet } from './doings';
+import { makingSet, movingSet } from '@yellow-latch/replica/commands/sets';
 import { SetSheet } from './SetSheet';
 
 /** Before a finger that rests becomes a drag, in ms; it may tremble by so many px. */
@@ -36,7 +36,7 @@ const FINGER = { delay: 180, tolerance: 8 };
 
 /** The sets: made here, put in order by drag, with the arrow keys, or by buttons; what else is done to one is in its sheet. */
 export default function SetsPage() {
-  const doIt = useDo();
+  const run = useCommand();
   const { sets, shortcuts } = useList();
   const canEdit = useMay() === 'edit';
   const [asked, setAsked] = useState<string | null>(null);
@@ -46,8 +46,8 @@ export default function SetsPage() {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const move = (moved: ShortcutSet, target: ShortcutSet | undefined) => {
-    const doing = target && movingSet(moved, target, sets);
-    if (doing) void doIt(doing, `${moved.name} is moved.`);
+    const command = target && movingSet(moved, target, sets);
+    if (command) void run(command, `${moved.name} is moved.`);
   };
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const moved = sets.find(({ id }) => id === active.id);
@@ -60,7 +60,7 @@ export default function SetsPage() {
   const make = () => {
     const wanted = name.trim();
     if (wanted === '' || isLineTooLong(wanted, LIMITS.setNameClusters)) return;
-    void doIt(makingSet(wanted, sets), `${wanted} is a set now.`).then(
+    void run(makingSet(wanted, sets), `${wanted} is a set now.`).then(
       () => setName(''),
       () => {},
     );

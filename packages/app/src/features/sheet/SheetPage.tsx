@@ -14,8 +14,8 @@ import { ChoiceChip } from '@/look/ChoiceChip';
 import { DetailHead } from '@/look/DetailHead';
 import { FocusHeading } from '@/look/FocusHeading';
 import { LatchButton } from '@/look/LatchButton';
-import { useList, useOpened } from '@/replica/ReplicaProvider';
-import { useKept } from '@/replica/useKept';
+import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
+import { useKept } from '@/frame/replica/useKept';
 
 import { facesForSheet } from './faces';
 import { printSheet, SheetView } from './SheetView';

@@ -11,9 +11,9 @@ import { ChoiceSheet, type ChoiceOption } from '@/look/ChoiceSheet';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
-import { deleting, editingAll } from '@/replica/doing';
-import { useList, useMay } from '@/replica/ReplicaProvider';
-import { useDo } from '@/replica/useDo';
+import { deleting, editingAll } from '@yellow-latch/replica/commands/shortcuts';
+import { useList, useMay } from '@/frame/replica/ReplicaProvider';
+import { useCommand } from '@/frame/replica/useCommand';
 
 import { choosing, useChosen } from '@/parts/choosing';
 
@@ -27,7 +27,7 @@ type Asked = 'set' | 'kind' | 'fires' | 'language';
 export function ChoosingBar() {
   const palette = usePalette();
   const router = useRouter();
-  const doIt = useDo();
+  const run = useCommand();
   const { shortcuts, sets, languages } = useList();
   const canEdit = useMay() === 'edit';
   const ids = useChosen();
@@ -36,10 +36,10 @@ export function ChoosingBar() {
   const chosen = shortcuts.filter(({ id }) => ids.has(id));
   const count = counted(chosen.length, 'shortcut');
   const change = (fields: Parameters<typeof editingAll>[1], done: string) => {
-    void doIt(editingAll(chosen, fields), done).then(() => choosing.end());
+    void run(editingAll(chosen, fields), done).then(() => choosing.end());
   };
   const remove = () =>
-    void doIt(deleting(chosen), chosen.length === 1 ? `${chosen[0]!.code} is deleted.` : `${count} are deleted.`).then(
+    void run(deleting(chosen), chosen.length === 1 ? `${chosen[0]!.code} is deleted.` : `${count} are deleted.`).then(
       () => choosing.end(),
     );
   const verb = chosen.length === 1 ? 'is' : 'are';

@@ -6,7 +6,7 @@ import { Button, Text } from 'react-native-paper';
 import { useNewMark } from '@/answers/effort/useNewMark';
 import { CodePlate } from '@/look/CodePlate';
 import { usePalette } from '@/look/useLook';
-import { useMay } from '@/replica/ReplicaProvider';
+import { useMay } from '@/frame/replica/ReplicaProvider';
 
 /** An empty list teaches its first step. */
 export function EmptyList() {

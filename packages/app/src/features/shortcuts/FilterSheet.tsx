@@ -9,7 +9,7 @@ import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
 import { Tick } from '@/look/Tick';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { NO_FILTERS, SORTS, type Filters, type Sort } from './arrange';
 

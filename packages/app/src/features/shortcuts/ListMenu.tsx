@@ -7,7 +7,7 @@ import { Icon, type IconName } from '@/look/icons';
 import { PressLink } from '@/look/PressLink';
 import { Sheet } from '@/look/Sheet';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { choosing } from '@/parts/choosing';
 

@@ -14,8 +14,8 @@ import { SyncLine } from '@/frame/SyncLine';
 import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
 import { VirtualList, type VirtualListHandle } from '@/look/VirtualList';
-import { useList } from '@/replica/ReplicaProvider';
-import { useKept } from '@/replica/useKept';
+import { useList } from '@/frame/replica/ReplicaProvider';
+import { useKept } from '@/frame/replica/useKept';
 
 import { arrange, isFiltered, NO_FILTERS, type Filters, type Sort } from './arrange';
 import { choosing, useChosen } from '@/parts/choosing';

@@ -5,7 +5,7 @@ import { Text } from 'react-native-paper';
 import { handOver } from '@/parts/incoming';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
-import { useMay } from '@/replica/ReplicaProvider';
+import { useMay } from '@/frame/replica/ReplicaProvider';
 
 /**
  * The bar that starts a new shortcut: from what was just copied, or from nothing. Where the

@@ -3,7 +3,7 @@ import { Text } from 'react-native-paper';
 
 import { LatchMark } from '@/look/LatchMark';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 /** The detail side while no shortcut is open. */
 export function NothingOpen() {

@@ -1,7 +1,7 @@
 import type { Severity } from '@yellow-latch/core/clash/finding';
 import type { Kind, Shortcut } from '@yellow-latch/core/model';
 
-import type { ListView } from '@/replica/view';
+import type { ListView } from '@yellow-latch/replica/storage/view';
 
 import { groupBySet, type ListItem } from './groups';
 

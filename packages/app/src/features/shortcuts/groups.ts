@@ -1,7 +1,7 @@
 import type { Severity } from '@yellow-latch/core/clash/finding';
 import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
 
-import type { ListView } from '@/replica/view';
+import type { ListView } from '@yellow-latch/replica/storage/view';
 
 /** One line of the list as it is drawn. `set` null: what is in no set, or in one that is gone. */
 export type ListItem =

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 
 import { whenIdle } from '@/frame/fetched';
-import type { ListView } from '@/replica/view';
+import type { ListView } from '@yellow-latch/replica/storage/view';
 
 import { Finder } from '@/parts/find';
 

@@ -11,10 +11,11 @@ import { Icon, type IconName } from '@/look/icons';
 import { LatchButton } from '@/look/LatchButton';
 import { LatchMark } from '@/look/LatchMark';
 import { usePalette } from '@/look/useLook';
-import { guessDevice, type OpenedDevice } from '@/replica/device';
-import { countUnsent, enter, type Entrance } from '@/replica/entering';
-import type { Outside } from '@/replica/ReplicaProvider';
-import { server } from '@/replica/server';
+import { guessDevice } from '@yellow-latch/replica/storage/device';
+import { type OpenedDevice } from '@yellow-latch/replica/storage/currentDevice';
+import { countUnsent, enter, type Entrance } from '@yellow-latch/replica/sync/entering';
+import type { Outside } from '@/frame/replica/ReplicaProvider';
+import { server } from '@yellow-latch/replica/sync/server';
 
 import { Insecure } from '@/parts/Insecure';
 import { KindChoice } from '@/parts/KindChoice';

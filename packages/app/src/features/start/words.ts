@@ -1,6 +1,6 @@
 import type { Misread } from '@yellow-latch/core/join';
 
-import { isRefusal } from '@/replica/server';
+import { isRefusal } from '@yellow-latch/replica/sync/server';
 
 /** What is wrong with a code or key as it was typed. */
 export function tellMisread(misread: Misread, what: 'code' | 'spare key'): string {

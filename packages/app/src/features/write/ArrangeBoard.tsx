@@ -17,9 +17,9 @@ import { MASK } from '@/answers/audit/sentences/mask';
 import { CodePlate } from '@/look/CodePlate';
 import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
-import { useDo } from '@/replica/useDo';
+import { useCommand } from '@/frame/replica/useCommand';
 
-import { movingTo, pinning } from './board';
+import { movingTo, pinning } from '@yellow-latch/replica/commands/tapBoard';
 
 /** Before a finger that rests becomes a drag, in ms; a mouse drags after so many px. */
 const FINGER = { delay: 180, tolerance: 8 };
@@ -32,14 +32,14 @@ interface ArrangeBoardProps {
 
 /** The keys of the board to be put in order: by drag, with the arrow keys, or by buttons; or taken off. */
 export function ArrangeBoard({ shortcuts, all }: ArrangeBoardProps) {
-  const doIt = useDo();
+  const run = useCommand();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: FINGER }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const move = (moved: Shortcut, target: Shortcut | undefined) => {
-    const doing = target && movingTo(moved, target, all);
-    if (doing) void doIt(doing, `${moved.code} is moved.`);
+    const command = target && movingTo(moved, target, all);
+    if (command) void run(command, `${moved.code} is moved.`);
   };
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const moved = shortcuts.find(({ id }) => id === active.id);
@@ -59,7 +59,7 @@ export function ArrangeBoard({ shortcuts, all }: ArrangeBoardProps) {
               shortcut={shortcut}
               onEarlier={index > 0 ? () => move(shortcut, shortcuts[index - 1]) : null}
               onLater={index < shortcuts.length - 1 ? () => move(shortcut, shortcuts[index + 1]) : null}
-              onTakeOff={() => void doIt(pinning(shortcut, all), `${shortcut.code} is off the board.`)}
+              onTakeOff={() => void run(pinning(shortcut, all), `${shortcut.code} is off the board.`)}
             />
           ))}
         </SortableContext>

@@ -5,7 +5,7 @@ import { Button, IconButton, Text } from 'react-native-paper';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 
-import type { DraftLine } from './drafts';
+import type { DraftLine } from '@yellow-latch/replica/storage/drafts';
 import type { Drafts } from './useDrafts';
 
 interface DraftListProps {

@@ -10,9 +10,9 @@ import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
 import { Tick } from '@/look/Tick';
-import { useList, useWrite } from '@/replica/ReplicaProvider';
+import { useList, useWrite } from '@/frame/replica/ReplicaProvider';
 
-import { pinning } from './board';
+import { pinning } from '@yellow-latch/replica/commands/tapBoard';
 
 /** Which shortcuts stand on the tap board. */
 export function PinSheet({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {

@@ -19,7 +19,7 @@ import { Field } from '@/look/Field';
 import type { IconName } from '@/look/icons';
 import { Sheet } from '@/look/Sheet';
 import { usePalette } from '@/look/useLook';
-import type { DraftContent } from '@/replica/draft';
+import type { DraftContent } from '@yellow-latch/replica/storage/draft';
 
 import { SendRow } from './SendRow';
 

@@ -10,10 +10,10 @@ import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { keepingFocus } from '@/look/keepingFocus';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { ArrangeBoard } from './ArrangeBoard';
-import { pinnedOf } from './board';
+import { pinnedOf } from '@yellow-latch/replica/commands/tapBoard';
 import { PinSheet } from './PinSheet';
 
 interface TapBoardProps {

@@ -11,7 +11,7 @@ import { tellExpansionError } from '@/answers/expansion/words';
 import { FACES, STRONG } from '@/look/fonts';
 import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { Pad, type AskedEvent } from './pad';
 import { entriesOf, type Rated } from './useDeviceList';

@@ -2,7 +2,7 @@ import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
 
 import { deviceLabel } from '@/answers/audit/sentences';
 import { ChoiceChip } from '@/look/ChoiceChip';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 /** Whether a device has a keyboard on glass, for which one on the page stands in. */
 export function standsIn(device: ProfileId): boolean {

@@ -6,7 +6,7 @@ import type { Live } from '@/frame/live';
 import { FACES } from '@/look/fonts';
 import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
-import type { DraftContent } from '@/replica/draft';
+import type { DraftContent } from '@yellow-latch/replica/storage/draft';
 
 import { OFFERS_ID, offerId } from './OffersStrip';
 import { Pad, type PadEvent, type PadState } from './pad';
@@ -79,7 +79,7 @@ export function WritePad({
   // Who cannot see the strip hears where in it the arrows are.
   useEffect(
     () =>
-      chosen.follow((index) => {
+      chosen.subscribe((index) => {
         const field = area.current;
         if (index === null) {
           field?.removeAttribute('aria-activedescendant');

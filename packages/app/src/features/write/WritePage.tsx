@@ -7,8 +7,8 @@ import { useNotice } from '@/frame/Notices';
 import { SyncLine } from '@/frame/SyncLine';
 import { Sheet } from '@/look/Sheet';
 import { useIsWide, usePalette } from '@/look/useLook';
-import type { DraftContent } from '@/replica/draft';
-import { useList } from '@/replica/ReplicaProvider';
+import type { DraftContent } from '@yellow-latch/replica/storage/draft';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { BlanksSheet } from './BlanksSheet';
 import { DraftList } from './DraftList';

@@ -2,7 +2,7 @@ import { DeviceList, MissedChances, type Refused } from '@yellow-latch/core/comp
 import { compile, settleRules, type Told } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, THIS_APP } from '@yellow-latch/core/fit';
 
-import type { DraftContent } from '@/replica/draft';
+import type { DraftContent } from '@yellow-latch/replica/storage/draft';
 
 import { Pad, type PadEvent, type PadState } from './pad';
 

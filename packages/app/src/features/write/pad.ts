@@ -26,7 +26,7 @@ import {
 } from '@yellow-latch/core/fire';
 import { clustersOf } from '@yellow-latch/core/model';
 
-import type { DraftContent } from '@/replica/draft';
+import type { DraftContent } from '@yellow-latch/replica/storage/draft';
 
 /** Input types (W3C Input Events Level 2) by what they mean to a typing session. */
 const HOW: Record<string, 'typing' | 'composing' | 'backspace' | 'paste'> = {

@@ -1,6 +1,6 @@
 import type { OpenBlank } from '@yellow-latch/core/expansion';
 
-import { useKept } from '@/replica/useKept';
+import { useKept } from '@/frame/replica/useKept';
 
 /** What was filled in lately, by what the blank is called, the newest first. Of this device alone. */
 export type Recent = Readonly<Record<string, readonly string[]>>;

@@ -1,6 +1,6 @@
 import type { ProfileId } from '@yellow-latch/core/fit';
 
-import { useKept } from '@/replica/useKept';
+import { useKept } from '@/frame/replica/useKept';
 
 /** How Write is set up on this device. */
 export interface WriteSettings {

@@ -17,12 +17,12 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
 import { MASK } from '@/answers/audit/sentences/mask';
-import { countUse } from '@/answers/effort/uses';
+import { countUse } from '@yellow-latch/replica/storage/uses';
 import { useSendUses } from '@/answers/effort/useSendUses';
 import { whenIdle } from '@/frame/fetched';
 import { Live } from '@/frame/live';
 import { usePalette } from '@/look/useLook';
-import { useList, useOpened } from '@/replica/ReplicaProvider';
+import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 
 import type { PadEvent, PadState } from './pad';
 import type { WriteSettings } from './settings';

@@ -5,10 +5,10 @@ import { THIS_APP, type DeviceProfile } from '@yellow-latch/core/fit';
 import { isMade, type Shortcut, type ShortcutSet } from '@yellow-latch/core/model';
 import { useEffect, useMemo, useRef, useState } from 'react';
 
-import { readCounts, usesFrom } from '@/answers/effort/uses';
+import { readCounts, usesFrom } from '@yellow-latch/replica/storage/uses';
 import { useLatest } from '@/look/useLatest';
-import { changeBetween } from '@/replica/listChange';
-import { useOpened } from '@/replica/ReplicaProvider';
+import { changeBetween } from '@yellow-latch/replica/storage/listDiff';
+import { useOpened } from '@/frame/replica/ReplicaProvider';
 
 /** What of a shortcut matters to firing; how often it is used, where that is known. */
 export type Rated = Pick<Shortcut, 'id' | 'code' | 'content' | 'kind' | 'setId' | 'rules'> & { readonly uses?: number };

@@ -2,10 +2,19 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 
 import { useNotice } from '@/frame/Notices';
-import { draftOf, type Draft, type DraftContent } from '@/replica/draft';
-import { useOpened } from '@/replica/ReplicaProvider';
+import { draftOf, type Draft, type DraftContent } from '@yellow-latch/replica/storage/draft';
+import { Subscribable } from '@yellow-latch/core/subscribable';
+import { useOpened } from '@/frame/replica/ReplicaProvider';
 
-import { dropDraft, keepDraft, lastDraft, listDrafts, openDraft, restoreDraft, type DraftLine } from './drafts';
+import {
+  dropDraft,
+  keepDraft,
+  lastDraft,
+  listDrafts,
+  openDraft,
+  restoreDraft,
+  type DraftLine,
+} from '@yellow-latch/replica/storage/drafts';
 
 /** A pause in typing after which the text is kept, in ms. */
 const PAUSE = 250;
@@ -34,8 +43,7 @@ export function useDrafts(): Drafts {
   const current = useRef<Draft | null>(null);
   const unkept = useRef<(() => DraftContent) | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const [listeners] = useState(() => new Set<() => void>());
-  const tellChanged = useCallback(() => listeners.forEach((call) => call()), [listeners]);
+  const [changes] = useState(() => new Subscribable());
   /** One write after the other, so that versions count up. */
   const writing = useRef(Promise.resolve());
 
@@ -59,7 +67,7 @@ export function useDrafts(): Drafts {
         const { type, draft: kept } = await keepDraft(db, { ...draft, version });
         if (current.current?.id === of) current.current = kept;
         setTrouble(null);
-        tellChanged();
+        changes.emit();
         if (type === 'beside') notify({ text: 'Another tab has changed this draft. Both are kept, as two drafts.' });
       } catch (error) {
         if (current.current?.id === of) unkept.current ??= content;
@@ -67,7 +75,7 @@ export function useDrafts(): Drafts {
       }
     });
     return writing.current;
-  }, [db, notify, tellChanged]);
+  }, [db, notify, changes]);
 
   useEffect(() => {
     void lastDraft(db).then(show);
@@ -114,7 +122,7 @@ export function useDrafts(): Drafts {
     (id: string) => {
       void flush().then(async () => {
         const draft = await dropDraft(db, id);
-        tellChanged();
+        changes.emit();
         const isOpen = current.current?.id === id;
         if (isOpen) showNow(draftOf(''));
         if (!draft) return;
@@ -122,22 +130,15 @@ export function useDrafts(): Drafts {
           text: 'The draft is deleted.',
           action: {
             label: 'Undo',
-            onPress: () => void restoreDraft(db, draft).then(() => (isOpen ? open(id) : tellChanged())),
+            onPress: () => void restoreDraft(db, draft).then(() => (isOpen ? open(id) : changes.emit())),
           },
         });
       });
     },
-    [db, flush, notify, open, showNow, tellChanged],
+    [db, flush, notify, open, showNow, changes],
   );
   const list = useCallback(() => writing.current.then(() => listDrafts(db)), [db]);
-  const subscribe = useCallback(
-    (call: () => void) => {
-      listeners.add(call);
-      return () => void listeners.delete(call);
-    },
-    [listeners],
-  );
-  return { opened, trouble, touched, list, subscribe, open, startNew, drop };
+  return { opened, trouble, touched, list, subscribe: changes.subscribe, open, startNew, drop };
 }
 
 function tellTrouble(error: unknown): string {

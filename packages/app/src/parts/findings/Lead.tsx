@@ -8,7 +8,7 @@ import { tellFinding } from '@/answers/audit/sentences';
 import { LatchButton } from '@/look/LatchButton';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
-import { useOpened } from '@/replica/ReplicaProvider';
+import { useOpened } from '@/frame/replica/ReplicaProvider';
 
 import { pathOf } from './path';
 import { useCodes } from './useCodes';

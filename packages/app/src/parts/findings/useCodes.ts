@@ -1,7 +1,7 @@
 import type { Shortcut } from '@yellow-latch/core/model';
 import { useMemo } from 'react';
 
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 /** The list's shortcuts by their ids, for sentences and evidence that name them. */
 export function useCodes(): { shortcutOf: (id: string) => Shortcut | undefined; codeOf: (id: string) => string } {

@@ -1,6 +1,6 @@
 import { useChosen } from '@/parts/choosing';
 import { Choice } from '@/look/Choice';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import type { What } from './what';
 

@@ -1,7 +1,7 @@
 import type { Outgoing } from '@yellow-latch/core/exchange';
 import type { Shortcut } from '@yellow-latch/core/model';
 
-import type { ListView } from '@/replica/view';
+import type { ListView } from '@yellow-latch/replica/storage/view';
 
 /** Which part of the list goes out: all of it, what is chosen, or a set. */
 export type What = 'all' | 'chosen' | `set ${string}`;

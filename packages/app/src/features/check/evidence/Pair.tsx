@@ -8,7 +8,7 @@ import { CodePlate } from '@/look/CodePlate';
 import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import type { Codes } from '@/parts/findings/useCodes';
 

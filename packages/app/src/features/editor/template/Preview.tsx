@@ -13,7 +13,7 @@ import { ChoiceChip } from '@/look/ChoiceChip';
 import { STRONG } from '@/look/fonts';
 import { Formatted } from '@/look/Formatted';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 /** What a shortcut would give now, here and on the devices in use. */
 export default function Preview({ shortcut }: { shortcut: Expandable }) {

@@ -7,7 +7,7 @@ import { expansionRoom } from '@/answers/expansion/context';
 import { tellTemplateProblem } from '@/answers/expansion/words';
 import { Field } from '@/look/Field';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import type { ExpansionFieldProps, Started } from '../expansionProps';
 import { InsertRow } from '../InsertRow';

@@ -1,0 +1,135 @@
+import { mayManage, type May } from '@yellow-latch/core/sync';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { createContext, use, useCallback, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
+
+import { useNotice } from '@/frame/Notices';
+
+import { makeCurrentDevice, openCurrentDevice, type OpenedDevice } from '@yellow-latch/replica/storage/currentDevice';
+import { newDeviceState } from '@yellow-latch/replica/storage/device';
+import { keepForGood, NotKeptError, ONLY_USE, tellNotKept } from './keeping';
+import { onlyCounts } from '@yellow-latch/replica/storage/write';
+import { Replica } from '@yellow-latch/replica/storage/replica';
+import type { Write } from '@yellow-latch/replica/storage/write';
+import type { ListView } from '@yellow-latch/replica/storage/view';
+import { server } from '@yellow-latch/replica/sync/server';
+import { Sync, type SyncState } from '@yellow-latch/replica/sync/sync';
+
+interface Opened {
+  replica: Replica;
+  sync: Sync;
+}
+
+/** This browser is in no list: it was in none yet (null), or is the device here no more. */
+export interface Outside {
+  device: OpenedDevice | null;
+}
+
+const ReplicaContext = createContext<Opened | null>(null);
+
+/** What is asked of the server: devices, history. The list itself is on this device, and read from the replica. */
+const queryClient = new QueryClient({
+  defaultOptions: { queries: { networkMode: 'always', staleTime: Infinity, retry: false } },
+});
+
+async function openReplica(): Promise<Opened | Outside> {
+  const device = (await openCurrentDevice()) ?? (await throughOpenDoor());
+  if (device === null || device.state.out !== null) return { device };
+  const replica = await Replica.open(device.db, device.state);
+  const sync = new Sync(replica, server, () => location.reload());
+  sync.start();
+  return { replica, sync };
+}
+
+/** The device that this browser becomes without being asked, where the server takes everybody into its one list. */
+async function throughOpenDoor(): Promise<OpenedDevice | null> {
+  const { open } = await server.door().catch(() => ({ open: false }));
+  return open ? makeCurrentDevice(newDeviceState()) : null;
+}
+
+interface ReplicaProviderProps {
+  children: ReactNode;
+  /** Shown where the browser keeps no data for us. */
+  renderError: (error: Error) => ReactNode;
+  /** Shown while this browser is in no list. */
+  renderStart: (outside: Outside) => ReactNode;
+  open?: () => Promise<Opened | Outside>;
+}
+
+/** Opens this device's replica, keeps it in step, and lets the screens below read and write it. */
+export function ReplicaProvider({ children, renderError, renderStart, open = openReplica }: ReplicaProviderProps) {
+  const [opened, setOpened] = useState<Opened | Outside | Error | null>(null);
+  useEffect(() => {
+    let stop = () => {};
+    open().then(
+      (result) => {
+        if ('device' in result) {
+          setOpened(result);
+          return;
+        }
+        stop = result.sync.onDevices(() => void queryClient.invalidateQueries({ queryKey: ['directory'] }));
+        setOpened(result);
+      },
+      (error: unknown) => setOpened(error instanceof Error ? error : new Error(String(error))),
+    );
+    return () => stop();
+  }, [open]);
+  if (opened === null) return null;
+  if (opened instanceof Error) return renderError(opened);
+  if ('device' in opened) return renderStart(opened);
+  return (
+    <QueryClientProvider client={queryClient}>
+      <ReplicaContext value={opened}>{children}</ReplicaContext>
+    </QueryClientProvider>
+  );
+}
+
+export function useOpened(): Opened {
+  const opened = use(ReplicaContext);
+  if (!opened) throw new Error('outside of ReplicaProvider');
+  return opened;
+}
+
+/** The list as it stands on this device. */
+export function useList(): ListView {
+  const { replica } = useOpened();
+  return useSyncExternalStore(replica.subscribe, () => replica.read());
+}
+
+/** How this device stands to the server. */
+export function useSyncState(): SyncState {
+  const { sync } = useOpened();
+  return useSyncExternalStore(sync.subscribe, () => sync.state);
+}
+
+/** Whether this device may edit the list or only use it. */
+export function useMay(): May {
+  return useSyncState().mayOnlyUse ? 'use' : 'edit';
+}
+
+/** Whether this device looks after the list: lets others in, sets what they may do, deletes it. */
+export function useManages(): boolean {
+  const { replica } = useOpened();
+  return mayManage({ may: useMay(), takes: replica.state.takes });
+}
+
+/** Writes to the list. Resolves, with the ids written, when the outbox holds the changes. */
+export function useWrite(): (...writes: Write[]) => Promise<string[]> {
+  const { replica, sync } = useOpened();
+  const notify = useNotice();
+  return useCallback(
+    async (...writes) => {
+      if (replica.state.may === 'use' && !writes.every((write) => replica.staysHere(write) || onlyCounts(write))) {
+        notify({ text: ONLY_USE });
+        throw new NotKeptError(ONLY_USE);
+      }
+      const ids = await replica.write(writes).catch((error: unknown) => {
+        notify({ text: tellNotKept(error) });
+        throw new NotKeptError(error);
+      });
+      sync.wrote();
+      void keepForGood();
+      return ids;
+    },
+    [replica, sync, notify],
+  );
+}

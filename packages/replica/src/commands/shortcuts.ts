@@ -1,0 +1,82 @@
+/** Shortcuts edited, deleted, kept on one device alone, and shared again. */
+import type { Shortcut, ShortcutFields } from '@yellow-latch/core/model';
+
+import { inOrder, type Command } from './command';
+
+/** All that a shortcut holds, as a new record takes it. */
+export function fieldsOf({
+  code,
+  content,
+  kind,
+  setId,
+  rules,
+  usesAWeek,
+  former,
+  pinned,
+  note,
+  language,
+}: Shortcut): ShortcutFields {
+  return { code, content, kind, setId, rules, usesAWeek, former, pinned, note, language };
+}
+
+export function editing(before: Shortcut, fields: Partial<ShortcutFields>): Command {
+  const { id } = before;
+  const was = Object.fromEntries(Object.keys(fields).map((name) => [name, before[name as keyof ShortcutFields]]));
+  return {
+    writes: [{ type: 'shortcut', id, fields }],
+    undo: () => [{ type: 'shortcut', id, fields: was }],
+  };
+}
+
+/** One change to each of several, as `fieldsFor` says; what is so already is left as it is. */
+export function editingAll(
+  shortcuts: readonly Shortcut[],
+  fieldsFor: (shortcut: Shortcut) => Partial<ShortcutFields>,
+): Command {
+  const commands = shortcuts.flatMap((shortcut) => {
+    const fields = fieldsFor(shortcut);
+    const isSame = Object.entries(fields).every(
+      ([name, value]) => JSON.stringify(value) === JSON.stringify(shortcut[name as keyof ShortcutFields]),
+    );
+    return isSame ? [] : [editing(shortcut, fields)];
+  });
+  return inOrder(...commands);
+}
+
+export function deleting(shortcuts: readonly Shortcut[]): Command {
+  return {
+    writes: shortcuts.map(({ id }) => ({ type: 'shortcut', id, fields: { deleted: true } })),
+    undo: () =>
+      shortcuts.map((shortcut) =>
+        shortcut.private
+          ? { type: 'shortcut', id: shortcut.id, isPrivate: true, fields: fieldsOf(shortcut) }
+          : { type: 'shortcut', id: shortcut.id, fields: { deleted: false } },
+      ),
+  };
+}
+
+/** From every device to this one alone: what the others and the server hold is erased. `edited`: what changes with it. */
+export function makingPrivate(shortcut: Shortcut, edited: Partial<ShortcutFields> = {}): Command {
+  const { id } = shortcut;
+  return {
+    writes: [
+      { type: 'shortcut', id, fields: { deleted: 'erased' } },
+      { type: 'shortcut', isPrivate: true, fields: { ...fieldsOf(shortcut), ...edited } },
+    ],
+    undo: ([, own]) => [
+      { type: 'shortcut', id: own, fields: { deleted: true } },
+      { type: 'shortcut', id, fields: { deleted: false, ...fieldsOf(shortcut) } },
+    ],
+  };
+}
+
+/** From this device alone to all of them. */
+export function sharing(shortcut: Shortcut, edited: Partial<ShortcutFields> = {}): Command {
+  return {
+    writes: [...deleting([shortcut]).writes, { type: 'shortcut', fields: { ...fieldsOf(shortcut), ...edited } }],
+    undo: ([, shared]) => [
+      { type: 'shortcut', id: shared, fields: { deleted: 'erased' } },
+      ...deleting([shortcut]).undo([]),
+    ],
+  };
+}

@@ -1,0 +1,85 @@
+/**
+ * A device's database as the version before the renames of November 2026 left it (made by that version, names of
+ * stores, fields and values as they were): it opens, and nothing in it is lost.
+ */
+import { openDB } from 'idb';
+
+import old from '../../fixtures/database-5.json';
+import { openDatabase } from './database';
+import { newDeviceState } from './device';
+import { lastDraft } from './drafts';
+import { Replica } from './replica';
+import { readCounts } from './uses';
+
+const [[, state]] = old.stores.state as [[string, { id: string }]];
+
+async function opened(): Promise<Replica> {
+  const db = await openDB(`yellow-latch-${state.id}`, old.version, {
+    upgrade(empty) {
+      for (const [name, entries] of Object.entries(old.stores)) {
+        const isNumbered = name === 'outbox' || name === 'blocks';
+        const store = empty.createObjectStore(name, isNumbered ? { autoIncrement: true } : undefined);
+        for (const [key, value] of entries as [IDBValidKey, unknown][]) void store.put(value, key);
+      }
+    },
+  });
+  db.close();
+  const database = await openDatabase(state.id);
+  return Replica.open(database, newDeviceState(await database.get('state', 'device')));
+}
+
+let replica: Replica;
+beforeAll(async () => {
+  replica = await opened();
+});
+
+test('every store of it is known', () => {
+  expect(Object.keys(old.stores).sort()).toEqual([...replica.db.objectStoreNames].sort());
+});
+
+test('the list is as it was: records, what waits on top of them, private ones, what was ignored', () => {
+  const { shortcuts, sets, left, conventions, languages, devices } = replica.read();
+  expect(shortcuts.map(({ code, private: isPrivate }) => [code, isPrivate])).toEqual([
+    [';full', false],
+    [';new', false],
+    [';tune', true],
+    [';wrk', false],
+  ]);
+  expect(shortcuts.at(-1)).toMatchObject({ content: { expansion: '12 Mill Lane' }, used: { count: 3 } });
+  expect(sets.map(({ name }) => name)).toEqual(['Workshop']);
+  expect(left).toMatchObject([{ finding: 'word', about: 'ws', reason: 'I never write it' }]);
+  expect(conventions).toMatchObject([{ mark: { place: 'before', marker: ';' } }]);
+  expect([languages, devices]).toEqual([
+    ['en', 'de'],
+    ['app', 'phone-list'],
+  ]);
+});
+
+test('the outbox goes on its way, and what was refused is told', () => {
+  expect(replica.waiting.map(({ n, fields }) => [n, Object.keys(fields)[0]])).toEqual([
+    [1, 'code'],
+    [2, 'rules'],
+    [3, 'used'],
+    [4, 'deleted'],
+  ]);
+  expect(replica.refusals).toEqual(['this list is full']);
+  const [, second] = replica.waiting;
+  expect(second!.together).toBe(replica.waiting[0]!.together);
+});
+
+test('the device knows who it is, what it may do, and which sets it gets', () => {
+  const setId = replica.read().sets[0]!.id;
+  expect(replica.state).toMatchObject({ id: state.id, may: 'edit', through: 7, last: 'c7' });
+  expect(JSON.stringify(replica.state)).toContain(JSON.stringify([null, setId]));
+});
+
+test('the draft is there with what can be undone in it, and so is what was counted', async () => {
+  const draft = await lastDraft(replica.db);
+  expect([draft.text, draft.history.done.length]).toEqual(['Dear 12 Mill Lane', 2]);
+  expect(Object.values((await readCounts(replica.db))!.counts)).toEqual([3]);
+});
+
+test('what is written next comes after what waits', async () => {
+  await replica.write([{ type: 'shortcut', id: replica.read().shortcuts[1]!.id, fields: { note: 'later' } }]);
+  expect(replica.waiting.map(({ n }) => n)).toEqual([1, 2, 3, 4, 5]);
+});

@@ -1,0 +1,45 @@
+import type { DeviceKind } from '@yellow-latch/core/sync';
+import { v7 as uuid } from 'uuid';
+
+import { makeCurrentDevice, succeedDevice, type OpenedDevice } from '../storage/currentDevice';
+import { newDeviceState, newSecret, welcomedState } from '../storage/device';
+import { Replica, UNSENT, type Unsent } from '../storage/replica';
+import { server } from './server';
+
+/** A way into a list: a new one, a code from a device that is in, or the spare key. */
+export type Entrance = { type: 'new' } | { type: 'code'; code: string } | { type: 'spare key'; key: string };
+
+export interface Introduced {
+  name: string;
+  kind: DeviceKind;
+}
+
+const NEW_LIST = 'My list';
+
+/**
+ * Makes this browser a device of a list. To begin one takes no server: it hears of the list later. What this browser
+ * held as the device it was before goes along, and what that had not sent, if this is the same list.
+ */
+export async function enter(entrance: Entrance, introduced: Introduced, before: OpenedDevice | null): Promise<void> {
+  const me = { id: uuid(), secret: newSecret(), ...introduced };
+  const state =
+    entrance.type === 'new'
+      ? newDeviceState({ ...me, listName: NEW_LIST, begins: { id: uuid(), name: NEW_LIST } })
+      : welcomedState(
+          me,
+          await (entrance.type === 'code' ? server.join(entrance.code, me) : server.recover(entrance.key, me)),
+        );
+  const { db } = before ? await succeedDevice(before.db, state) : await makeCurrentDevice(state);
+  const unsent = (await db.get('kept', UNSENT)) as Unsent | undefined;
+  if (unsent && unsent.listId === state.listId && state.listId !== null) {
+    const replica = await Replica.open(db, state);
+    if (unsent.writes.length > 0) await replica.write(unsent.writes);
+    await db.delete('kept', UNSENT);
+  }
+  db.close();
+}
+
+/** How many changes this browser still holds of the list it was in. */
+export async function countUnsent({ db }: OpenedDevice): Promise<number> {
+  return ((await db.get('kept', UNSENT)) as Unsent | undefined)?.writes.length ?? 0;
+}

@@ -1,0 +1,106 @@
+import {
+  DirectorySchema,
+  DoorSchema,
+  HistorySchema,
+  InvitationSchema,
+  PageSchema,
+  ProblemSchema,
+  SpareKeySchema,
+  TakenSchema,
+  WelcomeSchema,
+  type Change,
+  type DeviceSettings,
+  type Directory,
+  type Door,
+  type History,
+  type Invitation,
+  type NewDevice,
+  type NewList,
+  type Page,
+  type Problem,
+  type Taken,
+  type Welcome,
+} from '@yellow-latch/core/sync';
+import type { z } from 'zod';
+
+import type { Position } from '../storage/replica';
+
+/** The server answered, and said no. */
+export class RefusedError extends Error {
+  readonly refusal = true;
+
+  constructor(readonly problem: Problem) {
+    super(problem.detail ?? problem.title);
+  }
+
+  /** The last part of the problem's type. */
+  get slug(): string {
+    return this.problem.type.split('/').at(-1)!;
+  }
+}
+
+export function isRefusal(error: unknown): error is RefusedError {
+  return (error as Partial<RefusedError> | null)?.refusal === true;
+}
+
+/** No answer in this time, in ms, is no answer. */
+const PATIENCE = 15_000;
+
+interface Asked {
+  method?: 'POST' | 'PATCH' | 'DELETE';
+  body?: unknown;
+}
+
+async function ask<T>(path: string, schema: z.ZodType<T> | null, { method, body }: Asked = {}): Promise<T> {
+  const response = await fetch(`/api${path}`, {
+    method,
+    headers: body === undefined ? undefined : { 'Content-Type': 'application/json' },
+    body: body === undefined ? undefined : JSON.stringify(body),
+    credentials: 'same-origin',
+    signal: AbortSignal.timeout(PATIENCE),
+  });
+  if (!response.ok) throw new RefusedError(ProblemSchema.parse(await response.json()));
+  return schema ? schema.parse(await response.json()) : (undefined as T);
+}
+
+const post = <T>(path: string, schema: z.ZodType<T>, body: unknown = {}) => ask(path, schema, { method: 'POST', body });
+
+function queryOf({ since, last }: Position): string {
+  return `since=${since}${last === null ? '' : `&last=${last}`}`;
+}
+
+/** The server as one device sees it. A failed connection rejects with the browser's own error. */
+export const server = {
+  door: (): Promise<Door> => ask('/door', DoorSchema),
+  enter: (device: NewDevice): Promise<Welcome> => post('/devices', WelcomeSchema, device),
+  begin: (list: NewList['list'], device: NewDevice): Promise<Welcome> =>
+    post('/lists', WelcomeSchema, { list, device }),
+  join: (code: string, device: NewDevice): Promise<Welcome> => post('/joins', WelcomeSchema, { code, device }),
+  recover: (spareKey: string, device: NewDevice): Promise<Welcome> =>
+    post('/recoveries', WelcomeSchema, { spareKey, device }),
+  succeed: (device: string, next: NewDevice): Promise<Welcome> => post(`/d/${device}/successor`, WelcomeSchema, next),
+
+  push: (device: string, changes: Change[]): Promise<Taken> => post(`/d/${device}/changes`, TakenSchema, { changes }),
+  pull: (device: string, from: Position): Promise<Page> =>
+    ask(`/d/${device}/pages?${queryOf(from)}`, PageSchema as z.ZodType<Page>),
+  follow: (device: string, from: Position) => new EventSource(`/api/d/${device}/stream?${queryOf(from)}`),
+
+  history: (device: string, query: Record<string, string>): Promise<History> =>
+    ask(`/d/${device}/history?${String(new URLSearchParams(query))}`, HistorySchema as z.ZodType<History>),
+  directory: (device: string): Promise<Directory> => ask(`/d/${device}/devices`, DirectorySchema),
+  setDevice: (device: string, other: string, settings: DeviceSettings): Promise<Directory> =>
+    ask(`/d/${device}/devices/${other}`, DirectorySchema, { method: 'PATCH', body: settings }),
+  signOut: (device: string, other: string): Promise<Directory> =>
+    ask(`/d/${device}/devices/${other}`, DirectorySchema, { method: 'DELETE' }),
+  invite: (device: string): Promise<Invitation> => post(`/d/${device}/invitations`, InvitationSchema),
+  withdraw: (device: string, code: string): Promise<void> =>
+    ask<void>(`/d/${device}/invitations/${code}`, null, { method: 'DELETE' }),
+  /** Deletes the list, for all of its devices. */
+  deleteList: (device: string): Promise<void> => ask<void>(`/d/${device}/list`, null, { method: 'DELETE' }),
+  makeSpareKey: async (device: string): Promise<string> =>
+    (await post(`/d/${device}/spare-key`, SpareKeySchema)).spareKey,
+};
+
+export type Server = typeof server;
+/** What of the server keeps a device in step. */
+export type SyncServer = Pick<Server, 'door' | 'enter' | 'begin' | 'succeed' | 'push' | 'pull' | 'follow'>;

@@ -76,8 +76,9 @@ function compare(list: CompiledList, plain: ReturnType<typeof baseline>, { text,
   const ids = (items: readonly { id: string }[]) => items.map(({ id }) => id).join(' ');
   for (const caret of carets) {
     const answer = plain(text, caret);
-    const matches = list.matchesEndingAt(text, caret).map(({ entry }) => entry);
-    const offers = list.offersFor(text, caret, 8).map(({ entry }) => entry);
+    const place = list.at(text, caret);
+    const matches = place.matches().map(({ entry }) => entry);
+    const offers = place.offers(8).map(({ entry }) => entry);
     const isSame =
       ids(offers) === ids(answer.offers) &&
       ids(matches) === ids([...answer.matches].sort((a, b) => b.code.length - a.code.length));
@@ -91,8 +92,10 @@ function compare(list: CompiledList, plain: ReturnType<typeof baseline>, { text,
  */
 function alike(large: Draft, list: CompiledList, small: Draft, smallList: CompiledList, seed: number): [Draft, Draft] {
   const random = randomFrom(seed);
-  const found = (of: CompiledList, text: string, caret: number) =>
-    of.matchesEndingAt(text, caret).length * 9 + of.offersFor(text, caret, 8).length;
+  const found = (of: CompiledList, text: string, caret: number) => {
+    const place = of.at(text, caret);
+    return place.matches().length * 9 + place.offers(8).length;
+  };
   const bySize = new Map<number, number[]>();
   for (const caret of small.carets) {
     const size = found(smallList, small.text, caret);
@@ -123,7 +126,8 @@ export function keystroke(): Figure[] {
     (list: CompiledList, { text, carets }: typeof draft) =>
     () => {
       for (const caret of carets) {
-        sink += list.matchesEndingAt(text, caret).length + list.offersFor(text, caret, 8).length;
+        const place = list.at(text, caret);
+        sink += place.matches().length + place.offers(8).length;
       }
     };
   const [alikeLarge, alikeSmall] = alike(draft, compiled, draftSmall, compiledSmall, 2);

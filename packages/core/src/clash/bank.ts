@@ -162,7 +162,7 @@ export function hitsIn(list: CompiledList, typed: string, isMiddle = false): Hit
   const isEnd = list.isDelimiter;
   for (let end = 1; end <= text.length; end += 1) {
     const isEnded = end === text.length || isEnd(String.fromCodePoint(text.codePointAt(end)!));
-    const matches = list.matchesEndingAt(text, end);
+    const matches = list.at(text, end).matches();
     for (const way of ['instant', 'delimiter'] as const) {
       if (way === 'delimiter' && !isEnded) continue;
       const match = matches.find(

@@ -55,7 +55,8 @@ export function loopsOf(entries: readonly FiringEntry[], list: CompiledList): Ma
     if (held === null || held.fires === 'offer') continue;
     const kept = held.fires === 'delimiter' && held.delimiter === 'keep';
     const match = list
-      .matchesEndingAt(entry.expansion, entry.expansion.length)
+      .at(entry.expansion, entry.expansion.length)
+      .matches()
       .find((found) => found.entry.fires === 'instant' || (found.entry.fires === 'delimiter' && kept));
     if (match) next.set(entry.id, match.entry.id);
   }

@@ -46,7 +46,7 @@ export class DeviceList {
 
   /** The code that ends at `end` and that the device could not take. */
   refusedAt(text: string, end: number): Refused | null {
-    const match = this.refused?.matchesEndingAt(text, end)[0];
+    const match = this.refused?.at(text, end).matches()[0];
     return match
       ? { id: match.entry.id, typed: text.slice(match.start, match.end), why: this.reasons.get(match.entry.id)! }
       : null;

@@ -1,6 +1,5 @@
 import { FOLDED, UNITS } from './character';
 import { FirstWords } from './firstWords';
-import type { Folded } from './fold';
 import type { FiringEntry } from './rules';
 
 /** An entry under its match key. */
@@ -212,15 +211,25 @@ export class CodeTree {
     return low < end && edgeUnit[low] === unit ? this.edgeTo[low]! : NOWHERE;
   }
 
-  /** The branch of the codes that begin with the stretch from `from` to the end. */
-  branchOf({ units, length }: Folded, from: number): Branch {
+  /** The branch of the codes that begin with `text[from, to)`, folded unit by unit. */
+  branchOf(text: string, from: number, to: number): Branch {
     let branch: Branch = ROOT;
-    for (let at = from; at < length; at += 1) {
-      branch = this.step(branch, units[at]!);
-      if (branch < 0) return this.goesOn(~branch, at + 1 - from, units, at + 1, length) ? branch : NOWHERE;
+    for (let at = from; at < to; at += 1) {
+      branch = this.step(branch, UNITS[text.charCodeAt(at)]! & FOLDED);
+      if (branch < 0) return this.goesOnAs(~branch, at + 1 - from, text, at + 1, to) ? branch : NOWHERE;
       if (branch === NOWHERE) return NOWHERE;
     }
     return branch;
+  }
+
+  /** Whether the key at `position`, from its unit `depth` on, begins with `text[from, to)`. */
+  private goesOnAs(position: number, depth: number, text: string, from: number, to: number): boolean {
+    const key = this.starts[position]! + depth;
+    if (key + to - from > this.starts[position + 1]!) return false;
+    for (let i = 0; from + i < to; i += 1) {
+      if (this.units[key + i] !== (UNITS[text.charCodeAt(from + i)]! & FOLDED)) return false;
+    }
+    return true;
   }
 
   /** Whether the key at `position`, from its unit `depth` on, begins with `units[from, to)`. */

@@ -14,14 +14,13 @@ export const EDGE = 1;
 /** Set where a unit begins a character that ends codes by our standard. */
 export const END = 2;
 
-/** Folded units of a stretch of text: those from `first` up to `length` of larger buffers. */
+/** Folded units of a text: those up to `length` of larger buffers. */
 export interface Folded {
   readonly units: Uint16Array;
   /** For each unit that begins a cluster, the cluster's offset in the text; -1 inside one. */
   readonly offsets: Int32Array;
   /** For each unit EDGE and END, where they apply. */
   readonly marks: Uint8Array;
-  first: number;
   length: number;
 }
 
@@ -37,12 +36,11 @@ export type FoldedText = (
   readonly made?: MadeText;
 };
 
-export function foldedBuffer(size: number): Folded {
+function foldedBuffer(size: number): Folded {
   return {
     units: new Uint16Array(size),
     offsets: new Int32Array(size),
     marks: new Uint8Array(size),
-    first: 0,
     length: 0,
   };
 }
@@ -89,51 +87,50 @@ function append(into: Folded, key: string, text: string, offset: number): void {
 // ── before a caret ──────────────────────────────────────────────────────────────────────────
 
 /**
- * Folds what stands before `end`, into `into`: at most `longest` units of it, and nothing before
- * the last white space if `staysInToken`. Cost: linear in what it folds.
+ * The stretch before a caret, to be folded unit by unit as it is read: `units[first, end)`. Where every unit is a
+ * cluster by itself that is the text itself; else the clusters' foldings, with their places.
  */
-export function foldBefore(text: string, end: number, longest: number, staysInToken: boolean, into: Folded): void {
-  const { units, offsets, marks } = into;
-  const limit = Math.max(0, end - longest);
-  // Filled from its end backward: the edge of a unit is told when the one before it is known.
-  let at = units.length;
-  let from = end;
-  let after = 0;
-  for (; from > limit; from -= 1) {
-    const unit = unitOf(text.charCodeAt(from - 1));
-    if ((unit & JOINED) !== 0) return foldBeforeByCluster(text, end, longest, staysInToken, into);
-    if (from < end) marks[at] = isEdge(unit, after, text, from) ? EDGE : 0;
-    if (staysInToken && (unit & FOLDED) === 0x20) break;
-    at -= 1;
-    units[at] = unit;
-    offsets[at] = from - 1;
-    after = unit;
-  }
-  if (from === limit && from < end) {
-    const before = classBefore(text, from);
-    if ((before & JOINED) !== 0) return foldBeforeByCluster(text, end, longest, staysInToken, into);
-    marks[at] = isEdge(before, after, text, from) ? EDGE : 0;
-  }
-  into.first = at;
-  into.length = units.length;
+export interface Before {
+  readonly units: string;
+  readonly first: number;
+  readonly end: number;
+  /** For each unit that begins a cluster, the cluster's offset in the text; -1 inside one. Null: its own place. */
+  readonly offsets: readonly number[] | null;
 }
 
-function foldBeforeByCluster(text: string, end: number, longest: number, staysInToken: boolean, into: Folded): void {
+/**
+ * What stands before `end`: at most `longest` units of it, and nothing before the last white space if `staysInToken`.
+ * Cost: linear in that.
+ */
+export function foldBefore(text: string, end: number, longest: number, staysInToken: boolean): Before {
+  const limit = Math.max(0, end - longest);
+  let first = end;
+  for (; first > limit; first -= 1) {
+    const unit = unitOf(text.charCodeAt(first - 1));
+    if ((unit & JOINED) !== 0) return foldBeforeByCluster(text, end, longest, staysInToken);
+    if (staysInToken && (unit & FOLDED) === 0x20) break;
+  }
+  if (first === limit && first < end && (classBefore(text, first) & JOINED) !== 0)
+    return foldBeforeByCluster(text, end, longest, staysInToken);
+  return { units: text, first, end, offsets: null };
+}
+
+function foldBeforeByCluster(text: string, end: number, longest: number, staysInToken: boolean): Before {
   const from = safeStart(text, Math.max(0, end - longest * 4));
-  const clusters = clustersOf(text.slice(from, end));
   const kept: { key: string; offset: number }[] = [];
   let length = 0;
-  for (let i = clusters.length - 1; i >= 0; i -= 1) {
-    const cluster = clusters[i]!;
+  for (const cluster of clustersOf(text.slice(from, end)).reverse()) {
     if (staysInToken && /^\s/u.test(cluster.text)) break;
     const key = matchKey(cluster.text);
     length += key.length;
-    if (length > longest || length > into.units.length) break;
-    kept.push({ key, offset: from + cluster.index });
+    if (length > longest) break;
+    if (key !== '') kept.push({ key, offset: from + cluster.index });
   }
-  into.first = 0;
-  into.length = 0;
-  for (let i = kept.length - 1; i >= 0; i -= 1) append(into, kept[i]!.key, text, kept[i]!.offset);
+  kept.reverse();
+  const units = kept.map(({ key }) => key).join('');
+  for (let i = 0; i < units.length; i += 1) unitOf(units.charCodeAt(i));
+  const offsets = kept.flatMap(({ key, offset }) => [offset, ...Array<number>(key.length - 1).fill(-1)]);
+  return { units, first: 0, end: units.length, offsets };
 }
 
 // ── a whole text ────────────────────────────────────────────────────────────────────────────

@@ -14,8 +14,10 @@ export { hasEdgeBefore, type Edge } from './edge';
 export { difference, differenceAt, TextHistory, type Step } from './history';
 export { foldAll, foldMade, foldTyped, type FoldedText } from './fold';
 export { isEndedInPassing, madeForScan, madeForScanOfEach, madeOf, passingState, type MadeText } from './madeText';
-export { compile, CompiledList, heldBy, LARGEST_OVERLAY, type ListChange, type Match, type Offer } from './list';
+export { heldBy } from './layers';
+export { compile, CompiledList, LARGEST_OVERLAY, type ListChange } from './list';
 export { followOnDevice, type Followed, type Told } from './onDevice';
+export type { Match, Offer, Place } from './place';
 export { FoldedPlaces } from './places';
 export { applyEdit, type Edit, type Range } from './range';
 export {

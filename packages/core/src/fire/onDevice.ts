@@ -2,7 +2,8 @@ import { fitsCapitals } from './capitals';
 import { changesText, deviceText, type DeviceRule } from './deviceText';
 import { hasEdgeBefore } from './edge';
 import { difference } from './history';
-import type { CompiledList, Match } from './list';
+import type { CompiledList } from './list';
+import type { Match } from './place';
 import { applyEdit, isWithin, type Range } from './range';
 import {
   composedIn,
@@ -128,8 +129,8 @@ function explain(
   }
   const last = Array.from(typed).at(-1) ?? '';
   const isEnd = list.isDelimiter(last);
-  const ended = isEnd ? list.codesEndingAt(after.text, after.caret.start - last.length, true) : [];
-  const held = [...list.codesEndingAt(after.text, after.caret.start, true), ...ended].find(
+  const ended = isEnd ? list.at(after.text, after.caret.start - last.length, false).matches() : [];
+  const held = [...list.at(after.text, after.caret.start, false).matches(), ...ended].find(
     ({ entry, end }) => (entry.fires === 'instant') === (end === after.caret.start) || entry.fires === 'offer',
   );
   if (held) note({ rule: reasonOf(held, after), id: held.entry.id, typed: after.text.slice(held.start, held.end) });

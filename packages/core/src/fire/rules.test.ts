@@ -55,7 +55,7 @@ describe('1 ways to fire', () => {
       device(),
     );
     const settled = Object.fromEntries(
-      ['own', 'sets', 'lists'].map((code) => [code, list.matchesEndingAt(code, code.length)[0]!.entry]),
+      ['own', 'sets', 'lists'].map((code) => [code, list.at(code, code.length).matches()[0]!.entry]),
     );
     expect(settled).toMatchObject({
       own: { fires: 'delimiter', capitals: 'match', edge: 'word' },
@@ -297,8 +297,13 @@ describe('whatever comes', () => {
       entry('oar', `${index}`, { id: String(index).padStart(6, '0'), uses: index === 777 ? 1 : 0 }),
     );
     const list = listOf(equal);
-    expect(list.matchesEndingAt('oar', 3)[0]!.entry.expansion).toBe('0');
-    expect(list.offersFor('oa', 2, 2).map(({ entry: { expansion } }) => expansion)).toEqual(['777', '0']);
+    expect(list.at('oar', 3).matches()[0]!.entry.expansion).toBe('0');
+    expect(
+      list
+        .at('oa', 2)
+        .offers(2)
+        .map(({ entry: { expansion } }) => expansion),
+    ).toEqual(['777', '0']);
     expect(list.scan('oar oar')).toHaveLength(2);
   });
   test('a line of a million characters', () => {
@@ -329,12 +334,22 @@ describe('changes over a base', () => {
   const base = listOf([oar, entry('oak', 'tree')]);
   test('put, changed and removed ones count at once; the base is as it was', () => {
     const next = base.with({ put: [entry('oat', 'grain'), { ...oar, expansion: 'Boat club' }], remove: ['oak'] });
-    expect(next.offersFor('oa', 2).map(({ entry: { code } }) => code)).toEqual(['oar', 'oat']);
-    expect(next.matchesEndingAt('oar', 3).map(({ entry: { expansion } }) => expansion)).toEqual(['Boat club']);
-    expect(next.matchesEndingAt('oak', 3)).toEqual([]);
+    expect(
+      next
+        .at('oa', 2)
+        .offers()
+        .map(({ entry: { code } }) => code),
+    ).toEqual(['oar', 'oat']);
+    expect(
+      next
+        .at('oar', 3)
+        .matches()
+        .map(({ entry: { expansion } }) => expansion),
+    ).toEqual(['Boat club']);
+    expect(next.at('oak', 3).matches()).toEqual([]);
     expect(next.scan('oak oat')).toHaveLength(1);
     expect(next.overlaySize).toBe(3);
-    expect(base.matchesEndingAt('oak', 3)).toHaveLength(1);
+    expect(base.at('oak', 3).matches()).toHaveLength(1);
   });
   test('a list that was changed step by step equals one compiled at once', () => {
     const words = ['a', 'ab', 'abc', 'b c', 'bé', 'A', 'ac', 'bc', 'cab', 'ß'];
@@ -344,9 +359,9 @@ describe('changes over a base', () => {
     stepped = stepped.with({ remove: ['1', '7'] });
     const whole = listOf(all.filter(({ id }) => id !== '1' && id !== '7'));
     for (const text of ['a', 'ab', 'x ab', 'b', 'b c', 'cab', 'be\u0301', 'SS', 'A', '']) {
-      expect(stepped.matchesEndingAt(text, text.length)).toEqual(whole.matchesEndingAt(text, text.length));
-      expect(stepped.offersFor(text, text.length)).toEqual(whole.offersFor(text, text.length));
-      expect(stepped.liveStart(text, text.length)).toBe(whole.liveStart(text, text.length));
+      expect(stepped.at(text, text.length).matches()).toEqual(whole.at(text, text.length).matches());
+      expect(stepped.at(text, text.length).offers()).toEqual(whole.at(text, text.length).offers());
+      expect(stepped.at(text, text.length).liveStart()).toBe(whole.at(text, text.length).liveStart());
       expect(stepped.scan(text)).toEqual(whole.scan(text));
     }
   });

@@ -364,7 +364,7 @@ describe('a code whose text is asked for', () => {
   test('is asked for by an offer too', () => {
     const list = asking({ fires: 'offer' });
     const field = new Field(list).type(';re');
-    field.do({ type: 'take', offer: list.offersFor(';re', 3)[0]! });
+    field.do({ type: 'take', offer: list.at(';re', 3).offers()[0]! });
     expect(asked(field)).toMatchObject({ range: { start: 0, end: 3 } });
     expect(field.text).toBe(';re');
   });

@@ -1,5 +1,6 @@
 import { expansionFor, fitsCapitals } from './capitals';
-import type { CompiledList, Match, Offer } from './list';
+import type { CompiledList } from './list';
+import type { Match, Offer, Place } from './place';
 import { addRange, applyEdit, isWithin, shiftRanges, type Edit, type Range } from './range';
 
 /**
@@ -126,7 +127,8 @@ export function type(session: TypingSession, input: Input, list: CompiledList): 
 export function offersOf(session: TypingSession, list: CompiledList, limit = 8): Offer[] {
   if (session.isSecret || session.composition || !list.profile.ways.includes('offer')) return [];
   if (session.caret.start !== session.caret.end) return [];
-  return list.offersFor(session.text, session.caret.start, limit).filter((offer) => !isWithin(session.quiet, offer));
+  const place = list.at(session.text, session.caret.start);
+  return place.offers(limit).filter((offer) => !isWithin(session.quiet, offer));
 }
 
 function unchanged(session: TypingSession): Outcome {
@@ -204,12 +206,13 @@ function typeCharacter(session: TypingSession, range: Range, character: string, 
   const typed = withReplaced(session, range, character);
   if (session.isSecret) return { session: typed, firedFrom: null, events: [] };
   const waited = range.start === range.end ? session.waiting : null;
-  const match = longer(candidate(typed, range.start, character, list), waited);
+  const place = list.at(typed.text, typed.caret.start);
+  const match = longer(candidate(typed, place, range.start, character, list), waited);
   if (!match) return { session: typed, firedFrom: null, events: [] };
 
   // Rule 4: what may go on to a longer code waits for it, if the device does.
   if (list.profile.prefix === 'wait') {
-    const live = list.liveStart(typed.text, typed.caret.start);
+    const live = place.liveStart();
     if (live !== -1 && live <= match.start) {
       return { session: { ...typed, waiting: match }, firedFrom: null, events: [] };
     }
@@ -229,27 +232,32 @@ function typeCharacter(session: TypingSession, range: Range, character: string, 
 }
 
 /** What the character just typed, which begins at `at`, would fire: by rules 1 to 3. */
-function candidate(session: TypingSession, at: number, character: string, list: CompiledList): Candidate | null {
-  const instant = firing(session, session.caret.start, 'instant', 0, list);
+function candidate(
+  session: TypingSession,
+  place: Place,
+  at: number,
+  character: string,
+  list: CompiledList,
+): Candidate | null {
+  const instant = firing(session, place, 'instant', 0);
   const isEnd = list.isDelimiter(character);
-  const ended = isEnd ? firing(session, at, 'delimiter', character.length, list) : null;
+  const ended = isEnd ? firing(session, list.at(session.text, at), 'delimiter', character.length) : null;
   return longer(instant, ended);
 }
 
 /**
- * The longest code of this way that ends at `end`, is typed as its capitals ask, and is not quiet
+ * The longest code of this way that ends at `place`, is typed as its capitals ask, and is not quiet
  * (from `loudFrom` on nothing is).
  */
 function firing(
   session: TypingSession,
-  end: number,
+  place: Place,
   way: 'instant' | 'delimiter',
   delimiter: number,
-  list: CompiledList,
   loudFrom = Infinity,
 ): Candidate | null {
-  const match = list
-    .matchesEndingAt(session.text, end)
+  const match = place
+    .matches()
     .find(
       (found) =>
         found.entry.fires === way &&
@@ -331,8 +339,9 @@ function rescan(session: TypingSession, start: number, list: CompiledList): Cand
   const end = session.lastFiring!.insertedEnd;
   const next = Array.from(session.text.slice(end, session.caret.start))[0] ?? '';
   const isEnd = next !== '' && list.isDelimiter(next);
-  const ended = isEnd ? firing(session, end, 'delimiter', next.length, list, start) : null;
-  const match = longer(firing(session, end, 'instant', 0, list, start), ended);
+  const place = list.at(session.text, end);
+  const ended = isEnd ? firing(session, place, 'delimiter', next.length, start) : null;
+  const match = longer(firing(session, place, 'instant', 0, start), ended);
   return match && match.start >= start ? match : null;
 }
 

@@ -1,5 +1,5 @@
 import type { DeviceProfile } from '../fit';
-import { compile, type CompiledList } from './list';
+import { compile, CompiledList } from './list';
 import { followOnDevice, type Told } from './onDevice';
 import type { Range } from './range';
 import type { RuledList } from './rules';
@@ -43,7 +43,7 @@ export function simulate(
   profile: DeviceProfile,
   { explains = true, after = '' }: { explains?: boolean; after?: string } = {},
 ): Simulation {
-  const compiled = 'matchesEndingAt' in list ? list : compile(list, profile);
+  const compiled = list instanceof CompiledList ? list : compile(list, profile);
   const trace: TraceLine[] = [];
   let session = startSession(after);
   keystrokes.forEach((keystroke, at) => {

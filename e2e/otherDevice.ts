@@ -8,7 +8,7 @@ import {
   LARGEST_PUSH,
   makeClock,
   PageSchema,
-  TakenSchema,
+  PushAnswerSchema,
   type Change,
   type DeviceKind,
   type FieldChanges,
@@ -129,7 +129,7 @@ export class OtherDevice {
         headers: { 'content-type': 'application/json', cookie: this.cookie },
         body: JSON.stringify({ changes: changes.slice(at, at + LARGEST_PUSH) }),
       });
-      TakenSchema.parse(await answer.json());
+      PushAnswerSchema.parse(await answer.json());
     }
   }
 

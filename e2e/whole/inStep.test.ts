@@ -13,7 +13,7 @@ import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
 
 import { openDatabase as openReplicaDatabase } from '@yellow-latch/replica/storage/database';
-import { newDeviceState } from '@yellow-latch/replica/storage/device';
+import { keptState, newDeviceState } from '@yellow-latch/replica/storage/device';
 import { goOnAs } from '@yellow-latch/replica/sync/successor';
 import { Replica } from '@yellow-latch/replica/storage/replica';
 import type { Write } from '@yellow-latch/replica/storage/write';
@@ -21,7 +21,7 @@ import type { Position } from '@yellow-latch/replica/storage/replica';
 import { compact, LOG_KEEPS } from '../../packages/server/src/compaction';
 import { openDatabase, type Database } from '../../packages/server/src/database';
 import { admitDevice, deviceNow } from '../../packages/server/src/devices';
-import { takeChanges } from '../../packages/server/src/ledger';
+import { receiveChanges } from '../../packages/server/src/ledger';
 import { succeed } from '../../packages/server/src/lists';
 import { ProblemError } from '../../packages/server/src/problem';
 import { readPage } from '../../packages/server/src/reading';
@@ -132,7 +132,7 @@ class World {
       const state = newDeviceState({ id: uuid(), listId });
       admitDevice(db, listId, { id: state.id, name: `Device ${index}`, kind: 'phone' }, START);
       const replicaDb = await openReplicaDatabase(state.id);
-      await replicaDb.put('state', state, 'device');
+      await replicaDb.put('state', keptState(state), 'device');
       world.replicas.push(await Replica.open(replicaDb, state));
       world.pages.push([]);
     }
@@ -295,7 +295,7 @@ class World {
     try {
       if (!this.knows(id)) throw new ProblemError(401, 'device-unknown', 'This device is not known here');
       for (let time = how === 'repeated' ? 3 : 1; time > 0; time -= 1)
-        takeChanges(this.db, deviceNow(this.db, id), push, this.now);
+        receiveChanges(this.db, deviceNow(this.db, id), push, this.now);
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
       if (SPENT.has(error.slug)) return this.goOn(at, error);

@@ -25,7 +25,7 @@ describe('a change', () => {
     expect(answer.status).toBe(200);
     expect(answer.body).toEqual({ taken: 1, through: 1 });
     const page = await computer.pages();
-    expect(page.taken).toBe(0);
+    expect(page.acknowledged).toBe(0);
     expect(asShortcut(page.records[0]!)).toMatchObject({ id: change.record.id, ...WHOLE });
   });
 

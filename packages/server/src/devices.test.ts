@@ -2,10 +2,11 @@ import {
   DirectorySchema,
   ProblemSchema,
   type DeviceInfo,
-  type DeviceSettings,
+  type DeviceSettingsSchema,
   type Page,
 } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
+import type { z } from 'zod';
 
 import { NOW, TestDevice, testServer, WHOLE, type TestServer } from './testing';
 
@@ -22,7 +23,7 @@ afterEach(() => server.end());
 const directory = async (device: TestDevice) => DirectorySchema.parse((await device.get(device.at('/devices'))).body);
 const deviceIn = async (by: TestDevice, id: string) =>
   (await directory(by)).devices.find((one: DeviceInfo) => one.id === id)!;
-const set = (by: TestDevice, id: string, settings: DeviceSettings) =>
+const set = (by: TestDevice, id: string, settings: z.input<typeof DeviceSettingsSchema>) =>
   by.ask('patch', by.at(`/devices/${id}`)).send(settings);
 
 describe('the devices of a list', () => {
@@ -114,7 +115,12 @@ describe('a device that takes some sets', () => {
 
   test('is given those, and advances past the others', async () => {
     const page = await second.pages();
-    expect([codesOf(page), page.through, page.takes, page.fresh]).toEqual([[';a', ';c'], 3, [kept, null], true]);
+    expect([codesOf(page), page.through, page.subscribedSets, page.fresh]).toEqual([
+      [';a', ';c'],
+      3,
+      [kept, null],
+      true,
+    ]);
     expect(page.removed).toHaveLength(1);
     await first.push([first.change({ ...WHOLE, code: ';d', setId: other })]);
     expect(await second.pages(3)).toMatchObject({ records: [], through: 4, more: false, fresh: false });

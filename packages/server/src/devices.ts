@@ -1,7 +1,13 @@
 /** The devices of a list: who they are, what they may do, and how far they have come. */
 import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 
-import { mayManage, type DeviceInfo, type DeviceSettings, type NewDevice, type Takes } from '@yellow-latch/core/sync';
+import {
+  mayManage,
+  type SentDirectory,
+  type DeviceSettings,
+  type NewDevice,
+  type SubscribedSets,
+} from '@yellow-latch/core/sync';
 import { and, asc, count, eq, isNull, ne } from 'drizzle-orm';
 
 import type { Database, Queries } from './database';
@@ -27,13 +33,13 @@ export function hashSecret(secret: string): string {
 /** What a device is granted that does not come with everything. */
 interface Granted {
   may?: Device['may'];
-  takes?: Device['takes'];
+  subscribedSets?: Device['subscribedSets'];
   /** The device in whose place it comes. */
   succeeds?: string;
 }
 
 /**
- * Takes a device into a list and returns its token: 256 random bits, shown this once. A device whose welcome was lost
+ * SubscribedSets a device into a list and returns its token: 256 random bits, shown this once. A device whose welcome was lost
  * on the way may ask again, by its own secret alone, until it has shown a token.
  */
 export function admitDevice(
@@ -126,8 +132,8 @@ export function deviceNow(db: Database, id: string): Device {
   return statementsOf(db).device.get({ id })!;
 }
 
-export function takesOf({ takes }: Pick<Device, 'takes'>): Takes {
-  return takes === null ? null : (JSON.parse(takes) as Takes);
+export function subscribedSetsOf({ subscribedSets }: Pick<Device, 'subscribedSets'>): SubscribedSets {
+  return subscribedSets === null ? null : (JSON.parse(subscribedSets) as SubscribedSets);
 }
 
 /** How far devices have come, in memory, so that a page asked for is not a write. */
@@ -169,7 +175,7 @@ export function listDevices(
   listId: string,
   presence: Presence,
   isHere: (id: string) => boolean,
-): DeviceInfo[] {
+): SentDirectory['devices'] {
   const { lastNumber } = db.select().from(lists).where(eq(lists.id, listId)).get()!;
   const rows = db
     .select()
@@ -189,7 +195,7 @@ export function listDevices(
       isHere: here,
       behind: here ? 0 : Math.max(0, lastNumber - through),
       may: device.may,
-      takes: takesOf(device),
+      takes: subscribedSetsOf(device),
       signedOut: device.signedOutAt,
     };
   });
@@ -204,7 +210,7 @@ export function findDevice(db: Queries, listId: string, id: string): Device {
 }
 
 /** Refuses a device that does not look after the list. */
-export function refuseToManage(device: Pick<Device, 'may' | 'takes'>): void {
+export function refuseToManage(device: Pick<Device, 'may' | 'subscribedSets'>): void {
   if (device.may === 'use') throw onlyUse();
   if (!mayManage(device)) {
     throw new ProblemError(403, 'some-sets', 'This device gets only some of the sets', {
@@ -214,15 +220,18 @@ export function refuseToManage(device: Pick<Device, 'may' | 'takes'>): void {
 }
 
 /** Sets what one device has decided about another. What a device may and takes is not its own to widen. */
-export function setDevice(db: Database, by: Device, id: string, { takes, ...settings }: DeviceSettings): void {
+export function setDevice(db: Database, by: Device, id: string, { subscribedSets, ...settings }: DeviceSettings): void {
   const device = findDevice(db, by.listId, id);
-  if (id !== by.id || takes !== undefined || settings.may !== undefined) refuseToManage(by);
+  if (id !== by.id || subscribedSets !== undefined || settings.may !== undefined) refuseToManage(by);
   if (id === by.id && settings.may === 'use') {
     throw new ProblemError(409, 'itself', 'A device can’t give up editing by itself', {
       detail: 'Do it on another device, so that one is left that can undo it.',
     });
   }
-  const row = { ...settings, ...(takes === undefined ? {} : { takes: takes === null ? null : JSON.stringify(takes) }) };
+  const row = {
+    ...settings,
+    ...(subscribedSets === undefined ? {} : { subscribedSets: subscribedSets && JSON.stringify(subscribedSets) }),
+  };
   if (Object.keys(row).length === 0) return;
   db.transaction((tx) => {
     if (mayManage(device) && !mayManage({ ...device, ...row })) {

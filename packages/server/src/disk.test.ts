@@ -50,7 +50,7 @@ describe('a data folder', () => {
     const one = await startServer(options);
     await expect(startServer(options)).rejects.toThrow('another Yellow Latch server');
     await one.close();
-    const lock = FolderLock.take(folder);
+    const lock = FolderLock.acquire(folder);
     lock.release();
   });
 

@@ -119,12 +119,12 @@ describe('while another program reads the database', () => {
     const { reader, pushed, answerNow } = await pushErasing();
     expect(problemOf(await other.push([other.change()]))).toBe(200);
     expect(answerNow()).toBeNull();
-    expect((await phone.pages()).taken).toBe(1);
+    expect((await phone.pages()).acknowledged).toBe(1);
     expect(filesWith(server.data, ';heron')).not.toEqual([]);
     reader.close();
     expect(await pushed).toBe(200);
     expect(filesWith(server.data, ';heron')).toEqual([]);
-    expect((await phone.pages()).taken).toBe(2);
+    expect((await phone.pages()).acknowledged).toBe(2);
   });
 
   test('a push that is repeated waits as well', async () => {

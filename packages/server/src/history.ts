@@ -1,9 +1,9 @@
 /** The log of a list, told. */
-import type { Change, History, LoggedChange, Takes } from '@yellow-latch/core/sync';
+import type { Change, History, LoggedChange, SubscribedSets } from '@yellow-latch/core/sync';
 import { and, eq, sql, type SQL } from 'drizzle-orm';
 
 import type { Database } from './database';
-import { takesOf, type Device } from './devices';
+import { subscribedSetsOf, type Device } from './devices';
 import { changeGroups, changes } from './schema';
 import { gets } from './scope';
 import { statementsOf } from './statements';
@@ -49,7 +49,7 @@ const ROW = {
 
 /** One answer being put together: rows are looked at in portions from the latest, and the texts of those told are read at the end. */
 class Reader {
-  private readonly takes: Takes;
+  private readonly subscribedSets: SubscribedSets;
   private readonly asked: SQL[];
   /** How many changes of a group are told by now, those of the answers before this one among them. */
   private readonly toldOf = new Map<string, number>();
@@ -61,7 +61,7 @@ class Reader {
     private readonly query: HistoryQuery,
   ) {
     const { record, together, isDeletedOnly } = query;
-    this.takes = takesOf(device);
+    this.subscribedSets = subscribedSetsOf(device);
     this.asked = [
       eq(changes.listId, device.listId),
       ...(record ? [eq(changes.recordType, record.type), eq(changes.recordId, record.id)] : []),
@@ -132,12 +132,12 @@ class Reader {
 
   /** Whether the device got what was changed: before the change and after it, and still does. */
   private gets({ recordType, recordId, setBefore, setId }: Row): boolean {
-    const { takes, db, device } = this;
-    if (takes === null) return true;
+    const { subscribedSets, db, device } = this;
+    if (subscribedSets === null) return true;
     const record = { type: recordType, id: recordId };
     const now = statementsOf(db).record.get({ listId: device.listId, ...record });
     const refersTo = now?.refersTo ?? null;
-    const asIt = (set: string | null) => gets(db, device.listId, takes, { ...record, setId: set, refersTo });
+    const asIt = (set: string | null) => gets(db, device.listId, subscribedSets, { ...record, setId: set, refersTo });
     return (now === undefined || asIt(now.setId)) && asIt(setBefore) && asIt(setId);
   }
 
@@ -161,7 +161,7 @@ class Reader {
   private sizeOf(together: string): { size: number; shortcuts: number } {
     const { record, isDeletedOnly } = this.query;
     const group = this.groupOf(together);
-    if (record || this.takes !== null || !group) {
+    if (record || this.subscribedSets !== null || !group) {
       const rows = this.select([eq(changes.together, together)])
         .limit(MOST_LOOKED_AT)
         .all();

@@ -1,19 +1,19 @@
 import type { Database } from './database';
 import { Erasure } from './erasure';
-import { LIST_BYTES, takePushes, type Push, type Taken } from './ledger';
+import { LIST_BYTES, receivePushes, type Push, type Received } from './ledger';
 
 interface Waiting extends Push {
-  resolve(taken: TakenIn): void;
+  resolve(answer: Enqueued): void;
   reject(error: unknown): void;
 }
 
 /** A push that was taken. `erased`: resolves when what it erased is gone from the files. */
-export interface TakenIn extends Taken {
+export interface Enqueued extends Received {
   erased: Promise<void> | null;
 }
 
 /**
- * Takes pushes in. Those that arrive while the event loop turns once share a transaction, so that many devices
+ * SubscribedSets pushes in. Those that arrive while the event loop turns once share a transaction, so that many devices
  * cost the disk one wait; each push is still taken whole or not at all, and answered when it is durable.
  */
 export class Intake {
@@ -25,17 +25,17 @@ export class Intake {
     private readonly quota = LIST_BYTES,
   ) {}
 
-  take(push: Push): Promise<TakenIn> {
+  enqueue(push: Push): Promise<Enqueued> {
     return new Promise((resolve, reject) => {
-      if (this.waiting.push({ ...push, resolve, reject }) === 1) setImmediate(() => this.takeWaiting());
+      if (this.waiting.push({ ...push, resolve, reject }) === 1) setImmediate(() => this.receiveWaiting());
     });
   }
 
-  private takeWaiting(): void {
+  private receiveWaiting(): void {
     const pushes = this.waiting;
     this.waiting = [];
     try {
-      const answers = takePushes(this.db, pushes, this.quota);
+      const answers = receivePushes(this.db, pushes, this.quota);
       answers.forEach((answer, index) => {
         const push = pushes[index]!;
         if (answer instanceof Error) push.reject(answer);

@@ -240,7 +240,7 @@ describe('a device that gets some sets', () => {
     expect(problemOf(await helper.ask('delete', helper.at('/list')))).toBe('some-sets');
     const id = uuid();
     const next = TestDevice.welcomed(server.app, id, await helper.post(helper.at('/successor'), newcomer(id)));
-    expect((await next.pages()).takes).toEqual([mine]);
+    expect((await next.pages()).subscribedSets).toEqual([mine]);
   });
 });
 

@@ -22,7 +22,7 @@ import { and, count, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 
 import type { Database } from './database';
-import { deviceNow, onlyUse, refuseSignedOut, takesOf, type Device } from './devices';
+import { deviceNow, onlyUse, refuseSignedOut, subscribedSetsOf, type Device } from './devices';
 import { ProblemError } from './problem';
 import { changes, records } from './schema';
 import { belongingOf, gets, type Belonging } from './scope';
@@ -33,9 +33,9 @@ export const LIST_BYTES = 64_000_000;
 /** When a list is full, what only deletes or counts is still taken, and what erases: up to so many times that. */
 const LEEWAY = { small: 1.25, erasing: 2 };
 
-export interface Taken {
+export interface Received {
   /** The last of the device's own numbers that is in the log. */
-  taken: number;
+  acknowledged: number;
   /** The list's newest number. */
   through: number;
   /** Whether anything was new. */
@@ -50,32 +50,32 @@ export interface Push {
 }
 
 /**
- * Takes changes of one device, all or none, in one durable transaction. A change that was taken
+ * SubscribedSets changes of one device, all or none, in one durable transaction. A change that was taken
  * before is passed over; one that follows a gap, or reuses a number, is refused. What is erased is
  * gone from the log and the records when this returns, and from the files after an `Erasure`.
  */
-export function takeChanges(
+export function receiveChanges(
   db: Database,
   device: Device,
   changes: readonly Change[],
   now: number,
   quota = LIST_BYTES,
-): Taken {
-  const [answer] = takePushes(db, [{ device, changes, now }], quota);
+): Received {
+  const [answer] = receivePushes(db, [{ device, changes, now }], quota);
   if (answer instanceof Error) throw answer;
   return answer!;
 }
 
 /** What became of a push. `erases`: something is to be gone from the files; see `Erasure`. */
-export type Answer = Taken & { erases: boolean };
+export type Answer = Received & { erases: boolean };
 
-/** Takes pushes in one transaction; if one of the pushes is refused, each in its own, so that the others stand. */
-export function takePushes(db: Database, pushes: readonly Push[], quota: number): (Answer | ProblemError)[] {
+/** SubscribedSets pushes in one transaction; if one of the pushes is refused, each in its own, so that the others stand. */
+export function receivePushes(db: Database, pushes: readonly Push[], quota: number): (Answer | ProblemError)[] {
   try {
-    return db.$client.transaction(() => takeAll(db, pushes, quota)).immediate();
+    return db.$client.transaction(() => receiveAll(db, pushes, quota)).immediate();
   } catch (error) {
     if (!(error instanceof ProblemError)) throw error;
-    return pushes.length === 1 ? [error] : pushes.flatMap((push) => takePushes(db, [push], quota));
+    return pushes.length === 1 ? [error] : pushes.flatMap((push) => receivePushes(db, [push], quota));
   }
 }
 
@@ -85,10 +85,10 @@ interface Growing {
   bytes: number;
 }
 
-function takeAll(db: Database, pushes: readonly Push[], quota: number): Answer[] {
+function receiveAll(db: Database, pushes: readonly Push[], quota: number): Answer[] {
   const { list, advanceList } = statementsOf(db);
   const growing = new Map<string, Growing>();
-  const taken = pushes.map((push) => {
+  const answers = pushes.map((push) => {
     // It may have been signed out since its push began.
     const device = deviceNow(db, push.device.id);
     refuseSignedOut(db, device);
@@ -97,13 +97,19 @@ function takeAll(db: Database, pushes: readonly Push[], quota: number): Answer[]
       const { lastNumber, bytes } = list.get({ id: device.listId })!;
       growing.set(device.listId, (into = { number: lastNumber, bytes }));
     }
-    return takePush(db, device, push, into, quota);
+    return receivePush(db, device, push, into, quota);
   });
   for (const [id, { number, bytes }] of growing) advanceList.run({ id, number, bytes });
-  return taken;
+  return answers;
 }
 
-function takePush(db: Database, device: Device, { changes: pushed, now }: Push, list: Growing, quota: number): Answer {
+function receivePush(
+  db: Database,
+  device: Device,
+  { changes: pushed, now }: Push,
+  list: Growing,
+  quota: number,
+): Answer {
   const before = list.number;
   const entry: Entry = {
     db,
@@ -111,17 +117,22 @@ function takePush(db: Database, device: Device, { changes: pushed, now }: Push, 
     now,
     list,
     quota,
-    taken: device.lastN,
+    acknowledged: device.lastN,
     restamped: null,
     erased: new Map(),
     groups: new Map(),
   };
-  for (const [index, change] of pushed.entries()) takeChange(entry, change, index);
+  for (const [index, change] of pushed.entries()) receiveChange(entry, change, index);
   if (entry.erased.size > 0) eraseWhatIsAbout(entry);
   const { advanceDevice, countGroup } = statementsOf(db);
   for (const [id, group] of entry.groups) countGroup.run({ listId: device.listId, id, ...group });
-  if (entry.taken > device.lastN) advanceDevice.run({ id: device.id, n: entry.taken });
-  return { taken: entry.taken, through: list.number, changed: list.number > before, erases: entry.erased.size > 0 };
+  if (entry.acknowledged > device.lastN) advanceDevice.run({ id: device.id, n: entry.acknowledged });
+  return {
+    acknowledged: entry.acknowledged,
+    through: list.number,
+    changed: list.number > before,
+    erases: entry.erased.size > 0,
+  };
 }
 
 /** A push in progress. */
@@ -131,7 +142,7 @@ interface Entry {
   now: number;
   list: Growing;
   quota: number;
-  taken: number;
+  acknowledged: number;
   restamped: string | null;
   /** What was erased, by the name of its record, with the codes that it had. */
   erased: Map<string, { record: Change['record']; codes: Set<string> }>;
@@ -150,12 +161,12 @@ interface Group {
 
 type Stored = Pick<typeof records.$inferSelect, 'body' | 'setId' | 'refersTo'> | undefined;
 
-function takeChange(entry: Entry, sent: Change, index: number): void {
+function receiveChange(entry: Entry, sent: Change, index: number): void {
   const { db, device } = entry;
   const { listId } = device;
   const statements = statementsOf(db);
   if (sent.device !== device.id) throw refused(index, '/device', 'is not the device that sends it');
-  if (sent.n <= entry.taken) {
+  if (sent.n <= entry.acknowledged) {
     refuseReusedNumber(entry, sent);
     return;
   }
@@ -163,13 +174,13 @@ function takeChange(entry: Entry, sent: Change, index: number): void {
   if (readClock(sent.clock).device !== device.id) throw refused(index, '/clock', 'is not of the device that sends it');
   const counts = Object.keys(sent.fields).every((field) => isCounter(sent.record.type, field));
   if (device.may === 'use' && !counts) throw onlyUse();
-  if (sent.n !== entry.taken + 1) {
+  if (sent.n !== entry.acknowledged + 1) {
     throw new ProblemError(409, 'gap', 'A change is missing before this one', {
-      detail: `Change ${sent.n} came after ${entry.taken}.`,
-      expected: entry.taken + 1,
+      detail: `Change ${sent.n} came after ${entry.acknowledged}.`,
+      expected: entry.acknowledged + 1,
     });
   }
-  entry.taken = sent.n;
+  entry.acknowledged = sent.n;
   if (statements.logged.get({ listId, id: sent.id })) return;
 
   const change = { ...sent, clock: stampedInTime(entry, sent.clock) };
@@ -290,9 +301,9 @@ function refuseWhatItDoesNotGet(
   after: Belonging,
   index: number,
 ): void {
-  if (device.takes === null) return;
-  const takes = takesOf(device);
-  const isGot = (belonging: Belonging) => gets(db, device.listId, takes, belonging);
+  if (device.subscribedSets === null) return;
+  const sets = subscribedSetsOf(device);
+  const isGot = (belonging: Belonging) => gets(db, device.listId, sets, belonging);
   if ((before && !isGot(before)) || !isGot(after)) {
     throw refused(index, '/record', 'is in a set that this device doesn’t get', 'not-got');
   }

@@ -155,7 +155,7 @@ export function invite(db: Database, by: Device, now: number): Invitation {
   );
 }
 
-/** Takes back a code that was given; one that is used or expired already is a quiet success. */
+/** SubscribedSets back a code that was given; one that is used or expired already is a quiet success. */
 export function withdraw(db: Queries, by: Device, typed: string): void {
   const code = parse(readJoinCode(typed), '/code', 'join code');
   db.delete(invitations)
@@ -220,7 +220,11 @@ export function succeed(db: Database, old: Device, device: NewDevice, now: numbe
     (tx) => {
       const waiting = and(eq(devices.succeeds, old.id), isNull(devices.seenAt), sql`${devices.id} <> ${device.id}`);
       tx.delete(devices).where(waiting).run();
-      const token = admitDevice(tx, old.listId, device, now, { may: old.may, takes: old.takes, succeeds: old.id });
+      const token = admitDevice(tx, old.listId, device, now, {
+        may: old.may,
+        subscribedSets: old.subscribedSets,
+        succeeds: old.id,
+      });
       return { list: listOf(tx, old.listId), token };
     },
     { behavior: 'immediate' },

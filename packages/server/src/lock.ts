@@ -13,7 +13,7 @@ export class FolderLock {
   private constructor(private readonly file: SQLite.Database) {}
 
   /** Throws where another server has the folder; disk errors of SQLite where the file cannot be made. */
-  static take(folder: string): FolderLock {
+  static acquire(folder: string): FolderLock {
     const file = new SQLite(join(folder, 'yellow-latch.lock'), { timeout: 0 });
     try {
       file.exec('BEGIN EXCLUSIVE');

@@ -61,7 +61,7 @@ test('the log is whole; its groups and deletions are known, its sets are not', (
   expect(readHistory(db, device(), { limit: 50 }).changes).toHaveLength(9);
   // What was not noted is shown to nobody who gets some sets.
   expect(
-    readHistory(db, { ...device(), takes: '[null]' }, { limit: 50 }).changes.every(
+    readHistory(db, { ...device(), subscribedSets: '[null]' }, { limit: 50 }).changes.every(
       ({ record }) => record.type === 'list',
     ),
   ).toBe(true);
@@ -96,7 +96,7 @@ test('a database from before the renames of November 2026: what each device gets
       return PageSchema.parse(JSON.parse(json));
     });
   const set = pages[0]!.records.find(({ type }) => type === 'set')!;
-  expect(pages.map(({ may, takes, taken }) => [may, takes, taken])).toEqual([
+  expect(pages.map(({ may, subscribedSets, acknowledged }) => [may, subscribedSets, acknowledged])).toEqual([
     ['edit', null, 3],
     ['use', [null, set.id], 0],
   ]);

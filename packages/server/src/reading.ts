@@ -1,8 +1,8 @@
 /** Records of a list, read for devices page by page. */
-import type { Takes } from '@yellow-latch/core/sync';
+import type { SubscribedSets } from '@yellow-latch/core/sync';
 
 import type { Database } from './database';
-import { deviceNow, takesOf, type Device } from './devices';
+import { deviceNow, subscribedSetsOf, type Device } from './devices';
 import type { Erasure } from './erasure';
 import { ProblemError } from './problem';
 import { gets } from './scope';
@@ -14,7 +14,7 @@ const LARGEST_PAGE = 1_500_000;
 /** What one page is read of: a list up to now, for devices that get the same. */
 interface Reading {
   listId: string;
-  takes: Takes;
+  subscribedSets: SubscribedSets;
   since: number;
   /** The id of the change that the device knows under the number `since`; undefined: it does not say. */
   last?: string;
@@ -35,7 +35,7 @@ export interface Read {
  * without parsing them. From 0 a fresh copy begins; also from a number that was forgotten, or under which the device
  * knows another change than this server does: its data was set back, and the two have gone different ways since.
  */
-export function readRecords(db: Database, { listId, takes, since: asked, last, limit }: Reading): Read {
+export function readRecords(db: Database, { listId, subscribedSets, since: asked, last, limit }: Reading): Read {
   const statements = statementsOf(db);
   const list = statements.list.get({ id: listId })!;
   if (asked > list.lastNumber) {
@@ -47,7 +47,8 @@ export function readRecords(db: Database, { listId, takes, since: asked, last, l
   // What the log has let go of cannot be compared: then too the device is safe with a fresh copy.
   const isParted = known !== last && known !== null;
   const since = asked < list.forgotten || known !== last ? 0 : asked;
-  const page = takes === null ? readAll(db, listId, since, limit) : readSome(db, listId, takes, since, limit);
+  const page =
+    subscribedSets === null ? readAll(db, listId, since, limit) : readSome(db, listId, subscribedSets, since, limit);
   const through = page.upTo ?? list.lastNumber;
   const lastId = idOfChange(db, listId, through);
   const more = page.upTo !== null;
@@ -77,7 +78,7 @@ function readAll(db: Database, listId: string, since: number, limit: number): He
 }
 
 /** For a device that gets some sets: what it gets, and the names of what it does not. */
-function readSome(db: Database, listId: string, takes: Takes, since: number, limit: number): Held {
+function readSome(db: Database, listId: string, sets: SubscribedSets, since: number, limit: number): Held {
   const rows: RecordRow[] = [];
   let size = 0;
   let upTo: number | null = null;
@@ -90,7 +91,7 @@ function readSome(db: Database, listId: string, takes: Takes, since: number, lim
     size += row.body.length;
   }
   const given = withReferring(db, listId, rows);
-  const isGot = (row: RecordRow) => gets(db, listId, takes, row);
+  const isGot = (row: RecordRow) => gets(db, listId, sets, row);
   return {
     bodies: given.filter(isGot).map(({ body }) => body),
     removed: given.filter((row) => !isGot(row)).map(({ type, id }) => ({ type, id })),
@@ -119,8 +120,8 @@ function idOfChange(db: Database, listId: string, number: number): string | null
 
 /** What was read, as the JSON of a `Page` for one device. */
 export function pageFor(erasure: Erasure | null, device: Device, { head }: Read): string {
-  const { id, lastN, may, takes } = device;
-  return `${head},"taken":${erasure?.claimed(id, lastN) ?? lastN},"may":"${may}","takes":${takes ?? 'null'}}`;
+  const { id, lastN, may, subscribedSets } = device;
+  return `${head},"taken":${erasure?.claimed(id, lastN) ?? lastN},"may":"${may}","takes":${subscribedSets ?? 'null'}}`;
 }
 
 /** A page for one device. `erasure`: what it erased is told as taken when it is gone. */
@@ -130,6 +131,6 @@ export function readPage(
   device: Device,
   { since, last, limit }: Pick<Reading, 'since' | 'last' | 'limit'>,
 ): Read & { json: string } {
-  const read = readRecords(db, { listId: device.listId, takes: takesOf(device), since, last, limit });
+  const read = readRecords(db, { listId: device.listId, subscribedSets: subscribedSetsOf(device), since, last, limit });
   return { ...read, json: pageFor(erasure, deviceNow(db, device.id), read) };
 }

@@ -39,7 +39,7 @@ export const devices = sqliteTable(
     tokenHash: text().notNull(),
     /** SHA-256 of the secret it chose: by that alone it may ask for another token, until it has shown one. */
     secretHash: text(),
-    /** The last of its own changes that was taken; kept for ever, so that none is taken twice. */
+    /** The last of its own changes that was logged; kept for ever, so that none is logged twice. */
     lastN: integer().notNull().default(0),
     createdAt: integer().notNull(),
     /** Null until it first shows its token. */
@@ -49,8 +49,8 @@ export const devices = sqliteTable(
     /** It has the list up to this number of the log, as it last said. */
     through: integer().notNull().default(0),
     may: text({ enum: MAY }).notNull().default('edit'),
-    /** JSON: the sets it takes; null: all. */
-    takes: text(),
+    /** JSON: the sets it receives; null: all. */
+    subscribedSets: text('takes'),
     signedOutAt: integer(),
   },
   (table) => [index('devices_list').on(table.listId)],

@@ -1,6 +1,6 @@
 /** What of a list a device gets that gets only some of its sets, and what it may therefore write. */
 import type { RecordType } from '@yellow-latch/core/model';
-import type { StoredRecord, Takes } from '@yellow-latch/core/sync';
+import type { StoredRecord, SubscribedSets } from '@yellow-latch/core/sync';
 
 import type { Database } from './database';
 import { statementsOf } from './statements';
@@ -32,20 +32,25 @@ export function belongingOf({ type, id, fields }: StoredRecord): Belonging {
   }
 }
 
-/** Whether a device gets a record: of its sets, and of what is of the whole list. `takes` null: it gets all. */
-export function gets(db: Database, listId: string, takes: Takes, { type, setId, refersTo }: Belonging): boolean {
-  if (takes === null) return true;
+/** Whether a device gets a record: of its sets, and of what is of the whole list. `sets` null: it gets all. */
+export function gets(
+  db: Database,
+  listId: string,
+  sets: SubscribedSets,
+  { type, setId, refersTo }: Belonging,
+): boolean {
+  if (sets === null) return true;
   switch (type as RecordType) {
     case 'shortcut':
     case 'set':
-      return takes.includes(setId);
+      return sets.includes(setId);
     case 'convention':
-      return setId === null || takes.includes(setId);
+      return setId === null || sets.includes(setId);
     case 'leftFinding': {
       // What is about a shortcut goes where the shortcut goes.
       const shortcut =
         refersTo === null ? undefined : statementsOf(db).record.get({ listId, type: 'shortcut', id: refersTo });
-      return shortcut !== undefined && takes.includes(shortcut.setId);
+      return shortcut !== undefined && sets.includes(shortcut.setId);
     }
     default:
       return true;

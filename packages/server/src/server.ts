@@ -129,7 +129,7 @@ function openFolder(folder: string): OpenedFolder {
   let lock: FolderLock | null = null;
   try {
     makeFolder(folder);
-    lock = FolderLock.take(folder);
+    lock = FolderLock.acquire(folder);
     return { db: openDatabase(folder), lock, readOnly: null };
   } catch (error) {
     const trouble = diskTrouble(error);

@@ -40,7 +40,9 @@ function insert(table: string, columns: readonly string[]): string {
 
 function prepare({ $client }: Database) {
   return {
-    device: $client.prepare<{ id: string }, Row<typeof devices>>('SELECT * FROM devices WHERE id = @id'),
+    device: $client.prepare<{ id: string }, Row<typeof devices>>(
+      'SELECT *, takes AS subscribedSets FROM devices WHERE id = @id',
+    ),
     list: $client.prepare<{ id: string }, Row<typeof lists>>('SELECT * FROM lists WHERE id = @id'),
     /** The number of a change that is in the log already. */
     logged: $client.prepare<{ listId: string; id: string }, { number: number }>(

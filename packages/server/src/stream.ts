@@ -1,7 +1,7 @@
 import type { Request, Response } from 'express';
 
 import type { Database } from './database';
-import { deviceNow, takesOf, type Device } from './devices';
+import { deviceNow, subscribedSetsOf, type Device } from './devices';
 import { tellOperator } from './disk';
 import type { Erasure } from './erasure';
 import { pageFor, readRecords, type Read } from './reading';
@@ -165,12 +165,18 @@ export class Streams {
     return this.ofDevices.get(stream.device.id).has(stream);
   }
 
-  private read({ listId, takes }: Device, since: number, last?: string): Read {
-    const of = `${listId} ${takes} ${since} ${last ?? ''}`;
+  private read({ listId, subscribedSets }: Device, since: number, last?: string): Read {
+    const of = `${listId} ${subscribedSets} ${since} ${last ?? ''}`;
     if (this.lastRead?.of !== of)
       this.lastRead = {
         of,
-        read: readRecords(this.db, { listId, takes: takesOf({ takes }), since, last, limit: PAGE }),
+        read: readRecords(this.db, {
+          listId,
+          subscribedSets: subscribedSetsOf({ subscribedSets }),
+          since,
+          last,
+          limit: PAGE,
+        }),
       };
     return this.lastRead.read;
   }

@@ -31,7 +31,7 @@ export function tellCleaned({ blanks, newlines }: CleanedEnd): string | null {
   return parts.length === 0 ? null : `cut from the end: ${parts.join(', ')}`;
 }
 
-export function tellTaken(code: string, expansion: string): string {
+export function tellInUse(code: string, expansion: string): string {
   const short = expansion.trim().replace(/\s+/g, ' ');
   return `${code} is taken: it gives “${short.length > 40 ? `${short.slice(0, 40)}…` : short}”. Choose another code.`;
 }

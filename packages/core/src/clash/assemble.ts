@@ -21,7 +21,7 @@ import type { Items } from './items';
 import { tryCode } from './reach';
 import { trapsOf, type TrapFound } from './traps';
 import { ASSUMED_BAND, bandOf, bandOfCode, type Vocabulary } from './vocabulary';
-import type { InWord, WordMisfires } from './words';
+import type { InWord, WordMisfires } from './wordHits';
 
 const ids = (items: readonly { id: string }[]): string[] => items.slice(0, MOST_EXAMPLES).map(({ id }) => id);
 

@@ -5,7 +5,7 @@ import { compile, CompiledList, keysOf, settleRules, simulate } from '../fire';
 import { pick, randomFrom } from '../fire/testing';
 import { DEVICE_PROFILES } from '../fit';
 import { Audit } from './audit';
-import { Bank } from './bank';
+import { ContextCorpus } from './contextCorpus';
 import { CLAIMS } from './claims';
 import { CONTEXT_COUNT, CONTEXTS } from './contexts';
 import { RISKY_CONTEXTS, severityOfMisfires } from './finding';
@@ -162,7 +162,7 @@ describe('words and texts', () => {
       DEVICE_PROFILES['phone-list'],
     );
     const found = new Map<string, number>();
-    new Bank(lines).scan(list, (_text, _start, _end, { code }) => found.set(code, (found.get(code) ?? 0) + 1));
+    new ContextCorpus(lines).scan(list, (_text, _start, _end, { code }) => found.set(code, (found.get(code) ?? 0) + 1));
     const plain = (code: string, before: string) =>
       lines.reduce(
         (sum, line) =>

@@ -1,4 +1,4 @@
-import type { Hit } from './bank';
+import type { Hit } from './contextCorpus';
 
 /** A hit of one code: which text, and where in it. */
 export interface TextPlace {

@@ -4,7 +4,7 @@
  * their figures mean is told in docs/clashes.md.
  */
 export { Audit, type AuditChange, type AuditInput, type Comparison, type ListFigure, type ListFigures } from './audit';
-export { Bank, hitsIn, type Hit } from './bank';
+export { ContextCorpus, hitsIn, type Hit } from './contextCorpus';
 export { briefOf, fingerprint, type Brief } from './brief';
 export { CLAIMS, claimsOn, type Claim } from './claims';
 export { CONTEXT_COUNT, CONTEXTS, WORDS_A_CONTEXT, type ContextClass } from './contexts';
@@ -20,4 +20,4 @@ export { countWords, scanOwnText, type OwnTextFinding, type OwnTextReport } from
 export { readColumns, readOwnText, type OwnText, type OwnTextFormat, type OwnTextProblem } from './ownTextSource';
 export { MARKS_AFTER, MARKS_BEFORE, Punctuation, type PunctuationCounts } from './punctuation';
 export { trapsOf, type TrapFound } from './traps';
-export { bankOf } from './words';
+export { bankOf } from './wordHits';

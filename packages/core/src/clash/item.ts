@@ -1,7 +1,7 @@
 import type { CompiledList, FiringEntry, RuledList } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { isItself, matchKey, type Kind } from '../model';
-import { searchable } from './bank';
+import { searchable } from './contextCorpus';
 
 /** A shortcut as a list under audit has it. `private`: it is on this device alone. */
 export type AuditedShortcut = RuledList['shortcuts'][number] & { readonly private?: boolean };

@@ -21,7 +21,7 @@ const ofWord: Readonly<Record<string, readonly number[]>> = mail.ofWord;
 /** Words met once or twice are not in the file. */
 const SELDOM = 1;
 
-interface Told {
+interface Explanation {
   readonly code: string;
   readonly perTenThousand: number;
   readonly low: number;
@@ -29,7 +29,7 @@ interface Told {
 }
 
 /** What is told of codes on a phone that fires at the end of a word; where nothing is, the most that an unseen one may come. */
-function toldOf(codes: readonly string[]): Told[] {
+function toldOf(codes: readonly string[]): Explanation[] {
   const checked = audit(
     codes.map((code) => shortcut(code, code, `what ${code} stands for`)),
     { languages: [{ vocabulary: english }], profiles: [DEVICE_PROFILES['phone-list']] },
@@ -49,11 +49,11 @@ function countOf(code: string): number {
   return row?.[2 + (MARKS_AFTER as readonly string[]).indexOf(after)] ?? 0;
 }
 
-const isCovered = ({ low, high }: Told, count: number) =>
+const isCovered = ({ low, high }: Explanation, count: number) =>
   count >= Math.round(low * TEN_THOUSANDS) && count <= Math.round(high * TEN_THOUSANDS);
 
 /** Of those that should come at least twice in the mails, the part whose band holds the count. */
-function coverage(told: readonly Told[], countIn = countOf): { codes: number; covered: number } {
+function coverage(told: readonly Explanation[], countIn = countOf): { codes: number; covered: number } {
   const expected = told.filter(({ perTenThousand }) => perTenThousand * TEN_THOUSANDS >= 2);
   return {
     codes: expected.length,
@@ -91,7 +91,7 @@ test.each([
   if (process.env.YELLOW_LATCH_TABLE) console.log(name, codes, covered);
 });
 
-function figuresTold([pattern, count]: [string, number]): Told {
+function figuresTold([pattern, count]: [string, number]): Explanation {
   const perTenThousand = (count * 10_000) / english.punctuation!.counts.words;
   return {
     code: pattern,

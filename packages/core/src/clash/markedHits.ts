@@ -1,11 +1,11 @@
 import type { CompiledList } from '../fire';
 import { splitMarker } from '../model';
-import { Bank, firstOf, hitsIn, searchable, type Hit } from './bank';
+import { ContextCorpus, firstOf, hitsIn, searchable, type Hit } from './contextCorpus';
 import { MOST_EXAMPLES, RISKY_FROM } from './finding';
 import type { Item } from './item';
 import { markedWordsFor, type MarkedWord } from './markedWords';
 import type { Vocabulary } from './vocabulary';
-import type { InWord, WordHits, WordMisfires } from './words';
+import type { InWord, WordHits, WordMisfires } from './wordHits';
 
 /** What comes more seldom in 10,000 words, once in four years, is not told: a person who chose a marker need not hear of it. */
 const LEAST_TOLD = RISKY_FROM;
@@ -14,7 +14,7 @@ const LEAST_TOLD = RISKY_FROM;
 export class MarkedTexts {
   private readonly byItem = new Map<Item, readonly MarkedWord[]>();
   private joined: {
-    readonly bank: Bank;
+    readonly bank: ContextCorpus;
     readonly owners: readonly Item[];
     readonly texts: readonly MarkedWord[];
   } | null = null;
@@ -48,7 +48,7 @@ export class MarkedTexts {
     if (!this.joined) {
       const all = [...this.byItem].flatMap(([owner, texts]) => texts.map((text) => ({ owner, text })));
       this.joined = {
-        bank: new Bank(
+        bank: new ContextCorpus(
           all.map(({ text }) => text.text),
           true,
         ),

@@ -5,7 +5,7 @@
  */
 import type { MarkedCode } from '../model';
 import type { Vocabulary } from './vocabulary';
-import { NONE, type InWord } from './words';
+import { NONE, type InWord } from './wordHits';
 
 /** One of them. */
 export interface MarkedWord {

@@ -1,6 +1,6 @@
 import { CompiledList, LARGEST_OVERLAY, type FiringEntry } from '../fire';
 import type { DeviceProfile } from '../fit';
-import { asTyped, Bank, hitsIn, searchable } from './bank';
+import { asTyped, ContextCorpus, hitsIn, searchable } from './contextCorpus';
 import { CONTEXTS } from './contexts';
 import { MOST_EXAMPLES } from './finding';
 import { TextHits } from './hits';
@@ -9,9 +9,9 @@ import type { Items } from './items';
 import type { MarkedTexts } from './markedHits';
 import { MarkedHits } from './markedHits';
 import { loopsOf } from './reach';
-import { bankOf, WordHits, type InWord, type WordMisfires } from './words';
+import { bankOf, WordHits, type InWord, type WordMisfires } from './wordHits';
 
-export const CONTEXT_BANK = new Bank(CONTEXTS.flatMap(({ texts }) => texts));
+export const CONTEXT_BANK = new ContextCorpus(CONTEXTS.flatMap(({ texts }) => texts));
 
 /** Misfires by item index and part of a word. */
 type Tallies = Map<number, Partial<Record<InWord, WordMisfires>>>;
@@ -116,11 +116,11 @@ export class OnDevice implements Device {
       if (this.isOurs(entry)) contexts.add(text, { start, end, entry });
     });
     const items = [...this.items.all()];
-    new Bank(items.map(({ entry }) => entry.expansion)).scan(list, (text, start, end, entry) => {
+    new ContextCorpus(items.map(({ entry }) => entry.expansion)).scan(list, (text, start, end, entry) => {
       const item = items[text]!;
       if (entry.id !== item.id && this.isOurs(entry)) expansions.add(item.index, { start, end, entry });
     });
-    new Bank(
+    new ContextCorpus(
       items.map(({ entry }) => entry.code),
       true,
     ).scan(list, (text, _start, _end, entry) => {

@@ -1,6 +1,6 @@
 import type { CompiledList } from '../fire';
 import { isItself } from '../model';
-import { positionIn } from './bank';
+import { positionIn } from './contextCorpus';
 import { MOST_EXAMPLES, severityOfMisfires, type PlaceExample, type Severity } from './finding';
 
 const MEANT = -1;

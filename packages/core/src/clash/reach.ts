@@ -1,5 +1,5 @@
 import { heldBy, keysOf, simulate, type CompiledList, type FiringEntry } from '../fire';
-import { separatorOf } from './bank';
+import { separatorOf } from './contextCorpus';
 import type { Reach } from './finding';
 
 // Behind it no device raises a letter, and no code stands there.

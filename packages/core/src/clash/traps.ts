@@ -1,7 +1,7 @@
 import { heldBy, keysOf, simulate, type CompiledList, type FiringEntry } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey } from '../model';
-import { separatorOf } from './bank';
+import { separatorOf } from './contextCorpus';
 import type { Severity, Trap } from './finding';
 
 /** A trap of one device, what becomes of the typed code there, and how bad that is. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 
-import { followOnDevice, settleRules, startSession } from '../fire';
+import { applyInputOnDevice, settleRules, startSession } from '../fire';
 import { DEVICE_PROFILES } from '../fit';
 import {
   DeviceList,
@@ -147,7 +147,7 @@ describe('a list on a device', () => {
     const device = DeviceList.of(entries, DEVICE_PROFILES['tablet-list']);
     let session = startSession();
     for (const key of ';ws ')
-      session = followOnDevice(
+      session = applyInputOnDevice(
         session,
         { type: 'edit', range: session.caret, text: key, how: 'typing' },
         device.list,

@@ -12,7 +12,7 @@ import {
   isOftenMistaken,
   isSameMark,
   LEAST_GAIN,
-  planRemark,
+  planRecodes,
   type CompareInput,
   type Comparison,
 } from '.';
@@ -301,14 +301,14 @@ describe('the recommendation', () => {
   test('is sound, and is not followed by another', () => {
     const { recommendation } = compared(input);
     expect(recommendation!.gain.whole).toBeGreaterThan(LEAST_GAIN);
-    const { remarks } = planRemark(list.shortcuts, {
+    const { recodes } = planRecodes(list.shortcuts, {
       scope: { of: 'list' },
       mark: recommendation!.mark,
       capitals: 'as they are',
     });
     const after = {
       sets: [],
-      shortcuts: list.shortcuts.map((one) => ({ ...one, code: remarks.find(({ id }) => id === one.id)!.to })),
+      shortcuts: list.shortcuts.map((one) => ({ ...one, code: recodes.find(({ id }) => id === one.id)!.to })),
     };
     expect(compared({ ...input, list: after }).recommendation).toBeNull();
   });

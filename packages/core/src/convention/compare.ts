@@ -20,11 +20,11 @@ import type { CannotCompare, CompareInput, Comparison, MarkCost, Misfires, Prese
 import { frontOf } from './front';
 import { misfiresOfLikely } from './likely';
 import { isInScope, markCode, mayBeMarked, partsOf } from './mark';
-import { MarkedBank } from './markedBank';
+import { MarkedCorpus } from './markedCorpus';
 import { effortOfMarks } from './markEffort';
 import { MarkIndex } from './markIndex';
 import { recommend } from './recommend';
-import { Room } from './room';
+import { FreeCodeSpace } from './freeCodeSpace';
 import { MarkTally } from './tally';
 
 /** Words of the own text that weigh as much as language and contexts do together. */
@@ -68,7 +68,7 @@ class Comparing {
   private readonly beginnings: readonly string[];
   private readonly usesAWeek: number;
   private readonly wordsAWeek: number;
-  private readonly markedBanks = new Map<Vocabulary, MarkedBank>();
+  private readonly markedBanks = new Map<Vocabulary, MarkedCorpus>();
 
   constructor(
     private readonly input: CompareInput,
@@ -259,12 +259,12 @@ class Comparing {
   }
 
   /** The words with marks in which the codes may fire. */
-  private markedBank(vocabulary: Vocabulary): MarkedBank {
+  private markedBank(vocabulary: Vocabulary): MarkedCorpus {
     let bank = this.markedBanks.get(vocabulary);
     if (!bank)
       this.markedBanks.set(
         vocabulary,
-        (bank = new MarkedBank(
+        (bank = new MarkedCorpus(
           this.subjects.map(({ mnemonic }) => mnemonic),
           vocabulary,
         )),
@@ -290,7 +290,7 @@ class Comparing {
 
   private room(): Readonly<Record<'free' | 'of', Int32Array>> {
     const { marks, subjects, others } = this;
-    const room = new Room(marks);
+    const room = new FreeCodeSpace(marks);
     const of = room.count();
     for (const { code } of others) room.take(code);
     const free = room.count();

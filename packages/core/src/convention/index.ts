@@ -1,7 +1,7 @@
 /**
  * Conventions: the mark a person gives a code so that it never appears in their own text; a marker before
  * or after, the first letter doubled. `recogniseConventions` reads them off a list, `compareMarks` weighs
- * every mark that the keyboards in use can type, `planRemark` sets a part of the list in another.
+ * every mark that the keyboards in use can type, `planRecodes` sets a part of the list in another.
  */
 export { charactersOf, compareMarks } from './compare';
 export {
@@ -29,7 +29,7 @@ export {
   type Marked,
   type Parts,
 } from './mark';
-export { planRemark, type CannotRemark, type Remark, type RemarkPlan } from './plan';
+export { planRecodes, type CannotRecode, type Recode, type RecodePlan } from './plan';
 export { LEAST_GAIN } from './recommend';
 export { conventionFor, recogniseConventions, type Recognised, type RecognisedMark } from './recognise';
 export { usualMark } from './usual';

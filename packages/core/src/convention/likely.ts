@@ -1,7 +1,7 @@
 import { bankOf, CONTEXT_BANK, CONTEXT_COUNT, WORDS_A_CONTEXT, type Vocabulary } from '../clash';
 import type { FiringEntry } from '../fire';
 import type { DeviceProfile } from '../fit';
-import { MarkedBank } from './markedBank';
+import { MarkedCorpus } from './markedCorpus';
 import type { MarkIndex } from './markIndex';
 import { MarkTally } from './tally';
 
@@ -42,7 +42,7 @@ function weighLikely(vocabulary: Vocabulary, profile: DeviceProfile, marks: Mark
     starts: bank.starts,
     weights: vocabulary.perTenThousand,
   });
-  const marked = tally.weighMarked(new MarkedBank(mnemonics, vocabulary).weighedFor(profile));
+  const marked = tally.weighMarked(new MarkedCorpus(mnemonics, vocabulary).weighedFor(profile));
   const contexts = tally.weigh({
     folded: CONTEXT_BANK.foldedFor(profile),
     starts: CONTEXT_BANK.starts,

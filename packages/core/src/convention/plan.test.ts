@@ -1,5 +1,5 @@
 import type { Kind, Mark, Shortcut } from '../model';
-import { formerCodes, FORMER_LASTS, idOfFormer, planRemark } from '.';
+import { formerCodes, FORMER_LASTS, idOfFormer, planRecodes } from '.';
 
 let next = 0;
 function one(code: string, expansion = `what ${code} gives`, more: { kind?: Kind; setId?: string } = {}): Shortcut {
@@ -24,7 +24,7 @@ function one(code: string, expansion = `what ${code} gives`, more: { kind?: Kind
 }
 const COMMA: Mark = { place: 'before', marker: ',' };
 const whole = (mark: Mark) => ({ scope: { of: 'list' }, mark, capitals: 'as they are' }) as const;
-const codes = (plan: ReturnType<typeof planRemark>) => plan.remarks.map(({ from, to }) => `${from} ${to}`);
+const codes = (plan: ReturnType<typeof planRecodes>) => plan.recodes.map(({ from, to }) => `${from} ${to}`);
 
 describe('a list set in another mark', () => {
   test('changes what can be marked, and leaves what fits, what none marks, and exceptions', () => {
@@ -37,7 +37,7 @@ describe('a list set in another mark', () => {
       one('teh', 'the', { kind: 'correction' }),
       one('keep'),
     ];
-    const plan = planRemark(list, whole(COMMA), new Set([list[6]!.id]));
+    const plan = planRecodes(list, whole(COMMA), new Set([list[6]!.id]));
     expect(codes(plan)).toEqual([';ten ,ten', 'ttune ,tune', 'book* ,book']);
     expect(plan.fitting).toEqual([list[3]!.id]);
     expect(plan.exempt).toEqual([list[4]!.id, list[5]!.id]);
@@ -46,13 +46,13 @@ describe('a list set in another mark', () => {
 
   test('only in the scope', () => {
     const list = [one(';ten'), one(';tag', '#a #b', { kind: 'tags' }), one(';set', 'x', { setId: 's' })];
-    expect(codes(planRemark(list, { ...whole(COMMA), scope: { of: 'kind', kind: 'tags' } }))).toEqual([';tag ,tag']);
-    expect(codes(planRemark(list, { ...whole(COMMA), scope: { of: 'set', setId: 's' } }))).toEqual([';set ,set']);
+    expect(codes(planRecodes(list, { ...whole(COMMA), scope: { of: 'kind', kind: 'tags' } }))).toEqual([';tag ,tag']);
+    expect(codes(planRecodes(list, { ...whole(COMMA), scope: { of: 'set', setId: 's' } }))).toEqual([';set ,set']);
   });
 
   test('gives the older of two the code, the other a free one near by under the same mark', () => {
     const list = [one(';ten', 'ten minutes away'), one('/ten', 'tenor part, second desk')];
-    const [first, second] = planRemark(list, whole(COMMA)).remarks;
+    const [first, second] = planRecodes(list, whole(COMMA)).recodes;
     expect(first!.to).toBe(',ten');
     expect(second!.insteadOf).toBe(',ten');
     expect(second!.to).toMatch(/^,/);
@@ -61,18 +61,18 @@ describe('a list set in another mark', () => {
 
   test('never takes a code that stays, nor one twice', () => {
     const list = [one(',ten', 'ten'), one(';ten', '…'), one(';TEN', '—'), one('#ten', '***')];
-    const plan = planRemark(list, whole(COMMA));
-    const after = list.map(({ id, code }) => plan.remarks.find((remark) => remark.id === id)?.to ?? code);
+    const plan = planRecodes(list, whole(COMMA));
+    const after = list.map(({ id, code }) => plan.recodes.find((recode) => recode.id === id)?.to ?? code);
     expect(new Set(after.map((code) => code.toLowerCase())).size).toBeGreaterThanOrEqual(
       new Set(list.map(({ code }) => code.toLowerCase())).size,
     );
-    expect(plan.remarks.length + plan.cannot.length).toBe(3);
+    expect(plan.recodes.length + plan.cannot.length).toBe(3);
     for (const { why } of plan.cannot) expect(why).toEqual({ type: 'taken', by: expect.any(String) as string });
   });
 
   test('says what would be no code any more', () => {
     const long = 'x'.repeat(40);
-    const { cannot } = planRemark([one(long)], whole(COMMA));
+    const { cannot } = planRecodes([one(long)], whole(COMMA));
     expect(cannot[0]!.why).toEqual({
       type: 'not a code',
       problem: { type: 'too-many-clusters', limit: 40, found: 41 },
@@ -80,7 +80,7 @@ describe('a list set in another mark', () => {
   });
 
   test('may set capitals small', () => {
-    expect(codes(planRemark([one(';PK')], { ...whole(COMMA), capitals: 'small' }))).toEqual([';PK ,pk']);
+    expect(codes(planRecodes([one(';PK')], { ...whole(COMMA), capitals: 'small' }))).toEqual([';PK ,pk']);
   });
 });
 

@@ -6,7 +6,7 @@ import { isInScope, isSameMark, markCode, mayBeMarked, partsOf } from './mark';
 type Planned = Pick<Shortcut, 'id' | 'code' | 'kind' | 'setId' | 'content'>;
 
 /** One code that is to be another. */
-export interface Remark {
+export interface Recode {
   readonly id: string;
   readonly from: string;
   readonly to: string;
@@ -15,7 +15,7 @@ export interface Remark {
 }
 
 /** A code that cannot follow the convention: what it would be is taken, and nothing near is free, or is no code. */
-export interface CannotRemark {
+export interface CannotRecode {
   readonly id: string;
   readonly from: string;
   readonly to: string;
@@ -23,9 +23,9 @@ export interface CannotRemark {
     { readonly type: 'taken'; readonly by: string } | { readonly type: 'not a code'; readonly problem: TextProblem };
 }
 
-export interface RemarkPlan {
-  readonly remarks: readonly Remark[];
-  readonly cannot: readonly CannotRemark[];
+export interface RecodePlan {
+  readonly recodes: readonly Recode[];
+  readonly cannot: readonly CannotRecode[];
   /** Codes of the scope that have the mark already. */
   readonly fitting: readonly string[];
   /** Those of the scope that no convention marks. */
@@ -37,13 +37,13 @@ export interface RemarkPlan {
  * codes would be one, the older has it and the other goes to a free code near by, under the same mark. Linear,
  * but for those.
  */
-export function planRemark(
+export function planRecodes(
   shortcuts: readonly Planned[],
   { scope, mark, capitals }: Pick<ConventionFields, 'mark' | 'capitals'> & { readonly scope: Scope },
   except: ReadonlySet<string> = new Set(),
-): RemarkPlan {
-  const remarks: Remark[] = [];
-  const cannot: CannotRemark[] = [];
+): RecodePlan {
+  const recodes: Recode[] = [];
+  const cannot: CannotRecode[] = [];
   const fitting: string[] = [];
   const exempt: string[] = [];
   const moving: (Planned & { readonly to: string })[] = [];
@@ -84,10 +84,10 @@ export function planRemark(
       taken.set(matchKey(code), id);
       continue;
     }
-    remarks.push({ id, from: code, to: near?.code ?? to, insteadOf: near ? to : null });
+    recodes.push({ id, from: code, to: near?.code ?? to, insteadOf: near ? to : null });
     taken.set(matchKey(near?.code ?? to), id);
   }
-  return { remarks, cannot, fitting, exempt };
+  return { recodes, cannot, fitting, exempt };
 }
 
 function byId(a: Planned, b: Planned): number {

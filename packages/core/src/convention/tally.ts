@@ -10,7 +10,7 @@ import {
 } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey } from '../model';
-import type { WeighedMarked } from './markedBank';
+import type { WeighedMarked } from './markedCorpus';
 import type { MarkIndex } from './markIndex';
 import { Patterns } from './patterns';
 

@@ -4,7 +4,7 @@ import { cheapestWay, timingOf, TABLE_OF_SIGNS, type InUse } from '../effort';
 import { CompiledList, settleRules, type RuledList } from '../fire';
 import type { Mark } from '../model';
 import { markCode, mayBeMarked, partsOf } from './mark';
-import { MarkedBank } from './markedBank';
+import { MarkedCorpus } from './markedCorpus';
 
 export interface PlainCost {
   readonly taps: number;
@@ -57,7 +57,7 @@ export function plainCost(mark: Mark, { list, inUse, languages, usesAWeek, ownTe
       const hit = new Set<number>();
       bankOf(vocabulary).scan(compiled, (text) => hit.add(text));
       for (const text of hit) perTenThousand += (vocabulary.perTenThousand[text]! * part) / languages.length;
-      const marked = new MarkedBank(mnemonics, vocabulary);
+      const marked = new MarkedCorpus(mnemonics, vocabulary);
       perTenThousand += (marked.weighWith(compiled) * part) / languages.length;
     }
     const hit = new Set<number>();

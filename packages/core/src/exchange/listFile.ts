@@ -4,7 +4,7 @@ import { z } from 'zod';
 import {
   ConventionFieldsSchema,
   KeyboardFieldsSchema,
-  LeftFindingFieldsSchema,
+  IgnoredFindingFieldsSchema,
   ListFieldsSchema,
   RecordIdSchema,
   SetFieldsSchema,
@@ -12,7 +12,7 @@ import {
   UsedSchema,
   type ConventionFields,
   type KeyboardFields,
-  type LeftFindingFields,
+  type IgnoredFindingFields,
   type ListFields,
   type SetFields,
 } from '../model';
@@ -68,7 +68,7 @@ export const ListFileSchema = z.strictObject({
       list: ListFieldsSchema.nullable(),
       conventions: z.array(identified(ConventionFieldsSchema)),
       keyboards: z.array(identified(KeyboardFieldsSchema)),
-      leftFindings: z.array(identified(LeftFindingFieldsSchema)),
+      leftFindings: z.array(identified(IgnoredFindingFieldsSchema)),
     })
     .optional(),
   private: SealedSchema.optional(),
@@ -82,7 +82,7 @@ export interface Rest {
   readonly list: ListFields | null;
   readonly conventions: readonly (ConventionFields & { id: string })[];
   readonly keyboards: readonly (KeyboardFields & { id: string })[];
-  readonly leftFindings: readonly (LeftFindingFields & { id: string })[];
+  readonly leftFindings: readonly (IgnoredFindingFields & { id: string })[];
 }
 
 /** A file of ours, read: each shortcut a row, good or not. */

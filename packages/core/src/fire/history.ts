@@ -18,13 +18,13 @@ export interface Step {
  * Letters typed in a row are one step up to the next white space; a firing, a paste or a
  * deletion is a step of its own.
  */
-export class TextHistory {
+export class UndoHistory {
   private constructor(
     private readonly done: readonly Step[],
     private readonly undone: readonly Step[],
   ) {}
 
-  static readonly empty = new TextHistory([], []);
+  static readonly empty = new UndoHistory([], []);
   private static readonly limit = 1_000;
 
   /** Its newest steps as data, at most so many units of text in all, to be kept with the text and read by `from`. */
@@ -39,8 +39,8 @@ export class TextHistory {
     return { undone: keep(this.undone), done: keep(this.done) };
   }
 
-  static from({ done, undone }: { done: readonly Step[]; undone: readonly Step[] }): TextHistory {
-    return new TextHistory(done, undone);
+  static from({ done, undone }: { done: readonly Step[]; undone: readonly Step[] }): UndoHistory {
+    return new UndoHistory(done, undone);
   }
 
   get canUndo(): boolean {
@@ -52,7 +52,7 @@ export class TextHistory {
   }
 
   /** Notes that `before` became `after` with the caret moving as told. Equal texts are no step. */
-  record(before: { text: string; caret: Range }, after: { text: string; caret: number }, joins: boolean): TextHistory {
+  record(before: { text: string; caret: Range }, after: { text: string; caret: number }, joins: boolean): UndoHistory {
     if (before.text === after.text) return this;
     const step = { ...difference(before.text, after.text), caretBefore: before.caret };
     const last = this.done.at(-1);
@@ -68,14 +68,14 @@ export class TextHistory {
         inserted: last.inserted + step.inserted,
         caretAfter: after.caret,
       };
-      return new TextHistory([...this.done.slice(0, -1), joined], []);
+      return new UndoHistory([...this.done.slice(0, -1), joined], []);
     }
     const added: Step = { ...step, caretAfter: after.caret, open: joins };
-    return new TextHistory([...this.done, added].slice(-TextHistory.limit), []);
+    return new UndoHistory([...this.done, added].slice(-UndoHistory.limit), []);
   }
 
   /** The edit that takes back the last step, and the history after it; null: nothing to undo. */
-  undo(): { edit: Edit; history: TextHistory } | null {
+  undo(): { edit: Edit; history: UndoHistory } | null {
     const step = this.done.at(-1);
     if (!step) return null;
     const { start } = step.range;
@@ -85,17 +85,17 @@ export class TextHistory {
         replacement: step.removed,
         caret: step.caretBefore.end,
       },
-      history: new TextHistory(this.done.slice(0, -1), [...this.undone, { ...step, open: false }]),
+      history: new UndoHistory(this.done.slice(0, -1), [...this.undone, { ...step, open: false }]),
     };
   }
 
   /** The edit that makes the last undone step again, and the history after it. */
-  redo(): { edit: Edit; history: TextHistory } | null {
+  redo(): { edit: Edit; history: UndoHistory } | null {
     const step = this.undone.at(-1);
     if (!step) return null;
     return {
       edit: { range: step.range, replacement: step.inserted, caret: step.caretAfter },
-      history: new TextHistory([...this.done, step], this.undone.slice(0, -1)),
+      history: new UndoHistory([...this.done, step], this.undone.slice(0, -1)),
     };
   }
 }

@@ -11,12 +11,12 @@ export { expansionFor, fitsCapitals } from './capitals';
 export { byAge } from './codeTree';
 export { delimiterTest, isDelimiter } from './delimiter';
 export { hasEdgeBefore, type Edge } from './edge';
-export { difference, differenceAt, TextHistory, type Step } from './history';
+export { difference, differenceAt, UndoHistory, type Step } from './history';
 export { foldAll, foldMade, foldTyped, type FoldedText } from './fold';
 export { isEndedInPassing, madeForScan, madeForScanOfEach, madeOf, passingState, type MadeText } from './madeText';
 export { heldBy } from './layers';
 export { compile, CompiledList, LARGEST_OVERLAY, type ListChange } from './list';
-export { followOnDevice, type Followed, type Told } from './onDevice';
+export { applyInputOnDevice, type DeviceOutcome, type Explanation } from './onDevice';
 export type { Match, Offer, Place } from './place';
 export { FoldedPlaces } from './places';
 export { applyEdit, type Edit, type Range } from './range';
@@ -34,7 +34,7 @@ export {
   MOST_PASSES,
   offersOf,
   startSession,
-  type,
+  applyInput,
   type FiredBy,
   type FiringEvent,
   type Input,

@@ -2,11 +2,11 @@ import { DEVICE_PROFILES, THIS_APP } from '../fit';
 import {
   applyEdit,
   CompiledList,
-  followOnDevice,
+  applyInputOnDevice,
   keysOf,
   simulate,
   startSession,
-  type Followed,
+  type DeviceOutcome,
   type Input,
   type TypingSession,
 } from '.';
@@ -19,11 +19,11 @@ const phone = CompiledList.compile(entries, DEVICE_PROFILES['phone-list']);
 function inField(inputs: readonly ((session: TypingSession) => Input)[], on = phone) {
   let session = startSession();
   let field = '';
-  let last: Followed | null = null;
+  let last: DeviceOutcome | null = null;
   for (const make of inputs) {
     const input = make(session);
     if (input.type === 'edit') field = applyEdit(field, { range: input.range, replacement: input.text });
-    last = followOnDevice(session, input, on);
+    last = applyInputOnDevice(session, input, on);
     if (last.edit) field = applyEdit(field, last.edit);
     session = last.session;
     expect(field).toBe(session.text);
@@ -69,7 +69,7 @@ describe('a field on a device', () => {
   test('tells of a sentence far back as of one near: the length of the text is no matter', () => {
     const before = `${'word '.repeat(100)}`;
     const session = startSession(before);
-    const { session: next } = followOnDevice(
+    const { session: next } = applyInputOnDevice(
       session,
       { type: 'edit', range: session.caret, text: 'x', how: 'typing' },
       phone,

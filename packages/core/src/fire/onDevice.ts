@@ -9,7 +9,7 @@ import {
   composedIn,
   MOST_AT_ONCE,
   offersOf,
-  type,
+  applyInput,
   type FiredBy,
   type FiringEvent,
   type Input,
@@ -18,7 +18,7 @@ import {
 } from './session';
 
 /** Why something happened at an input, or did not: the rules of docs/firing.md by name. */
-export interface Told {
+export interface Explanation {
   readonly rule:
     | `fired-by-${FiredBy}`
     | 'asked'
@@ -35,8 +35,8 @@ export interface Told {
   readonly typed?: string;
 }
 
-export interface Followed extends Outcome {
-  readonly told: readonly Told[];
+export interface DeviceOutcome extends Outcome {
+  readonly told: readonly Explanation[];
 }
 
 /**
@@ -44,8 +44,13 @@ export interface Followed extends Outcome {
  * 9), and what happened, or was held back, is told. Without `explains` it tells only what happened, at a quarter of
  * the cost.
  */
-export function followOnDevice(session: TypingSession, input: Input, list: CompiledList, explains = true): Followed {
-  const told: Told[] = [];
+export function applyInputOnDevice(
+  session: TypingSession,
+  input: Input,
+  list: CompiledList,
+  explains = true,
+): DeviceOutcome {
+  const told: Explanation[] = [];
   const composed = input.type === 'composition-end' ? composedIn(session) : null;
   if (composed && changesText(list.profile)) {
     return { ...typeChanged(composed.before, composed.range, composed.text, list, told, explains), told };
@@ -60,7 +65,7 @@ export function followOnDevice(session: TypingSession, input: Input, list: Compi
   }
   const keptOf = input.type === 'keep' ? offersOf(session, list, 1)[0] : undefined;
   if (keptOf) told.push({ rule: 'kept', id: keptOf.entry.id, typed: session.text.slice(keptOf.start, keptOf.end) });
-  const outcome = type(session, input, list);
+  const outcome = applyInput(session, input, list);
   tell(outcome.events, told);
   const typed = composed?.text ?? (input.type === 'edit' && input.how === 'typing' ? input.text : '');
   if (explains && typed !== '' && outcome.events.length === 0) {
@@ -75,7 +80,7 @@ function typeChanged(
   range: Range,
   text: string,
   list: CompiledList,
-  told: Told[],
+  told: Explanation[],
   explains: boolean,
 ): Outcome {
   const natural = applyEdit(session.text, { range, replacement: text });
@@ -91,7 +96,7 @@ function typeChanged(
       text: changed?.text ?? character,
       how: 'typing',
     };
-    const outcome = type(next, input, list);
+    const outcome = applyInput(next, input, list);
     tell(outcome.events, told);
     if (explains && outcome.events.length === 0)
       explain(next, outcome.session, input.text, list, (line) => told.push(line));
@@ -99,13 +104,13 @@ function typeChanged(
     next = outcome.session;
     at = next.caret;
   }
-  if (text === '') return type(session, { type: 'edit', range, text, how: 'typing' }, list);
+  if (text === '') return applyInput(session, { type: 'edit', range, text, how: 'typing' }, list);
   if (next.text === natural) return { session: next, edit: null, events };
   const { range: differs, inserted } = difference(natural, next.text);
   return { session: next, edit: { range: differs, replacement: inserted, caret: next.caret.start }, events };
 }
 
-function tell(events: readonly FiringEvent[], told: Told[]): void {
+function tell(events: readonly FiringEvent[], told: Explanation[]): void {
   for (const event of events) {
     const { id, typed } = event;
     told.push({ rule: event.type === 'fired' ? `fired-by-${event.by}` : event.type, id, typed });
@@ -118,7 +123,7 @@ function explain(
   after: TypingSession,
   typed: string,
   list: CompiledList,
-  note: (told: Told) => void,
+  note: (told: Explanation) => void,
 ): void {
   if (after.waiting) {
     if (after.waiting !== before.waiting) {
@@ -136,7 +141,7 @@ function explain(
   if (held) note({ rule: reasonOf(held, after), id: held.entry.id, typed: after.text.slice(held.start, held.end) });
 }
 
-function reasonOf(held: Match, session: TypingSession): Told['rule'] {
+function reasonOf(held: Match, session: TypingSession): Explanation['rule'] {
   if (!hasEdgeBefore(session.text, held.start, held.entry.edge)) return 'no-edge';
   if (held.entry.fires === 'offer') return 'offer-only';
   if (!fitsCapitals(held.entry, session.text.slice(held.start, held.end))) return 'other-capitals';

@@ -1,7 +1,7 @@
 import { DEVICE_PROFILES, DeviceProfileSchema, type DeviceProfile } from '../fit';
 import { compile } from './list';
 import type { FiringEntry } from './rules';
-import { offersOf, startSession, type } from './session';
+import { applyInput, offersOf, startSession } from './session';
 import { keysOf, simulate, type Keystroke } from './simulate';
 import { device, entry, listOf } from './testing';
 
@@ -212,7 +212,7 @@ describe('8 never', () => {
     const list = listOf([oar]);
     let session = secret;
     for (const text of 'oar ') {
-      session = type(session, { type: 'edit', range: session.caret, text, how: 'typing' }, list).session;
+      session = applyInput(session, { type: 'edit', range: session.caret, text, how: 'typing' }, list).session;
       expect(offersOf(session, list)).toEqual([]);
     }
     expect(session.text).toBe('oar ');
@@ -233,10 +233,15 @@ describe('8 never', () => {
   });
   test('8.4 what arrives at once and is too long to be typed', () => {
     const arrives = (text: string) =>
-      type(startSession(), { type: 'edit', range: { start: 0, end: 0 }, text, how: 'typing' }, listOf([oar])).session;
+      applyInput(startSession(), { type: 'edit', range: { start: 0, end: 0 }, text, how: 'typing' }, listOf([oar]))
+        .session;
     expect(arrives(`${'x '.repeat(990)}oar `).text).toMatch(/ Rowing club $/);
     const pasted = arrives(`${'x '.repeat(1_000)}oar`);
-    const after = type(pasted, { type: 'edit', range: pasted.caret, text: ' ', how: 'typing' }, listOf([oar])).session;
+    const after = applyInput(
+      pasted,
+      { type: 'edit', range: pasted.caret, text: ' ', how: 'typing' },
+      listOf([oar]),
+    ).session;
     expect(after.text).toMatch(/ oar $/);
   });
 });
@@ -309,7 +314,7 @@ describe('whatever comes', () => {
   test('a line of a million characters', () => {
     const line = `${'word '.repeat(200_000)}oar`;
     const session = startSession(line);
-    const { session: next } = type(
+    const { session: next } = applyInput(
       session,
       { type: 'edit', range: session.caret, text: ' ', how: 'typing' },
       listOf([oar]),
@@ -324,7 +329,7 @@ describe('whatever comes', () => {
     const list = listOf([entry('😀', 'smile')]);
     let session = startSession();
     for (const text of ['\ud83d', '\ude00', ' ']) {
-      session = type(session, { type: 'edit', range: session.caret, text, how: 'typing' }, list).session;
+      session = applyInput(session, { type: 'edit', range: session.caret, text, how: 'typing' }, list).session;
     }
     expect(session.text).toBe('smile ');
   });

@@ -5,8 +5,8 @@ import {
   applyEdit,
   CompiledList,
   startSession,
-  TextHistory,
-  type,
+  UndoHistory,
+  applyInput,
   type FiringEntry,
   type FiringEvent,
   type Input,
@@ -45,7 +45,7 @@ class Field {
     if (input.type === 'edit') {
       this.text = applyEdit(this.text, { range: input.range, replacement: input.text });
     }
-    const outcome = type(this.session, input, this.list);
+    const outcome = applyInput(this.session, input, this.list);
     if (outcome.edit) {
       this.text = applyEdit(this.text, outcome.edit);
       expect(outcome.session.caret.start).toBe(outcome.edit.caret);
@@ -297,7 +297,7 @@ describe('undo history', () => {
 
   test('takes back words, firings and pastes one by one, and makes them again', () => {
     const states = ['', 'a', 'ab', 'ab ', 'ab c', 'ab Location'];
-    let history = TextHistory.empty;
+    let history = UndoHistory.empty;
     states.forEach((state, index) => {
       const next = states[index + 1];
       if (next !== undefined) history = history.record(at(state), to(next), next.length < 6);
@@ -319,7 +319,7 @@ describe('undo history', () => {
   });
 
   test('a new change forgets what was undone; no change is no step', () => {
-    const history = TextHistory.empty.record(at(''), to('a'), true).undo()!.history;
+    const history = UndoHistory.empty.record(at(''), to('a'), true).undo()!.history;
     expect(history.canRedo).toBe(true);
     const after = history.record(at(''), to('b'), true);
     expect(after.canRedo).toBe(false);

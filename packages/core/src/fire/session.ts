@@ -102,7 +102,7 @@ export function startSession(text = '', isSecret = false): TypingSession {
  * Follows one input. The session it returns has the edit applied already.
  * Costs O(text) for the copy of the text, and a look-up in `list` where something was typed.
  */
-export function type(session: TypingSession, input: Input, list: CompiledList): Outcome {
+export function applyInput(session: TypingSession, input: Input, list: CompiledList): Outcome {
   switch (input.type) {
     case 'caret':
       return unchanged(withCaret(session, input.caret));

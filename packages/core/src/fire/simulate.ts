@@ -1,6 +1,6 @@
 import type { DeviceProfile } from '../fit';
 import { compile, CompiledList } from './list';
-import { followOnDevice, type Told } from './onDevice';
+import { applyInputOnDevice, type Explanation } from './onDevice';
 import type { Range } from './range';
 import type { RuledList } from './rules';
 import { offersOf, startSession, type Input, type TypingSession } from './session';
@@ -17,7 +17,7 @@ export type Keystroke =
   | { type: 'keep' };
 
 /** What was told of a keystroke, with its index. */
-export interface TraceLine extends Told {
+export interface TraceLine extends Explanation {
   readonly at: number;
 }
 
@@ -56,12 +56,12 @@ function press(
   session: TypingSession,
   keystroke: Keystroke,
   list: CompiledList,
-  note: (told: Told) => void,
+  note: (told: Explanation) => void,
   explains: boolean,
 ): TypingSession {
   const input = inputOf(session, keystroke, list);
   if (!input) return session;
-  const followed = followOnDevice(session, input, list, explains);
+  const followed = applyInputOnDevice(session, input, list, explains);
   followed.told.forEach(note);
   return followed.session;
 }

@@ -16,5 +16,5 @@ export * from './problem';
 export * from './record';
 export * from './recordId';
 export * from './rules';
-export * from './taken';
+export * from './inUse';
 export * from './text';

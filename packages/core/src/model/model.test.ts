@@ -8,7 +8,7 @@ import {
   findBadCharacter,
   foldCase,
   guessKind,
-  LeftFindingFieldsSchema,
+  IgnoredFindingFieldsSchema,
   LIMITS,
   LIST_RECORD_ID,
   ListFieldsSchema,
@@ -208,9 +208,9 @@ test('what is left has a reason of one line, and a list has languages and device
     about: 'risky so',
     reason: 'I never write that',
   };
-  expect(LeftFindingFieldsSchema.parse(left)).toEqual(left);
+  expect(IgnoredFindingFieldsSchema.parse(left)).toEqual(left);
   for (const reason of ['', 'two\nlines', 'x'.repeat(201)]) {
-    expect(LeftFindingFieldsSchema.safeParse({ ...left, reason }).success).toBe(false);
+    expect(IgnoredFindingFieldsSchema.safeParse({ ...left, reason }).success).toBe(false);
   }
   const list = { languages: ['en', 'de-AT'], devices: ['phone-list'], keyboards: [] };
   expect(ListFieldsSchema.parse(list)).toEqual(list);

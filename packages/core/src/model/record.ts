@@ -73,13 +73,13 @@ export type SetFields = z.infer<typeof SetFieldsSchema>;
  * A finding that a person has looked at and left as it is. `about` tells of what it was left: when the
  * finding is of something else, or worse, it comes back.
  */
-export const LeftFindingFieldsSchema = z.strictObject({
+export const IgnoredFindingFieldsSchema = z.strictObject({
   shortcutId: RecordIdSchema,
   finding: z.string().regex(/^[a-z][a-z -]{0,39}$/),
   about: z.string().min(1).max(500),
   reason: lineOf(LIMITS.reasonClusters),
 });
-export type LeftFindingFields = z.infer<typeof LeftFindingFieldsSchema>;
+export type IgnoredFindingFields = z.infer<typeof IgnoredFindingFieldsSchema>;
 
 /**
  * What holds for the whole list: the languages its owner writes in (BCP 47) and the devices it fires on
@@ -118,7 +118,7 @@ export const RECORD_TYPES = {
   },
   set: { fields: SetFieldsSchema, guarded: ['name'], settled: ['name'], counters: {}, defaults: {}, most: 500 },
   leftFinding: {
-    fields: LeftFindingFieldsSchema,
+    fields: IgnoredFindingFieldsSchema,
     guarded: ['reason'],
     settled: [],
     counters: {},
@@ -162,7 +162,7 @@ export function isCounter(type: RecordType, field: string): boolean {
 export interface FieldsOf {
   shortcut: ShortcutFields;
   set: SetFields;
-  leftFinding: LeftFindingFields;
+  leftFinding: IgnoredFindingFields;
   list: ListFields;
   convention: ConventionFields;
   keyboard: KeyboardFields;
@@ -196,7 +196,7 @@ export function shownText({
 
 export interface ShortcutSet extends SetFields, Read {}
 
-export interface LeftFinding extends LeftFindingFields, Read {}
+export interface IgnoredFinding extends IgnoredFindingFields, Read {}
 
 /** A convention that a person has chosen. */
 export interface ChosenConvention extends ConventionFields, Read {}

@@ -1,4 +1,7 @@
-/** What goes over the wire, parsed at both ends. Paths and meanings: docs/formats.md. */
+/**
+ * What goes over the wire, parsed at both ends. Paths and meanings: docs/formats.md. Some names are called otherwise
+ * there than here: parsing gives ours.
+ */
 import { z } from 'zod';
 
 import { RECORD_TYPES, RecordIdSchema, type RecordType } from '../model';
@@ -42,13 +45,13 @@ const RecordNameSchema = z.object({
 export const MAY = ['edit', 'use'] as const;
 export type May = (typeof MAY)[number];
 
-/** Which sets a device takes, by id, null for what is in no set; null: all. */
-export const TakesSchema = z.array(RecordIdSchema.nullable()).max(500).nullable();
-export type Takes = z.infer<typeof TakesSchema>;
+/** Which sets a device receives, by id, null for what is in no set; null: all. */
+export const SubscribedSetsSchema = z.array(RecordIdSchema.nullable()).max(500).nullable();
+export type SubscribedSets = z.infer<typeof SubscribedSetsSchema>;
 
 /** Whether a device looks after the list: lets others in, sets what they may do, deletes it. It edits, and gets all sets. */
-export function mayManage({ may, takes }: { may: May; takes: unknown }): boolean {
-  return may === 'edit' && takes === null;
+export function mayManage({ may, subscribedSets }: { may: May; subscribedSets: unknown }): boolean {
+  return may === 'edit' && subscribedSets === null;
 }
 
 /**
@@ -61,34 +64,38 @@ export function mayManage({ may, takes }: { may: May; takes: unknown }): boolean
  * what is in none of them is gone. `parted`: it is fresh since the server's data was set back, and has gone another way
  * since: what the device has from before may be missing there.
  */
-export const PageSchema = z.object({
-  records: z.array(StoredRecordSchema),
-  removed: z.array(RecordNameSchema),
-  through: z.int().nonnegative(),
-  last: z.string().nullable().default(null),
-  taken: z.int().nonnegative(),
-  more: z.boolean(),
-  fresh: z.boolean(),
-  parted: z.boolean().default(false),
-  may: z.enum(MAY),
-  takes: TakesSchema,
-});
+export const PageSchema = z
+  .object({
+    records: z.array(StoredRecordSchema),
+    removed: z.array(RecordNameSchema),
+    through: z.int().nonnegative(),
+    last: z.string().nullable().default(null),
+    taken: z.int().nonnegative(),
+    more: z.boolean(),
+    fresh: z.boolean(),
+    parted: z.boolean().default(false),
+    may: z.enum(MAY),
+    takes: SubscribedSetsSchema,
+  })
+  .transform(({ taken, takes, ...page }) => ({ ...page, acknowledged: taken, subscribedSets: takes }));
 export interface Page {
   records: StoredRecord[];
   removed: { type: RecordType; id: string }[];
   through: number;
   last: string | null;
-  taken: number;
+  acknowledged: number;
   more: boolean;
   fresh: boolean;
   parted: boolean;
   may: May;
-  takes: Takes;
+  subscribedSets: SubscribedSets;
 }
 
 /** The answer to a push: the last of the device's own numbers that the server has, and the newest number of the list. */
-export const TakenSchema = z.object({ taken: z.int().nonnegative(), through: z.int().nonnegative() });
-export type Taken = z.infer<typeof TakenSchema>;
+export const PushAnswerSchema = z
+  .object({ taken: z.int().nonnegative(), through: z.int().nonnegative() })
+  .transform(({ taken, through }) => ({ acknowledged: taken, through }));
+export type PushAnswer = z.output<typeof PushAnswerSchema>;
 
 export const DEVICE_KINDS = ['phone', 'tablet', 'computer'] as const;
 export type DeviceKind = (typeof DEVICE_KINDS)[number];
@@ -139,22 +146,24 @@ export const DoorSchema = z.object({ open: z.boolean(), lists: z.boolean().defau
 export type Door = z.infer<typeof DoorSchema>;
 
 /** A device of the list as its others see it. Times in ms since 1970. */
-export const DeviceInfoSchema = z.object({
-  id: z.string(),
-  name: z.string(),
-  kind: z.enum(DEVICE_KINDS),
-  joined: z.int(),
-  /** Null: it was never heard of since it joined. */
-  seen: z.int().nullable(),
-  /** Whether its stream is open. */
-  isHere: z.boolean(),
-  /** How many changes of the list it does not have. */
-  behind: z.int().nonnegative(),
-  may: z.enum(MAY),
-  takes: TakesSchema,
-  signedOut: z.int().nullable(),
-});
-export type DeviceInfo = z.infer<typeof DeviceInfoSchema>;
+export const DeviceInfoSchema = z
+  .object({
+    id: z.string(),
+    name: z.string(),
+    kind: z.enum(DEVICE_KINDS),
+    joined: z.int(),
+    /** Null: it was never heard of since it joined. */
+    seen: z.int().nullable(),
+    /** Whether its stream is open. */
+    isHere: z.boolean(),
+    /** How many changes of the list it does not have. */
+    behind: z.int().nonnegative(),
+    may: z.enum(MAY),
+    takes: SubscribedSetsSchema,
+    signedOut: z.int().nullable(),
+  })
+  .transform(({ takes, ...info }) => ({ ...info, subscribedSets: takes }));
+export type DeviceInfo = z.output<typeof DeviceInfoSchema>;
 
 /** The devices of a list, those signed out among them, since history names them; and where others reach it. */
 export const DirectorySchema = z.object({
@@ -167,13 +176,21 @@ export const DirectorySchema = z.object({
   /** Whether the list is open to everyone who reaches the server. */
   open: z.boolean().default(false),
 });
-export type Directory = z.infer<typeof DirectorySchema>;
+export type Directory = z.output<typeof DirectorySchema>;
+/** The same as it is sent. */
+export type SentDirectory = z.input<typeof DirectorySchema>;
 
 /** What one device sets for another, or for itself. */
 export const DeviceSettingsSchema = z
-  .strictObject({ name: NameSchema, kind: z.enum(DEVICE_KINDS), may: z.enum(MAY), takes: TakesSchema })
-  .partial();
-export type DeviceSettings = z.infer<typeof DeviceSettingsSchema>;
+  .strictObject({ name: NameSchema, kind: z.enum(DEVICE_KINDS), may: z.enum(MAY), takes: SubscribedSetsSchema })
+  .partial()
+  .transform(({ takes, ...settings }) => (takes === undefined ? settings : { ...settings, subscribedSets: takes }));
+export interface DeviceSettings {
+  name?: string;
+  kind?: DeviceKind;
+  may?: May;
+  subscribedSets?: SubscribedSets;
+}
 
 export const InvitationSchema = z.object({ code: z.string(), until: z.int() });
 export type Invitation = z.infer<typeof InvitationSchema>;

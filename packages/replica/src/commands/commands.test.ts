@@ -1,17 +1,17 @@
 import type { Fix } from '@yellow-latch/core/clash';
-import { planRemark } from '@yellow-latch/core/convention/plan';
+import { planRecodes } from '@yellow-latch/core/convention/plan';
 import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
 import type { Shortcut } from '@yellow-latch/core/model';
 import { v7 as uuid } from 'uuid';
 
 import { openDatabase } from '../storage/database';
-import { newDeviceState } from '../storage/device';
+import { keptState, newDeviceState } from '../storage/device';
 import { Replica } from '../storage/replica';
 import type { Command } from './command';
 import { ignoring, lookingAgain } from './findings';
 import { fixing } from './fixing';
 import { deletingKeyboard, savingKeyboard } from './list';
-import { keptUntil, remarking } from './recoding';
+import { keptUntil, recoding } from './recoding';
 import { saving } from './saving';
 import { deleting, editing, fieldsOf, makingPrivate, sharing } from './shortcuts';
 import { keepingBoth, settling } from './versions';
@@ -19,7 +19,7 @@ import { keepingBoth, settling } from './versions';
 async function listOf(...codes: string[]): Promise<{ replica: Replica; shortcuts: Shortcut[] }> {
   const state = newDeviceState();
   const db = await openDatabase(state.id);
-  await db.put('state', state, 'device');
+  await db.put('state', keptState(state), 'device');
   const replica = await Replica.open(db, state);
   await replica.write(
     codes.map((code) => ({
@@ -117,8 +117,8 @@ describe('a list set in another mark', () => {
   test('and taken back is the same byte for byte, private ones too', async () => {
     const { replica, shortcuts } = await listOf(';a', '#b', 'own', '->', 'ttune');
     const before = whole(replica);
-    const { remarks } = planRemark(shortcuts, convention);
-    const command = remarking(remarks, shortcuts, convention, replica.read().conventions, 1_000);
+    const { recodes } = planRecodes(shortcuts, convention);
+    const command = recoding(recodes, shortcuts, convention, replica.read().conventions, 1_000);
     const ids = await replica.write(command.writes);
     const { shortcuts: after, conventions } = replica.read();
     expect(after.map(({ code }) => code).sort()).toEqual([',a', ',b', ',own', ',tune', '->']);
@@ -130,14 +130,14 @@ describe('a list set in another mark', () => {
 
   test('twice keeps one convention, and taking back the second brings the first', async () => {
     const { replica, shortcuts } = await listOf(';a');
-    const first = remarking(planRemark(shortcuts, convention).remarks, shortcuts, convention, [], null);
+    const first = recoding(planRecodes(shortcuts, convention).recodes, shortcuts, convention, [], null);
     await replica.write(first.writes);
     const before = whole(replica);
     const next = { ...convention, mark: { place: 'after', marker: '*' } } as const;
     const view = replica.read();
     expect(view.shortcuts[0]!.former).toBeNull();
-    const second = remarking(
-      planRemark(view.shortcuts, next).remarks,
+    const second = recoding(
+      planRecodes(view.shortcuts, next).recodes,
       view.shortcuts,
       next,
       view.conventions,

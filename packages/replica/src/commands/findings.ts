@@ -1,9 +1,9 @@
-import type { LeftFinding, LeftFindingFields } from '@yellow-latch/core/model';
+import type { IgnoredFinding, IgnoredFindingFields } from '@yellow-latch/core/model';
 
 import type { Command } from './command';
 
 /** A finding is ignored, with a reason that all devices keep. */
-export function ignoring(fields: LeftFindingFields): Command {
+export function ignoring(fields: IgnoredFindingFields): Command {
   return {
     writes: [{ type: 'leftFinding', fields }],
     undo: ([id]) => [{ type: 'leftFinding', id, fields: { deleted: true } }],
@@ -11,7 +11,7 @@ export function ignoring(fields: LeftFindingFields): Command {
 }
 
 /** A finding that was ignored is told again. */
-export function lookingAgain({ id }: Pick<LeftFinding, 'id'>): Command {
+export function lookingAgain({ id }: Pick<IgnoredFinding, 'id'>): Command {
   return {
     writes: [{ type: 'leftFinding', id, fields: { deleted: true } }],
     undo: () => [{ type: 'leftFinding', id, fields: { deleted: false } }],

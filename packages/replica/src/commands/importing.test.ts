@@ -55,7 +55,7 @@ function plan(
       into: null,
       keepsSecrets: true,
       rest: read.file?.rest ?? null,
-      takes: ['list', 'conventions', 'keyboards', 'leftFindings'],
+      restParts: ['list', 'conventions', 'keyboards', 'leftFindings'],
       ...more,
     },
     into,
@@ -164,7 +164,12 @@ test('the rest of a backup, as far as it is asked for and differs', () => {
     capitals: 'small' as const,
     changed: 1,
   };
-  const { command } = plan(backup, new Map(), { takes: ['list', 'conventions'] }, { ...list, conventions: [chosen] });
+  const { command } = plan(
+    backup,
+    new Map(),
+    { restParts: ['list', 'conventions'] },
+    { ...list, conventions: [chosen] },
+  );
   expect(command.writes).toMatchObject([
     { type: 'list', fields: { languages: ['en', 'de'] } },
     { type: 'convention', id: chosen.id, fields: { mark: { marker: ';' } } },

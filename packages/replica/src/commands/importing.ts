@@ -26,7 +26,7 @@ export interface Import {
   /** Rows that come in for this device alone, as they look like secrets. */
   readonly keepsSecrets: boolean;
   readonly rest: Rest | null;
-  readonly takes: readonly RestPart[];
+  readonly restParts: readonly RestPart[];
 }
 
 /** What an import comes to: all its writes as one command, and how many shortcuts are new or changed by it. */
@@ -53,11 +53,11 @@ export function importing(what: Import, list: ListView, isKnown: IsKnown): Impor
   const uses: Record<string, number> = {};
   let made = 0;
   let changed = 0;
-  const taken = new Set<string>();
+  const inUse = new Set<string>();
   const make = ({ id, fields, set, used, isPrivate }: Wanted, code: string, secret: boolean) => {
     // An id of its own, unless another row has had it.
-    const own = id !== null && !byId.has(id) && !taken.has(id) ? id : uuid();
-    taken.add(own);
+    const own = id !== null && !byId.has(id) && !inUse.has(id) ? id : uuid();
+    inUse.add(own);
     const staysHere = isPrivate || (secret && what.keepsSecrets);
     const known = !staysHere && isKnown('shortcut', own);
     const counts = used && !known && !staysHere;
@@ -180,10 +180,10 @@ class Sets {
 }
 
 /** What else a backup holds, as far as it is asked for and differs. */
-function restCommands({ rest, takes }: Import, list: ListView): Command[] {
+function restCommands({ rest, restParts }: Import, list: ListView): Command[] {
   if (!rest) return [];
   const commands: Command[] = [];
-  if (takes.includes('list') && rest.list) {
+  if (restParts.includes('list') && rest.list) {
     const { languages, devices, keyboards } = list;
     const was = { languages: [...languages], devices: [...devices], keyboards: [...keyboards] };
     commands.push({
@@ -207,10 +207,10 @@ function restCommands({ rest, takes }: Import, list: ListView): Command[] {
         commands.push({ writes: [write(fields)], undo: () => [write(was)] });
     }
   };
-  if (takes.includes('conventions'))
+  if (restParts.includes('conventions'))
     for (const one of rest.conventions)
       put('convention', list.conventions, one, list.conventions.find(({ scope }) => isSameScope(scope, one.scope))?.id);
-  if (takes.includes('keyboards')) for (const one of rest.keyboards) put('keyboard', list.ownKeyboards, one);
-  if (takes.includes('leftFindings')) for (const one of rest.leftFindings) put('leftFinding', list.left, one);
+  if (restParts.includes('keyboards')) for (const one of rest.keyboards) put('keyboard', list.ownKeyboards, one);
+  if (restParts.includes('leftFindings')) for (const one of rest.leftFindings) put('leftFinding', list.left, one);
   return commands;
 }

@@ -1,7 +1,7 @@
 /** Part of the list moved to another marker. */
 import { FORMER_LASTS } from '@yellow-latch/core/convention/former';
 import { isSameScope } from '@yellow-latch/core/convention/mark';
-import type { Remark } from '@yellow-latch/core/convention/plan';
+import type { Recode } from '@yellow-latch/core/convention/plan';
 import type { ChosenConvention, ConventionFields, Shortcut } from '@yellow-latch/core/model';
 
 import type { Write } from '../storage/write';
@@ -11,15 +11,15 @@ import type { Command } from './command';
  * A part of the list set in a convention, all codes at once, and the convention kept. `keepsUntil`: old codes
  * go on firing in Write until that moment (ms since 1970); null: they do not.
  */
-export function remarking(
-  remarks: readonly Remark[],
+export function recoding(
+  recodes: readonly Recode[],
   shortcuts: readonly Shortcut[],
   convention: ConventionFields,
   chosen: readonly ChosenConvention[],
   keepsUntil: number | null,
 ): Command {
   const before = new Map(shortcuts.map((shortcut) => [shortcut.id, shortcut]));
-  const moved = remarks.flatMap(({ id, to }) => {
+  const moved = recodes.flatMap(({ id, to }) => {
     const shortcut = before.get(id);
     return shortcut ? [{ shortcut, to }] : [];
   });

@@ -1,6 +1,6 @@
 /** Which device this browser is: its database, and how it goes on as another one. */
 import { openDatabase, type DeviceState, type ReplicaDatabase } from './database';
-import { newDeviceState } from './device';
+import { keptState, stateFrom } from './device';
 
 const CURRENT = 'yellow-latch.device';
 
@@ -17,9 +17,9 @@ export async function openCurrentDevice(): Promise<OpenedDevice | null> {
     const state = await db.get('state', 'device');
     // Without its state the store was cleared: its numbers are gone, so it must not go on as it.
     if (state) {
-      const whole = newDeviceState(state);
+      const whole = stateFrom(state);
       // A state of an earlier version has no secret yet: from now on it is always the same.
-      if (state.secret !== whole.secret) await db.put('state', whole, 'device');
+      if (state.secret !== whole.secret) await db.put('state', keptState(whole), 'device');
       return { db, state: whole };
     }
     db.close();
@@ -30,7 +30,7 @@ export async function openCurrentDevice(): Promise<OpenedDevice | null> {
 /** Makes a database for `state` and this browser's device of it. */
 export async function makeCurrentDevice(state: DeviceState): Promise<OpenedDevice> {
   const db = await openDatabase(state.id);
-  await db.put('state', state, 'device');
+  await db.put('state', keptState(state), 'device');
   localStorage.setItem(CURRENT, state.id);
   return { db, state };
 }

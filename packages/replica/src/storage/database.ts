@@ -1,5 +1,5 @@
 import type { Shortcut } from '@yellow-latch/core/model';
-import type { Change, DeviceKind, May, StoredRecord, Takes } from '@yellow-latch/core/sync';
+import type { Change, DeviceKind, May, StoredRecord, SubscribedSets } from '@yellow-latch/core/sync';
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPObjectStore } from 'idb';
 
 import { draftOf, OPEN_DRAFT, type Draft } from './draft';
@@ -28,7 +28,7 @@ export interface DeviceState {
   begins: { id: string; name: string } | null;
   may: May;
   /** The sets whose shortcuts `records` holds; null: all. */
-  takes: Takes;
+  subscribedSets: SubscribedSets;
   /** When it was in step last, as far as it was noted; ms since 1970. */
   inStepAt: number | null;
   /** Why it is out of its list, if it is: signed out here or by another device, forgotten by the server, or deleted with all of it. */
@@ -43,6 +43,9 @@ export interface DeviceState {
   last: string | null;
 }
 
+/** The same as it is kept; a state of an earlier version lacks some of it. */
+export type KeptState = Omit<DeviceState, 'subscribedSets'> & { takes: SubscribedSets };
+
 export interface ReplicaSchema extends DBSchema {
   /** Records as the server has them, by `type:id`, over those in `blocks`; null: gone. See `KeptRecords`. */
   records: { key: string; value: StoredRecord | null };
@@ -50,7 +53,7 @@ export interface ReplicaSchema extends DBSchema {
   blocks: { key: number; value: string };
   /** Own changes on their way in bundles, by their place in the queue. See `Outbox`. */
   outbox: { key: number; value: OutboxEntry[] };
-  state: { key: 'device'; value: DeviceState };
+  state: { key: 'device'; value: KeptState };
   /** Drafts in Write, by id; of this device alone. */
   drafts: { key: string; value: Draft };
   /** Private shortcuts, by id; of this device alone. */

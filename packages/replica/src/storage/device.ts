@@ -2,7 +2,7 @@
 import type { DeviceKind, NewDevice, Welcome } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
-import type { DeviceState } from './database';
+import type { DeviceState, KeptState } from './database';
 
 export const KIND_NAMES: Record<DeviceKind, string> = { phone: 'Phone', tablet: 'Tablet', computer: 'Computer' };
 
@@ -16,7 +16,7 @@ export function newDeviceState(state: Partial<DeviceState> = {}): DeviceState {
     listName: 'My list',
     begins: null,
     may: 'edit',
-    takes: null,
+    subscribedSets: null,
     inStepAt: null,
     out: null,
     lastN: 0,
@@ -25,6 +25,15 @@ export function newDeviceState(state: Partial<DeviceState> = {}): DeviceState {
     last: null,
     ...state,
   };
+}
+
+/** A state as it is kept, and back. */
+export function keptState({ subscribedSets, ...state }: DeviceState): KeptState {
+  return { ...state, takes: subscribedSets };
+}
+
+export function stateFrom({ takes, ...state }: Partial<KeptState>): DeviceState {
+  return newDeviceState(takes === undefined ? state : { ...state, subscribedSets: takes });
 }
 
 const SECRET_BYTES = 32;

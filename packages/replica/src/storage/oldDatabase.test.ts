@@ -6,7 +6,7 @@ import { openDB } from 'idb';
 
 import old from '../../fixtures/database-5.json';
 import { openDatabase } from './database';
-import { newDeviceState } from './device';
+import { stateFrom } from './device';
 import { lastDraft } from './drafts';
 import { Replica } from './replica';
 import { readCounts } from './uses';
@@ -25,7 +25,7 @@ async function opened(): Promise<Replica> {
   });
   db.close();
   const database = await openDatabase(state.id);
-  return Replica.open(database, newDeviceState(await database.get('state', 'device')));
+  return Replica.open(database, stateFrom((await database.get('state', 'device'))!));
 }
 
 let replica: Replica;

@@ -13,13 +13,13 @@ import {
   type FieldChanges,
   type Page,
   type StoredRecord,
-  type Takes,
+  type SubscribedSets,
 } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
 import { Subscribable } from '@yellow-latch/core/subscribable';
-import type { DeviceState, OutboxEntry, ReplicaDatabase } from './database';
-import { newDeviceState } from './device';
+import type { DeviceState, KeptState, OutboxEntry, ReplicaDatabase } from './database';
+import { keptState, stateFrom } from './device';
 import { KeptRecords } from './keptRecords';
 import { writesOfLostBeside } from './lost';
 import { Outbox } from './outbox';
@@ -133,12 +133,18 @@ export class Replica {
       tx.objectStore('private').getAll(),
       this.outbox.read(tx),
     ]);
-    if (state) this.device = newDeviceState(state);
+    if (state) this.device = stateFrom(state);
     this.records = records;
     // What the model got since a private one was kept is as it is for any other.
     this.own = new Map(own.map((shortcut) => [shortcut.id, { ...RECORD_TYPES.shortcut.defaults, ...shortcut }]));
     this.shown = new Map(this.records);
     this.show(this.outbox.entries.map(({ change }) => recordKey(change.record)));
+  }
+
+  /** The state as it is kept now: another tab may have written since. */
+  private async stateIn(store: { get(key: 'device'): Promise<KeptState | undefined> }): Promise<DeviceState> {
+    const kept = await store.get('device');
+    return kept ? stateFrom(kept) : this.device;
   }
 
   /** Whether a write is of this device alone: to a private shortcut. */
@@ -149,7 +155,7 @@ export class Replica {
   /** Writes, all or none, and returns the ids of the records written. */
   async write(writes: readonly Write[], now = Date.now()): Promise<string[]> {
     const tx = this.db.transaction(['outbox', 'state', 'private'], 'readwrite', { durability: 'strict' });
-    const state = (await tx.objectStore('state').get('device')) ?? this.device;
+    const state = await this.stateIn(tx.objectStore('state'));
     let { clock, lastN } = state;
     const ids: string[] = [];
     const changes: Change[] = [];
@@ -183,7 +189,7 @@ export class Replica {
           'all',
         );
       waiting = [...waiting, ...(await this.outbox.add(tx, changes))];
-      await tx.objectStore('state').put({ ...state, clock, lastN }, 'device');
+      await tx.objectStore('state').put(keptState({ ...state, clock, lastN }), 'device');
     });
     this.device = { ...state, clock, lastN };
     this.outbox.hold(waiting);
@@ -196,30 +202,30 @@ export class Replica {
   }
 
   /**
-   * Takes in what the server sent and lets go of own changes that it has. A fresh copy is put together in memory and
+   * SubscribedSets in what the server sent and lets go of own changes that it has. A fresh copy is put together in memory and
    * takes the place of the old one when it is whole. Resolves to whether a fresh copy is to be asked for, since this
    * device takes other sets now.
    */
-  async receive(page: Page, now = Date.now()): Promise<'taken' | 'copy-needed'> {
+  async receive(page: Page, now = Date.now()): Promise<'received' | 'copy-needed'> {
     if (page.fresh) this.copy = { records: new Map(), elsewhere: new Set(), through: 0, parted: page.parted };
-    else if (!isSame(page.takes, this.device.takes)) return 'copy-needed';
+    else if (!isSame(page.subscribedSets, this.device.subscribedSets)) return 'copy-needed';
     if (this.copy) {
       for (const record of page.records) this.copy.records.set(recordKey(record), record);
       for (const record of page.removed) this.copy.elsewhere.add(recordKey(record));
       this.copy.through = page.through;
-      if (page.more) return 'taken';
+      if (page.more) return 'received';
     }
     const { copy } = this;
     const stale = !copy && page.through < this.device.through;
     // With more to come, the records of changes that it counts as taken may not be here yet.
     const arrived = this.outbox.entries.filter(
-      ({ change, refused }) => !page.more && refused === undefined && change.n <= page.taken,
+      ({ change, refused }) => !page.more && refused === undefined && change.n <= page.acknowledged,
     );
     const isNews = copy !== null || arrived.length + page.records.length + page.removed.length > 0;
-    if (!isNews && page.through === this.device.through && page.may === this.device.may) return 'taken';
+    if (!isNews && page.through === this.device.through && page.may === this.device.may) return 'received';
 
     const tx = this.db.transaction(['records', 'blocks', 'outbox', 'state'], 'readwrite');
-    const state = newDeviceState((await tx.objectStore('state').get('device')) ?? this.device);
+    const state = await this.stateIn(tx.objectStore('state'));
     const records = stale ? [] : copy ? [...copy.records.values()] : page.records;
     const removed = stale || copy ? [] : page.removed.map(recordKey);
     let { clock } = state;
@@ -240,11 +246,11 @@ export class Replica {
       ...state,
       clock,
       may: page.may,
-      takes: page.takes,
+      subscribedSets: page.subscribedSets,
       inStepAt: now,
       ...(copy || page.through >= state.through ? { through: page.through, last: page.last } : {}),
     };
-    void tx.objectStore('state').put(next, 'device');
+    void tx.objectStore('state').put(keptState(next), 'device');
     const waiting = await this.outbox.change(
       tx,
       (entry) => (gone.has(entry.change.id) ? null : withChange(entry, whole)),
@@ -264,10 +270,10 @@ export class Replica {
           ? writesOfLostBeside(this.waiting, before, copy.records, this.shown, (key) => copy.elsewhere.has(key))
           : [];
       if (lost.length > 0) await this.write(lost);
-      return 'taken';
+      return 'received';
     }
     this.show([...records.map(recordKey), ...removed, ...arrived.map(({ change }) => recordKey(change.record))]);
-    return 'taken';
+    return 'received';
   }
 
   /** Forgets a fresh copy that was begun: the line was lost, and the next one begins anew. */
@@ -297,13 +303,13 @@ export class Replica {
     if (again.length === 0) return;
     const ids = new Set(again.map(({ id }) => id));
     const tx = this.db.transaction(['outbox', 'state'], 'readwrite', { durability: 'strict' });
-    const state = (await tx.objectStore('state').get('device')) ?? this.device;
+    const state = await this.stateIn(tx.objectStore('state'));
     await this.outbox.change(tx, (entry) => (ids.has(entry.change.id) ? null : entry), 'all');
     await this.outbox.add(
       tx,
       again.map((change, index) => ({ ...change, n: state.lastN + 1 + index })),
     );
-    await tx.objectStore('state').put({ ...state, lastN: state.lastN + again.length }, 'device');
+    await tx.objectStore('state').put(keptState({ ...state, lastN: state.lastN + again.length }), 'device');
     await tx.done;
     await this.reload();
   }
@@ -314,7 +320,7 @@ export class Replica {
     if (!refused) return;
     const gap = refused.change.n;
     const tx = this.db.transaction(['outbox', 'state'], 'readwrite', { durability: 'strict' });
-    const state = (await tx.objectStore('state').get('device')) ?? this.device;
+    const state = await this.stateIn(tx.objectStore('state'));
     await this.outbox.change(
       tx,
       (entry) => {
@@ -324,7 +330,7 @@ export class Replica {
       },
       'all',
     );
-    await tx.objectStore('state').put({ ...state, lastN: state.lastN - 1 }, 'device');
+    await tx.objectStore('state').put(keptState({ ...state, lastN: state.lastN - 1 }), 'device');
     await tx.done;
     await this.reload();
   }
@@ -332,14 +338,14 @@ export class Replica {
   /** Makes this device the first of a list that the server is still to hear of. */
   async begin(list: { id: string; name: string }): Promise<void> {
     this.device = { ...this.device, begins: list, listName: list.name };
-    await this.db.put('state', this.device, 'device');
+    await this.db.put('state', keptState(this.device), 'device');
   }
 
   async welcome({ id, name }: { id: string; name: string }): Promise<void> {
     const tx = this.db.transaction('state', 'readwrite');
-    const state = newDeviceState((await tx.store.get('device')) ?? this.device);
+    const state = await this.stateIn(tx.store);
     this.device = { ...state, listId: id, listName: name, begins: null };
-    await tx.store.put(this.device, 'device');
+    await tx.store.put(keptState(this.device), 'device');
     await tx.done;
   }
 
@@ -358,7 +364,7 @@ export class Replica {
     void tx.objectStore('kept').put(unsent, UNSENT);
     this.kept.replace(tx, []);
     void tx.objectStore('outbox').clear();
-    void tx.objectStore('state').put({ ...this.device, through: 0, last: null, out: why }, 'device');
+    void tx.objectStore('state').put(keptState({ ...this.device, through: 0, last: null, out: why }), 'device');
     await tx.done;
     await this.reload();
   }
@@ -413,6 +419,6 @@ function withChange(entry: OutboxEntry, changes: ReadonlyMap<string, Change>): O
   return change ? { ...entry, change } : entry;
 }
 
-function isSame(a: Takes, b: Takes): boolean {
+function isSame(a: SubscribedSets, b: SubscribedSets): boolean {
   return JSON.stringify(a) === JSON.stringify(b);
 }

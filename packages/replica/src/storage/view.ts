@@ -2,7 +2,7 @@ import { sketchOf } from '@yellow-latch/core/expansion/sketch';
 import type {
   ChosenConvention,
   KeyboardUse,
-  LeftFinding,
+  IgnoredFinding,
   ListFields,
   OwnKeyboard,
   RecordType,
@@ -16,7 +16,7 @@ export interface ListView {
   shortcuts: Shortcut[];
   sets: ShortcutSet[];
   /** Findings left as they are. */
-  left: LeftFinding[];
+  left: IgnoredFinding[];
   /** The languages its owner writes in; BCP 47. */
   languages: readonly string[];
   /** The devices it fires on; ids of device profiles. */
@@ -59,7 +59,7 @@ export function viewOf(
 ): ListView {
   const shortcuts = [...own];
   const sets: ShortcutSet[] = [];
-  const left: LeftFinding[] = [];
+  const left: IgnoredFinding[] = [];
   const ownKeyboards: OwnKeyboard[] = [];
   const conventions: ChosenConvention[] = [];
   const unsettled: ListView['unsettled'] = [];

@@ -7,7 +7,8 @@ import { LIST_RECORD_ID } from '@yellow-latch/core/model';
 import type { Page, StoredRecord } from '@yellow-latch/core/sync';
 
 import { openDatabase } from '../storage/database';
-import { newDeviceState } from '../storage/device';
+import { keptState, newDeviceState } from '../storage/device';
+import type { DeviceState } from '../storage/database';
 import { succeedDevice } from '../storage/currentDevice';
 import { makingPrivate } from '../commands/shortcuts';
 import { Replica, UNSENT, type Unsent } from '../storage/replica';
@@ -17,7 +18,7 @@ import { Sync } from './sync';
 async function newReplica(): Promise<Replica> {
   const state = newDeviceState();
   const db = await openDatabase(state.id);
-  await db.put('state', state, 'device');
+  await db.put('state', keptState(state), 'device');
   return Replica.open(db, state);
 }
 
@@ -244,12 +245,12 @@ describe('a page', () => {
     removed: [],
     through: 0,
     last: null,
-    taken: 0,
+    acknowledged: 0,
     more: false,
     fresh: false,
     parted: false,
     may: 'edit',
-    takes: null,
+    subscribedSets: null,
     ...more,
   });
   /** What a server holds of a shortcut that some device wrote. */
@@ -301,11 +302,11 @@ describe('a page', () => {
 
   test('of other sets than the device holds asks for a fresh copy', async () => {
     const replica = await newReplica();
-    expect(await replica.receive(page({ takes: [null], through: 1 }))).toBe('copy-needed');
-    expect(await replica.receive(page({ takes: [null], through: 1, fresh: true, records: [await held(';a')] }))).toBe(
-      'taken',
-    );
-    expect([replica.state.takes, codes(replica)]).toEqual([[null], [';a']]);
+    expect(await replica.receive(page({ subscribedSets: [null], through: 1 }))).toBe('copy-needed');
+    expect(
+      await replica.receive(page({ subscribedSets: [null], through: 1, fresh: true, records: [await held(';a')] })),
+    ).toBe('received');
+    expect([replica.state.subscribedSets, codes(replica)]).toEqual([[null], [';a']]);
   });
 
   test('that is older than what is held changes nothing', async () => {
@@ -323,12 +324,12 @@ test('a fresh copy from a server whose data was set back: what it lost is on its
     removed: [],
     through: 0,
     last: null,
-    taken: 0,
+    acknowledged: 0,
     more: false,
     fresh: false,
     parted: false,
     may: 'edit',
-    takes: null,
+    subscribedSets: null,
   };
   const other = await newReplica();
   const [kept, lostId] = await other.write([shortcut(';kept'), shortcut(';lost')]);
@@ -410,10 +411,10 @@ test('told to take other sets, a device asks for a fresh copy by itself', async 
   await phone.replica.write([shortcut(';a')]);
   phone.sync.wrote();
   await waitFor(() => expect(codes(computer.replica)).toEqual([';a']));
-  server.takes = [null];
+  server.subscribedSets = [null];
   await phone.replica.write([shortcut(';b')]);
   phone.sync.wrote();
-  await waitFor(() => expect(computer.replica.state.takes).toEqual([null]));
+  await waitFor(() => expect(computer.replica.state.subscribedSets).toEqual([null]));
   await waitFor(() => expect(codes(computer.replica)).toEqual([';a', ';b']));
   expect(computer.sync.state.phase).toBe('in-step');
 });
@@ -479,7 +480,7 @@ test('what was written at once leaves the outbox as the server takes it, part by
   const replica = await newReplica();
   await replica.write(Array.from({ length: 450 }, (_, index) => shortcut(`;${index}`)));
   await replica.write([shortcut(';last')]);
-  const page: Omit<Page, 'taken'> = {
+  const page: Omit<Page, 'acknowledged'> = {
     records: [],
     removed: [],
     through: 0,
@@ -488,14 +489,14 @@ test('what was written at once leaves the outbox as the server takes it, part by
     fresh: false,
     parted: false,
     may: 'edit',
-    takes: null,
+    subscribedSets: null,
   };
-  for (const [taken, left] of [
+  for (const [acknowledged, left] of [
     [200, 251],
     [310, 141],
     [451, 0],
   ] as const) {
-    await replica.receive({ ...page, taken });
+    await replica.receive({ ...page, acknowledged });
     expect(replica.waiting.length).toBe(left);
     expect((await Replica.open(replica.db, replica.state)).waiting.map(({ n }) => n)).toEqual(
       replica.waiting.map(({ n }) => n),
@@ -522,7 +523,7 @@ test('what an earlier version kept one by one is read, and goes on its way', asy
     },
   });
   await old.put('outbox', { change });
-  await old.put('state', replica.state, 'device');
+  await old.put('state', keptState(replica.state as DeviceState), 'device');
   old.close();
   const again = await Replica.open(await openDatabase(replica.state.id), replica.state);
   expect(again.waiting).toEqual([change]);

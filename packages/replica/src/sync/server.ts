@@ -6,7 +6,7 @@ import {
   PageSchema,
   ProblemSchema,
   SpareKeySchema,
-  TakenSchema,
+  PushAnswerSchema,
   WelcomeSchema,
   type Change,
   type DeviceSettings,
@@ -18,7 +18,7 @@ import {
   type NewList,
   type Page,
   type Problem,
-  type Taken,
+  type PushAnswer,
   type Welcome,
 } from '@yellow-latch/core/sync';
 import type { z } from 'zod';
@@ -69,6 +69,11 @@ function queryOf({ since, last }: Position): string {
   return `since=${since}${last === null ? '' : `&last=${last}`}`;
 }
 
+/** Settings as they are sent. */
+function sent({ subscribedSets, ...settings }: DeviceSettings) {
+  return subscribedSets === undefined ? settings : { ...settings, takes: subscribedSets };
+}
+
 /** The server as one device sees it. A failed connection rejects with the browser's own error. */
 export const server = {
   door: (): Promise<Door> => ask('/door', DoorSchema),
@@ -80,16 +85,17 @@ export const server = {
     post('/recoveries', WelcomeSchema, { spareKey, device }),
   succeed: (device: string, next: NewDevice): Promise<Welcome> => post(`/d/${device}/successor`, WelcomeSchema, next),
 
-  push: (device: string, changes: Change[]): Promise<Taken> => post(`/d/${device}/changes`, TakenSchema, { changes }),
+  push: (device: string, changes: Change[]): Promise<PushAnswer> =>
+    post(`/d/${device}/changes`, PushAnswerSchema, { changes }),
   pull: (device: string, from: Position): Promise<Page> =>
     ask(`/d/${device}/pages?${queryOf(from)}`, PageSchema as z.ZodType<Page>),
-  follow: (device: string, from: Position) => new EventSource(`/api/d/${device}/stream?${queryOf(from)}`),
+  openStream: (device: string, from: Position) => new EventSource(`/api/d/${device}/stream?${queryOf(from)}`),
 
   history: (device: string, query: Record<string, string>): Promise<History> =>
     ask(`/d/${device}/history?${String(new URLSearchParams(query))}`, HistorySchema as z.ZodType<History>),
   directory: (device: string): Promise<Directory> => ask(`/d/${device}/devices`, DirectorySchema),
   setDevice: (device: string, other: string, settings: DeviceSettings): Promise<Directory> =>
-    ask(`/d/${device}/devices/${other}`, DirectorySchema, { method: 'PATCH', body: settings }),
+    ask(`/d/${device}/devices/${other}`, DirectorySchema, { method: 'PATCH', body: sent(settings) }),
   signOut: (device: string, other: string): Promise<Directory> =>
     ask(`/d/${device}/devices/${other}`, DirectorySchema, { method: 'DELETE' }),
   invite: (device: string): Promise<Invitation> => post(`/d/${device}/invitations`, InvitationSchema),
@@ -103,4 +109,4 @@ export const server = {
 
 export type Server = typeof server;
 /** What of the server keeps a device in step. */
-export type SyncServer = Pick<Server, 'door' | 'enter' | 'begin' | 'succeed' | 'push' | 'pull' | 'follow'>;
+export type SyncServer = Pick<Server, 'door' | 'enter' | 'begin' | 'succeed' | 'push' | 'pull' | 'openStream'>;

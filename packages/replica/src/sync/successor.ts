@@ -38,5 +38,5 @@ export async function goOnAs(
 function lostOf(old: Replica, successor: Replica): Write[] {
   const waiting = new Set(old.waiting.map(({ record }) => recordKey(record)));
   const sent = new Map([...old.everything].filter(([key]) => !waiting.has(key)));
-  return writesOfLost(sent, successor.everything, () => successor.state.takes !== null);
+  return writesOfLost(sent, successor.everything, () => successor.state.subscribedSets !== null);
 }

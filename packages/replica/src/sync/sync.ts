@@ -184,7 +184,7 @@ export class Sync {
     this.acknowledged = 0;
     void this.introduce()
       .then(() => this.catchUp())
-      .then(() => this.follow())
+      .then(() => this.subscribeToStream())
       .catch((error: unknown) => this.fail(error));
   };
 
@@ -214,9 +214,9 @@ export class Sync {
     }
   }
 
-  private follow(): void {
+  private subscribeToStream(): void {
     if (this.isOver) return;
-    const stream = this.server.follow(this.replica.state.id, this.replica.next);
+    const stream = this.server.openStream(this.replica.state.id, this.replica.next);
     this.stream = stream;
     const listen = () => {
       clearTimeout(this.silence);
@@ -278,9 +278,9 @@ export class Sync {
       )
         return;
       try {
-        // What it has taken comes back with the stream, and leaves the outbox then.
-        const { taken } = await this.server.push(this.replica.state.id, push);
-        this.acknowledged = taken;
+        // What it has received comes back with the stream, and leaves the outbox then.
+        const { acknowledged } = await this.server.push(this.replica.state.id, push);
+        this.acknowledged = acknowledged;
         this.changed();
       } catch (error) {
         const at = isRefusal(error) ? error.problem.errors?.find(({ index }) => index !== undefined) : null;

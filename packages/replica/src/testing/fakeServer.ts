@@ -6,8 +6,8 @@ import {
   type May,
   type Page,
   type StoredRecord,
-  type Taken,
-  type Takes,
+  type PushAnswer,
+  type SubscribedSets,
 } from '@yellow-latch/core/sync';
 
 import { RefusedError, type SyncServer } from '../sync/server';
@@ -35,13 +35,13 @@ class FakeStream {
 export class FakeServer implements SyncServer {
   isThere = true;
   may: May = 'edit';
-  takes: Takes = null;
+  subscribedSets: SubscribedSets = null;
   readonly log: Change[] = [];
   readonly pushes: number[] = [];
   /** Codes it will not take, as if the list were full. */
   readonly refusedCodes = new Set<string>();
   private readonly records = new Map<string, { record: StoredRecord; number: number }>();
-  private readonly taken = new Map<string, number>();
+  private readonly acknowledged = new Map<string, number>();
   private readonly streams: FakeStream[] = [];
 
   door = () => this.answer(() => ({ open: true, lists: true }));
@@ -55,9 +55,9 @@ export class FakeServer implements SyncServer {
 
   pull = (device: string, { since }: Position) => this.answer(() => this.page(device, since));
 
-  push = (device: string, changes: Change[]) => this.answer(() => this.takeAll(device, changes));
+  push = (device: string, changes: Change[]) => this.answer(() => this.receiveAll(device, changes));
 
-  private takeAll(device: string, changes: Change[]): Taken {
+  private receiveAll(device: string, changes: Change[]): PushAnswer {
     this.pushes.push(changes.length);
     changes.forEach((change, index) => {
       if (this.refusedCodes.has(change.fields.code as string)) {
@@ -69,15 +69,16 @@ export class FakeServer implements SyncServer {
         });
       }
     });
-    for (const change of changes) this.take(device, change);
+    for (const change of changes) this.receive(device, change);
     for (const stream of this.streams) {
-      const data = JSON.stringify({ ...this.page(stream.device, 0), fresh: false });
+      const { acknowledged: taken, subscribedSets: takes, ...page } = this.page(stream.device, 0);
+      const data = JSON.stringify({ ...page, taken, takes, fresh: false });
       stream.listeners.forEach((listener) => listener({ data }));
     }
-    return { taken: this.taken.get(device)!, through: this.log.length };
+    return { acknowledged: this.acknowledged.get(device)!, through: this.log.length };
   }
 
-  follow = (device: string): EventSource => {
+  openStream = (device: string): EventSource => {
     const stream = new FakeStream(device);
     this.streams.push(stream);
     queueMicrotask(() => (this.isThere ? stream.onopen?.() : stream.onerror?.()));
@@ -97,11 +98,11 @@ export class FakeServer implements SyncServer {
     });
   }
 
-  private take(device: string, change: Change): void {
-    const taken = this.taken.get(device) ?? 0;
-    if (change.n <= taken) return;
-    if (change.n !== taken + 1) throw new Error(`a gap: ${change.n} after ${taken}`);
-    this.taken.set(device, change.n);
+  private receive(device: string, change: Change): void {
+    const acknowledged = this.acknowledged.get(device) ?? 0;
+    if (change.n <= acknowledged) return;
+    if (change.n !== acknowledged + 1) throw new Error(`a gap: ${change.n} after ${acknowledged}`);
+    this.acknowledged.set(device, change.n);
     this.log.push(change);
     const key = recordKey(change.record);
     const result = applyChange(this.records.get(key)?.record, change);
@@ -110,18 +111,18 @@ export class FakeServer implements SyncServer {
 
   private page(device: string, since: number): Page {
     const records = [...this.records.values()].filter(({ number }) => number > since).map(({ record }) => record);
-    const { may, takes } = this;
+    const { may, subscribedSets } = this;
     return {
       records,
       removed: [],
       through: this.log.length,
       last: this.log.at(-1)?.id ?? null,
-      taken: this.taken.get(device) ?? 0,
+      acknowledged: this.acknowledged.get(device) ?? 0,
       more: false,
       fresh: since === 0,
       parted: false,
       may,
-      takes,
+      subscribedSets,
     };
   }
 }

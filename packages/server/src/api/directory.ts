@@ -1,4 +1,4 @@
-import { DeviceSettingsSchema, NewDeviceSchema, type Directory } from '@yellow-latch/core/sync';
+import { DeviceSettingsSchema, NewDeviceSchema, type SentDirectory } from '@yellow-latch/core/sync';
 import { Router } from 'express';
 
 import { listDevices, refuseToManage, setDevice, signOut } from '../devices';
@@ -21,7 +21,7 @@ export function directoryRoutes({
 }: ApiOptions): Router {
   const routes = Router({ mergeParams: true });
 
-  const directory = (listId: string): Directory => {
+  const directory = (listId: string): SentDirectory => {
     const { id, name, spareKeyMadeAt } = listOf(db, listId);
     const devices = listDevices(db, listId, presence, (device) => streams.isOpen(device));
     return {

@@ -7,7 +7,7 @@ import { readHistory } from '../history';
 import { readPage } from '../reading';
 import type { ApiOptions } from './options';
 import type { Position } from '../stream';
-import { takePush } from './push';
+import { receivePush } from './push';
 import { bodyOf, deviceOf, idOf, parse } from './request';
 
 const LARGEST_PAGE = 2_500;
@@ -42,7 +42,7 @@ export function listRoutes(api: ApiOptions): Router {
   const routes = Router({ mergeParams: true });
 
   routes.post('/changes', async (request, response) => {
-    response.json(await takePush(api, request, idOf(request), () => bodyOf(request)));
+    response.json(await receivePush(api, request, idOf(request), () => bodyOf(request)));
   });
 
   routes.get('/pages', compression(QUICK), (request, response) => {

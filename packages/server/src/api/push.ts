@@ -1,6 +1,6 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
 
-import { PushSchema, type Taken } from '@yellow-latch/core/sync';
+import { PushSchema, type PushAnswer } from '@yellow-latch/core/sync';
 
 import { asProblem, ProblemError } from '../problem';
 import type { ApiOptions } from './options';
@@ -8,19 +8,19 @@ import { deviceOf, isJson, LARGEST_BODY, parse, type Asking } from './request';
 
 const PATH = /^\/api\/d\/([0-9a-f-]{36})\/changes(?:\?|$)/u;
 
-/** Takes a push in and tells the streams of it. */
-export async function takePush(
+/** SubscribedSets a push in and tells the streams of it. */
+export async function receivePush(
   { db, intake, streams, now }: ApiOptions,
   request: Asking,
   deviceId: string,
   body: () => unknown,
-): Promise<Taken> {
+): Promise<{ taken: number; through: number }> {
   const device = deviceOf(db, request, deviceId, now());
   const { changes } = parse(PushSchema, await body());
-  const { changed, taken, through, erased } = await intake.take({ device, changes, now: now() });
+  const { changed, acknowledged, through, erased } = await intake.enqueue({ device, changes, now: now() });
   if (changed) streams.announce(device.listId);
   await erased;
-  return { taken, through };
+  return { taken: acknowledged, through };
 }
 
 /**
@@ -44,10 +44,10 @@ export function pushLane(
     };
     const push = async () => {
       for (const guard of guards) guard(request);
-      return takePush(api, request, device, () => readJson(request));
+      return receivePush(api, request, device, () => readJson(request));
     };
     push().then(
-      (taken) => answer(200, 'application/json; charset=utf-8', taken),
+      (received) => answer(200, 'application/json; charset=utf-8', received),
       (error: unknown) => {
         const problem = asProblem(error);
         // What is still to come of the body is of no use any more.

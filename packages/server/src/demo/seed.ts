@@ -13,7 +13,7 @@ import { v7 as uuid } from 'uuid';
 
 import type { Database } from '../database';
 import { admitDevice, type Device } from '../devices';
-import { takeChanges } from '../ledger';
+import { receiveChanges } from '../ledger';
 import { devices, lists } from '../schema';
 import { DEMO_BOARD, DEMO_KEYBOARDS, DEMO_SETS, DEMO_USES } from './scenario';
 
@@ -24,7 +24,7 @@ export function seedDemo(db: Database, listId: string, now: number): void {
   const id = uuid();
   admitDevice(db, listId, { id, name: 'Workshop computer', kind: 'computer' }, now);
   const device = db.select().from(devices).where(eq(devices.id, id)).get()!;
-  takeChanges(db, device, demoChanges(device, now), now);
+  receiveChanges(db, device, demoChanges(device, now), now);
   const { lastNumber } = db.select().from(lists).where(eq(lists.id, listId)).get()!;
   db.update(devices).set({ seenAt: now, through: lastNumber }).where(eq(devices.id, id)).run();
 }

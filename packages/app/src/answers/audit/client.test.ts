@@ -3,12 +3,12 @@ import { MessageChannel } from 'node:worker_threads';
 import { waitFor } from '@testing-library/react';
 import { expose } from 'comlink';
 
-import { EffortDesk } from '@/answers/effort/desk';
+import { EffortWorkerApi } from '@/answers/effort/workerApi';
 import type { ListView } from '@yellow-latch/replica/storage/view';
 
 import { AuditClient } from './client';
 import type { AuditedList } from './version';
-import { AuditDesk } from './desk';
+import { AuditWorkerApi } from './workerApi';
 import { versionOf } from './version';
 
 const VOCABULARY = {
@@ -32,7 +32,7 @@ class KeptChannel extends MessageChannel {
 Object.assign(globalThis, { MessageChannel: KeptChannel });
 afterAll(() => channels.forEach(({ port1 }) => port1.close()));
 
-/** A worker in the same thread: a desk behind a channel of messages. */
+/** A worker in the same thread: a api behind a channel of messages. */
 class NearWorker extends EventTarget {
   wasEnded = false;
   /** Takes questions in and never answers. */
@@ -42,11 +42,11 @@ class NearWorker extends EventTarget {
 
   constructor() {
     super();
-    const desk = new AuditDesk(
+    const api = new AuditWorkerApi(
       (name) => Promise.resolve(name === 'en' ? VOCABULARY : []),
       () => Promise.resolve(),
     );
-    expose({ audit: desk, effort: new EffortDesk(desk) }, this.channel.port2 as never);
+    expose({ audit: api, effort: new EffortWorkerApi(api) }, this.channel.port2 as never);
     this.channel.port1.on('message', (data: unknown) => this.dispatchEvent(new MessageEvent('message', { data })));
   }
 

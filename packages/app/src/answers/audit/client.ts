@@ -14,11 +14,11 @@ import type { Mark, Shortcut } from '@yellow-latch/core/model';
 import { Subscribable } from '@yellow-latch/core/subscribable';
 import { proxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 
-import type { EffortDesk } from '@/answers/effort/desk';
+import type { EffortWorkerApi } from '@/answers/effort/workerApi';
 import type { KeyboardsAsked } from '@/answers/effort/keyboards';
 import { changeBetween } from '@yellow-latch/replica/storage/listDiff';
 
-import type { AuditDesk, AuditReport, AuditUpdate, ReadOwnText } from './desk';
+import type { AuditWorkerApi, AuditReport, AuditUpdate, ReadOwnText } from './workerApi';
 import { versionOf, type AuditedList } from './version';
 
 /** What is to be said about a code, and free codes near it. */
@@ -47,17 +47,17 @@ export interface AuditState {
   readonly wasRestarted: boolean;
 }
 
-/** What the worker does, by desk. */
-export interface Desks {
-  readonly audit: AuditDesk;
-  readonly effort: EffortDesk;
+/** What the worker does, by api. */
+export interface WorkerApis {
+  readonly audit: AuditWorkerApi;
+  readonly effort: EffortWorkerApi;
 }
 
-/** The desks as messages carry their questions. */
-type ReachedDesks = { readonly [Name in keyof Desks]: Desks[Name] & ProxyMarked };
+/** The apis as messages carry their questions. */
+type ReachedApis = { readonly [Name in keyof WorkerApis]: WorkerApis[Name] & ProxyMarked };
 
-/** The desks as the page reaches them. */
-export type RemoteDesks = Remote<ReachedDesks>;
+/** The apis as the page reaches them. */
+export type RemoteApis = Remote<ReachedApis>;
 
 const EMPTY: AuditedList = { shortcuts: [], sets: [], languages: [], devices: [] };
 
@@ -72,7 +72,7 @@ export class AuditClient {
   private current: AuditState = { phase: 'idle', progress: 0, result: null, wasRestarted: false };
   private readonly changes = new Subscribable();
   private worker: Worker | null = null;
-  private desk: RemoteDesks | null = null;
+  private api: RemoteApis | null = null;
   /** Rejects when the worker ends, so that no question waits for ever. */
   private ended: Promise<never> = new Promise(() => {});
   private reject: (reason: Error) => void = () => {};
@@ -100,18 +100,18 @@ export class AuditClient {
   /** Whether a worker follows the list, or the result is of the list as it stands, with nothing left unchecked. */
   get isCurrent(): boolean {
     const { result } = this.current;
-    return this.desk !== null || (result?.version === versionOf(this.list) && result.unchecked.length === 0);
+    return this.api !== null || (result?.version === versionOf(this.list) && result.unchecked.length === 0);
   }
 
   /** The list is now this; a worker that is at work follows. */
   follow(list: AuditedList): void {
     this.list = list;
-    if (this.desk) this.tell();
+    if (this.api) this.tell();
   }
 
   /** Proves the list, and goes on following it. */
   start(): void {
-    if (!this.desk && this.current.phase !== 'failed') this.begin();
+    if (!this.api && this.current.phase !== 'failed') this.begin();
   }
 
   /** Begins anew after a failure, because a person asks for it. */
@@ -125,13 +125,13 @@ export class AuditClient {
    * note, codes to take instead, under the mark of the convention chosen for it. Null: no answer is to be had.
    */
   verdict(shortcut: AuditedShortcut, keyboards: KeyboardsAsked, mark?: Mark): Promise<Verdict | null> {
-    return this.ask(async ({ audit: desk, effort }) => {
-      const findings = await desk.verdict(shortcut);
+    return this.ask(async ({ audit: api, effort }) => {
+      const findings = await api.verdict(shortcut);
       if (!findings) return null;
       if (!findings.some(asksForAnotherCode)) return { findings, proposals: [] };
       return {
         findings,
-        proposals: await desk.proposals(shortcut, mark ?? (await effort.usualMark(keyboards)) ?? undefined),
+        proposals: await api.proposals(shortcut, mark ?? (await effort.usualMark(keyboards)) ?? undefined),
       };
     });
   }
@@ -159,12 +159,12 @@ export class AuditClient {
   }
 
   /** Asks the worker when it knows the list as it is. Null: no answer is to be had. */
-  async ask<Answer>(question: (desks: RemoteDesks) => Promise<Answer>): Promise<Answer | null> {
+  async ask<Answer>(question: (apis: RemoteApis) => Promise<Answer>): Promise<Answer | null> {
     try {
       this.start();
       await Promise.race([this.told, this.ended]);
-      const { desk } = this;
-      return desk && (await Promise.race([question(desk), this.ended]));
+      const { api } = this;
+      return api && (await Promise.race([question(api), this.ended]));
     } catch {
       return null;
     }
@@ -179,7 +179,7 @@ export class AuditClient {
     }
     const worker = this.worker;
     worker.addEventListener('error', () => this.fail(worker));
-    this.desk = wrap<ReachedDesks>(worker);
+    this.api = wrap<ReachedApis>(worker);
     this.ended = new Promise((_, reject) => (this.reject = reject));
     this.ended.catch(() => {});
     this.known = EMPTY;
@@ -189,8 +189,8 @@ export class AuditClient {
 
   /** Tells the worker what it does not know of the list. */
   private tell(): void {
-    const { desk, known, list } = this;
-    if (!desk) return;
+    const { api, known, list } = this;
+    if (!api) return;
     this.known = list;
     const isNew = known === EMPTY || !isProvedAlike(known, list);
     if (isNew) {
@@ -198,7 +198,7 @@ export class AuditClient {
       const request = { list: ruled, devices: list.devices, languages: list.languages };
       this.turn({ phase: 'working', progress: 0 });
       this.answer(list, () =>
-        desk.audit.run(
+        api.audit.run(
           request,
           proxy((progress: number) => this.turn({ progress })),
         ),
@@ -209,7 +209,7 @@ export class AuditClient {
     if (!change) return;
     const told: AuditChange = { put: change.put.map(audited), remove: change.remove };
     this.answer(list, async () => {
-      const update = await desk.audit.change(told);
+      const update = await api.audit.change(told);
       const { result } = this.current;
       if (!update || !result) return null;
       const { figures, notEstimated } = update;
@@ -246,7 +246,7 @@ export class AuditClient {
   private end(): void {
     this.worker?.terminate();
     this.worker = null;
-    this.desk = null;
+    this.api = null;
     this.reject(new Error('the worker has ended'));
   }
 

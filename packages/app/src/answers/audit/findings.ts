@@ -1,13 +1,13 @@
 import type { Brief } from '@yellow-latch/core/clash';
 import { compareSeverity, type Severity } from '@yellow-latch/core/clash/finding';
-import type { LeftFinding } from '@yellow-latch/core/model';
+import type { IgnoredFinding } from '@yellow-latch/core/model';
 
 import type { ListView } from '@yellow-latch/replica/storage/view';
 
 /** A finding that a person left as it is, with the record of it. */
 export interface Left {
   readonly finding: Brief;
-  readonly left: LeftFinding;
+  readonly left: IgnoredFinding;
 }
 
 /** What an audit found, apart from what was left as it is. */

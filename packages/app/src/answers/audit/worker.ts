@@ -1,12 +1,12 @@
 /** The page's worker: heavy computation beside the page, which never waits. Bundled by itself. */
 import { expose } from 'comlink';
 
-import { EffortDesk } from '@/answers/effort/desk';
+import { EffortWorkerApi } from '@/answers/effort/workerApi';
 
-import { AuditDesk } from './desk';
-import type { Desks } from './client';
+import { AuditWorkerApi } from './workerApi';
+import type { WorkerApis } from './client';
 
-const audit = new AuditDesk(
+const audit = new AuditWorkerApi(
   async (name) => {
     const response = await fetch(`/language/${name}.json`);
     if (!response.ok) throw new Error(`${name}: ${response.status}`);
@@ -15,5 +15,5 @@ const audit = new AuditDesk(
   () => new Promise((resolve) => setTimeout(resolve, 0)),
 );
 
-const desks: Desks = { audit, effort: new EffortDesk(audit) };
-expose(desks);
+const apis: WorkerApis = { audit, effort: new EffortWorkerApi(audit) };
+expose(apis);

@@ -2,10 +2,10 @@ import type { AuditedShortcut } from '@yellow-latch/core/clash';
 import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
 import type { KeyboardUse } from '@yellow-latch/core/model';
 
-import { AuditDesk } from '@/answers/audit/desk';
+import { AuditWorkerApi } from '@/answers/audit/workerApi';
 import { openDatabase } from '@yellow-latch/replica/storage/database';
 
-import { EffortDesk, type EffortRequest } from './desk';
+import { EffortWorkerApi, type EffortRequest } from './workerApi';
 import { inUseOf } from './keyboards';
 import { countUse, readCounts, usesFrom } from '@yellow-latch/replica/storage/uses';
 import { saidBy, usesChoices } from './usesChoices';
@@ -35,8 +35,8 @@ const shortcut = (
   setId,
 });
 
-async function deskOf(...shortcuts: AuditedShortcut[]): Promise<EffortDesk> {
-  const audit = new AuditDesk(
+async function deskOf(...shortcuts: AuditedShortcut[]): Promise<EffortWorkerApi> {
+  const audit = new AuditWorkerApi(
     (name) => Promise.resolve(name === 'en' ? VOCABULARY : []),
     () => Promise.resolve(),
   );
@@ -45,7 +45,7 @@ async function deskOf(...shortcuts: AuditedShortcut[]): Promise<EffortDesk> {
     devices: ['phone-list', 'computer-list'],
     languages: ['en'],
   });
-  return new EffortDesk(audit);
+  return new EffortWorkerApi(audit);
 }
 
 const asked = (more: Partial<EffortRequest> = {}): EffortRequest => ({
@@ -57,52 +57,52 @@ const asked = (more: Partial<EffortRequest> = {}): EffortRequest => ({
 });
 const text = (own: string) => ({ bytes: new TextEncoder().encode(own), format: { type: 'text' } as const });
 
-describe('the effort desk', () => {
+describe('the effort api', () => {
   test('has no answer before anything was proved', () => {
-    const desk = new EffortDesk(
-      new AuditDesk(
+    const api = new EffortWorkerApi(
+      new AuditWorkerApi(
         () => Promise.reject(new Error('not there')),
         () => Promise.resolve(),
       ),
     );
-    expect(desk.savings(asked())).toBeNull();
-    expect(desk.compare(asked(), { of: 'list' })).toBeNull();
-    expect(desk.tryCodes([])).toBeNull();
-    expect(desk.one(shortcut('1', ';a'), asked())).toBeNull();
+    expect(api.savings(asked())).toBeNull();
+    expect(api.compare(asked(), { of: 'list' })).toBeNull();
+    expect(api.tryCodes([])).toBeNull();
+    expect(api.one(shortcut('1', ';a'), asked())).toBeNull();
   });
 
   test('prices one as it stands in the form, by the rules of its set', async () => {
-    const desk = await deskOf(shortcut('1', ';a'));
-    const { on, saved } = desk.one(shortcut('new', ';ten', 'I am about ten minutes away.'), asked())!;
+    const api = await deskOf(shortcut('1', ';a'));
+    const { on, saved } = api.one(shortcut('new', ';ten', 'I am about ten minutes away.'), asked())!;
     expect(on).toHaveLength(1);
     expect(saved!.taps).toBeGreaterThan(20);
   });
 
   test('takes uses as said or counted, else from what was typed out in own text', async () => {
-    const desk = await deskOf(
+    const api = await deskOf(
       shortcut('1', ';ten', 'ten minutes away'),
       shortcut('2', ';late', 'I am late'),
       shortcut('3', ';never', 'never said'),
     );
     const uses = { '1': { aWeek: 4, from: 'said' } } as const;
     const own = text('I am late, ten minutes away. I am late '.repeat(10));
-    const { each } = desk.savings(asked({ uses, ownText: own }))!;
+    const { each } = api.savings(asked({ uses, ownText: own }))!;
     const usesOf = (id: string) => each.find((one) => one.id === id)!.uses;
     expect(usesOf('1')).toEqual(uses['1']);
     expect(usesOf('2')).toEqual({ aWeek: (20 / 90) * 5_000, from: 'own text' });
     expect(usesOf('3')).toBeNull();
     // A text that cannot be read tells nothing, and stops nothing.
-    expect(desk.savings(asked({ ownText: { ...own, bytes: new Uint8Array([65, 0, 66]) } }))!.week.seconds).toBe(0);
+    expect(api.savings(asked({ ownText: { ...own, bytes: new Uint8Array([65, 0, 66]) } }))!.week.seconds).toBe(0);
   });
 
   test('weighs marks for a part of the list', async () => {
-    const desk = await deskOf(shortcut('1', ';ten'), shortcut('2', 'so', 'x', 's'));
-    const all = desk.compare(asked(), { of: 'list' });
-    const part = desk.compare(asked(), { of: 'set', setId: 's' });
+    const api = await deskOf(shortcut('1', ';ten'), shortcut('2', 'so', 'x', 's'));
+    const all = api.compare(asked(), { of: 'list' });
+    const part = api.compare(asked(), { of: 'set', setId: 's' });
     if (!all || 'type' in all || !part || 'type' in part) throw new Error('both can be compared');
     expect([all.codes, part.codes]).toEqual([2, 1]);
-    expect(desk.compare(asked(), { of: 'set', setId: 'gone' })).toEqual({ type: 'no codes' });
-    expect(desk.compare(asked({ keyboards: [{ ...PHONE, keyboard: 'gone' }] }), { of: 'list' })).toEqual({
+    expect(api.compare(asked(), { of: 'set', setId: 'gone' })).toEqual({ type: 'no codes' });
+    expect(api.compare(asked({ keyboards: [{ ...PHONE, keyboard: 'gone' }] }), { of: 'list' })).toEqual({
       type: 'no keyboard',
     });
   });
@@ -117,8 +117,8 @@ describe('the effort desk', () => {
   });
 
   test('tries codes on the list, which stays as it is', async () => {
-    const desk = await deskOf(shortcut('1', 'so'), shortcut('2', ';te'), shortcut('3', '#ten'));
-    const tried = desk.tryCodes([
+    const api = await deskOf(shortcut('1', 'so'), shortcut('2', ';te'), shortcut('3', '#ten'));
+    const tried = api.tryCodes([
       { id: '1', to: ';so' },
       { id: '3', to: ';ten' },
       { id: 'gone', to: ';x' },
@@ -126,7 +126,7 @@ describe('the effort desk', () => {
     expect(tried.before['phone-list']!.perTenThousand).toBeGreaterThan(0);
     expect(tried.after['phone-list']!.perTenThousand).toBe(0);
     expect(tried.came.map(({ type, shortcuts }) => [type, shortcuts[0]])).toContainEqual(['unreachable', '3']);
-    expect(desk.tryCodes([])).toMatchObject({ goneCount: 0, cameCount: 0 });
+    expect(api.tryCodes([])).toMatchObject({ goneCount: 0, cameCount: 0 });
   });
 });
 

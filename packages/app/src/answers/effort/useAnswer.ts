@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
-import type { RemoteDesks } from '@/answers/audit/client';
+import type { RemoteApis } from '@/answers/audit/client';
 import { useLatest } from '@/look/useLatest';
 
 interface Answer<Content> {
@@ -17,7 +17,7 @@ interface Answer<Content> {
  */
 export function useAnswer<Content>(
   question: unknown,
-  ask: (desks: RemoteDesks) => Promise<Content | null>,
+  ask: (apis: RemoteApis) => Promise<Content | null>,
 ): Answer<Content> {
   const { client, state } = useAudit();
   const [answered, setAnswered] = useState<{
@@ -36,7 +36,7 @@ export function useAnswer<Content>(
     }
     let isOver = false;
     void client
-      .ask((desks) => latest.current(desks))
+      .ask((apis) => latest.current(apis))
       .then((answer) => {
         if (!isOver) setAnswered({ question, version, answer });
       });

@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useKeptText } from '@/answers/ownText/useOwnText';
 import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 
-import type { EffortRequest } from './desk';
+import type { EffortRequest } from './workerApi';
 import { readCounts, usesFrom, type UseCounts } from '@yellow-latch/replica/storage/uses';
 
 /** What the list is priced with on this device; null until what is kept was read. */

@@ -3,7 +3,7 @@ import { createDecipheriv, pbkdf2Sync } from 'node:crypto';
 
 import { RECORD_TYPES, type Shortcut } from '@yellow-latch/core/model';
 
-import { ExchangeDesk } from './desk';
+import { ExchangeWorkerApi } from './workerApi';
 import { seal, unseal } from './sealed';
 
 const shortcut = (code: string, expansion: string, more: Partial<Shortcut> = {}): Shortcut => ({
@@ -53,20 +53,20 @@ describe('sealing', () => {
   });
 });
 
-describe('the desk', () => {
+describe('the api', () => {
   const open = (text: string) => {
-    const desk = new ExchangeDesk();
-    desk.open(new TextEncoder().encode(text));
-    return desk;
+    const api = new ExchangeWorkerApi();
+    api.open(new TextEncoder().encode(text));
+    return api;
   };
 
   test('reads a file as it is, and as a person says', () => {
-    const desk = open(';a;one\n;b;two\n');
-    expect(desk.preview({}, NOTHING)).toMatchObject({ form: 'lines', rows: [{ status: 'new' }, { status: 'new' }] });
-    expect(
-      desk.preview({ form: 'table', delimiter: ';', columns: [null, 'code', 'expansion'] }, NOTHING),
-    ).toMatchObject({ rows: [{ wanted: { fields: { code: 'a' } } }, { wanted: { fields: { code: 'b' } } }] });
-    expect(desk.preview({ encoding: 'utf-16le' }, NOTHING)).toMatchObject({ encoding: 'utf-16le' });
+    const api = open(';a;one\n;b;two\n');
+    expect(api.preview({}, NOTHING)).toMatchObject({ form: 'lines', rows: [{ status: 'new' }, { status: 'new' }] });
+    expect(api.preview({ form: 'table', delimiter: ';', columns: [null, 'code', 'expansion'] }, NOTHING)).toMatchObject(
+      { rows: [{ wanted: { fields: { code: 'a' } } }, { wanted: { fields: { code: 'b' } } }] },
+    );
+    expect(api.preview({ encoding: 'utf-16le' }, NOTHING)).toMatchObject({ encoding: 'utf-16le' });
   });
 
   test('says why there is no list in a file', () => {
@@ -76,20 +76,20 @@ describe('the desk', () => {
 
   test('a backup holds private ones only sealed, and gives them for the passphrase', async () => {
     const all = { shortcuts: [shortcut(';a', 'shared'), shortcut(';p', 'my own number', { private: true })], sets: [] };
-    const open1 = await new ExchangeDesk().backup(all, REST, null, '2026-11-26T09:00:00.000Z');
+    const open1 = await new ExchangeWorkerApi().backup(all, REST, null, '2026-11-26T09:00:00.000Z');
     expect(JSON.parse(open1)).not.toHaveProperty('private');
-    const text = await new ExchangeDesk().backup(all, REST, 'a long passphrase', '2026-11-26T09:00:00.000Z');
+    const text = await new ExchangeWorkerApi().backup(all, REST, 'a long passphrase', '2026-11-26T09:00:00.000Z');
     expect(text).not.toContain('my own number');
-    const desk = open(text);
-    expect(desk.preview({}, NOTHING)).toMatchObject({
+    const api = open(text);
+    expect(api.preview({}, NOTHING)).toMatchObject({
       sealed: 1,
       rows: [{ status: 'new' }],
       made: '2026-11-26T09:00:00.000Z',
     });
-    expect(await desk.unseal('another passphrase')).toBe(false);
-    expect(desk.preview({}, NOTHING)).toMatchObject({ sealed: 1 });
-    expect(await desk.unseal('a long passphrase')).toBe(true);
-    expect(desk.preview({}, NOTHING)).toMatchObject({
+    expect(await api.unseal('another passphrase')).toBe(false);
+    expect(api.preview({}, NOTHING)).toMatchObject({ sealed: 1 });
+    expect(await api.unseal('a long passphrase')).toBe(true);
+    expect(api.preview({}, NOTHING)).toMatchObject({
       sealed: 0,
       rows: [{}, { status: 'new', wanted: { isPrivate: true, fields: { code: ';p' } } }],
     });

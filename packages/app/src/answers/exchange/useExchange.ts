@@ -1,19 +1,19 @@
 import { wrap, type ProxyMarked, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef } from 'react';
 
-import type { ExchangeDesk } from './desk';
+import type { ExchangeWorkerApi } from './workerApi';
 
-/** The desk as the page reaches it. */
-export type RemoteDesk = Remote<ExchangeDesk & ProxyMarked>;
+/** The api as the page reaches it. */
+export type RemoteApi = Remote<ExchangeWorkerApi & ProxyMarked>;
 
-export type AskDesk = <Content>(question: (desk: RemoteDesk) => Promise<Content>) => Promise<Content>;
+export type AskWorker = <Content>(question: (api: RemoteApi) => Promise<Content>) => Promise<Content>;
 
 /**
  * The way to ask the worker of import and export. It is made for the first question and ended with the page; one that fails
  * is told of by the question, and the next one has a new worker.
  */
-export function useExchange(): AskDesk {
-  const held = useRef<{ worker: Worker; desk: RemoteDesk; failed: Promise<never> } | null>(null);
+export function useExchange(): AskWorker {
+  const held = useRef<{ worker: Worker; api: RemoteApi; failed: Promise<never> } | null>(null);
   useEffect(
     () => () => {
       held.current?.worker.terminate();
@@ -25,8 +25,8 @@ export function useExchange(): AskDesk {
     held.current ??= start(() => {
       held.current = null;
     });
-    const { desk, failed } = held.current;
-    return Promise.race([question(desk), failed]);
+    const { api, failed } = held.current;
+    return Promise.race([question(api), failed]);
   }, []);
 }
 
@@ -41,5 +41,5 @@ function start(onFailed: () => void) {
     });
   });
   failed.catch(() => {});
-  return { worker, desk: wrap<ExchangeDesk & ProxyMarked>(worker) as RemoteDesk, failed };
+  return { worker, api: wrap<ExchangeWorkerApi & ProxyMarked>(worker) as RemoteApi, failed };
 }

@@ -2,7 +2,7 @@ import type { OwnTextProblem } from '@yellow-latch/core/clash';
 import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
-import type { ReadOwnText } from '@/answers/audit/desk';
+import type { ReadOwnText } from '@/answers/audit/workerApi';
 import { useOpened } from '@/frame/replica/ReplicaProvider';
 
 import type { OwnTextSource } from './source';

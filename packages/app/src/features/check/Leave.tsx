@@ -1,5 +1,5 @@
 import type { Brief } from '@yellow-latch/core/clash';
-import { LIMITS, type LeftFinding } from '@yellow-latch/core/model';
+import { LIMITS, type IgnoredFinding } from '@yellow-latch/core/model';
 import { ignoring, lookingAgain } from '@yellow-latch/replica/commands/findings';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
@@ -15,7 +15,7 @@ interface LeaveProps {
   /** The finding if it is open, to leave it. */
   finding: Brief | null;
   /** The record of its being left, to take it up again. */
-  left: LeftFinding | null;
+  left: IgnoredFinding | null;
   code: string;
   onDone: () => void;
 }
@@ -34,7 +34,7 @@ export function Leave({ finding, left, code, onDone }: LeaveProps) {
     );
     onDone();
   };
-  const takeUp = (record: LeftFinding) => run(lookingAgain(record), `${code} is looked at again.`);
+  const takeUp = (record: IgnoredFinding) => run(lookingAgain(record), `${code} is looked at again.`);
   if (left) {
     return (
       <Button mode="text" icon="undo" contentStyle={styles.tall} onPress={() => void takeUp(left)}>

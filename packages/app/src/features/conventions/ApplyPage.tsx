@@ -1,4 +1,4 @@
-import { planRemark, type CannotRemark, type Remark } from '@yellow-latch/core/convention/plan';
+import { planRecodes, type CannotRecode, type Recode } from '@yellow-latch/core/convention/plan';
 import { MarkSchema } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -14,11 +14,11 @@ import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
-import { keptUntil, remarking } from '@yellow-latch/replica/commands/recoding';
+import { keptUntil, recoding } from '@yellow-latch/replica/commands/recoding';
 import { useList } from '@/frame/replica/ReplicaProvider';
 import { useCommand } from '@/frame/replica/useCommand';
 
-import { CannotRow, RemarkRow } from './RemarkRow';
+import { CannotRow, RecodeRow } from './RecodeRow';
 import { scopeOf, tellScope } from './scope';
 import { Trial } from './Trial';
 
@@ -28,7 +28,7 @@ interface ApplyPageProps {
   scope: string;
 }
 
-type Row = { type: 'remark'; remark: Remark; isTaken: boolean } | { type: 'cannot'; cannot: CannotRemark };
+type Row = { type: 'recode'; recode: Recode; isTaken: boolean } | { type: 'cannot'; cannot: CannotRecode };
 
 /** A part of the list set in another mark, seen before it is done: each code, exceptions, what goes and comes. */
 export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPageProps) {
@@ -45,24 +45,24 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
   // What was ticked out keeps its row, with what it would have been.
   const { plan, rows } = useMemo(() => {
     if (!mark) return { plan: null, rows: [] };
-    const whole = planRemark(shortcuts, { scope, mark, capitals });
-    const chosen = except.size === 0 ? whole : planRemark(shortcuts, { scope, mark, capitals }, except);
-    const byId = new Map(chosen.remarks.map((remark) => [remark.id, remark]));
+    const whole = planRecodes(shortcuts, { scope, mark, capitals });
+    const chosen = except.size === 0 ? whole : planRecodes(shortcuts, { scope, mark, capitals }, except);
+    const byId = new Map(chosen.recodes.map((recode) => [recode.id, recode]));
     const all: Row[] = [
       ...chosen.cannot.map((cannot): Row => ({ type: 'cannot', cannot })),
-      ...whole.remarks
+      ...whole.recodes
         .filter(({ id }) => byId.has(id) || except.has(id))
-        .map((remark): Row => ({
-          type: 'remark',
-          remark: byId.get(remark.id) ?? remark,
-          isTaken: byId.has(remark.id),
+        .map((recode): Row => ({
+          type: 'recode',
+          recode: byId.get(recode.id) ?? recode,
+          isTaken: byId.has(recode.id),
         })),
     ];
     return { plan: chosen, rows: all };
   }, [shortcuts, scope, mark, capitals, except]);
-  const remarks = plan?.remarks ?? null;
-  const { answer: trial, isStale } = useAnswer(remarks, ({ effort }) =>
-    effort.tryCodes(remarks!.map(({ id, to }) => ({ id, to }))),
+  const recodes = plan?.recodes ?? null;
+  const { answer: trial, isStale } = useAnswer(recodes, ({ effort }) =>
+    effort.tryCodes(recodes!.map(({ id, to }) => ({ id, to }))),
   );
   const back = () => router.navigate('/check/conventions');
   if (!mark || !plan) {
@@ -82,14 +82,14 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
     setExcept(next);
   };
   const apply = async () => {
-    const command = remarking(
-      plan.remarks,
+    const command = recoding(
+      plan.recodes,
       shortcuts,
       { scope, mark, capitals },
       conventions,
       keepsOld ? keptUntil() : null,
     );
-    await run(command, `${counted(plan.remarks.length, 'code has', 'codes have')} ${tellMark(mark)} now.`);
+    await run(command, `${counted(plan.recodes.length, 'code has', 'codes have')} ${tellMark(mark)} now.`);
     back();
   };
   return (
@@ -101,7 +101,7 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
       </DetailHead>
       <FlatList<Row>
         data={rows}
-        keyExtractor={(row) => (row.type === 'remark' ? row.remark.id : row.cannot.id)}
+        keyExtractor={(row) => (row.type === 'recode' ? row.recode.id : row.cannot.id)}
         initialNumToRender={16}
         contentContainerStyle={styles.list}
         ListHeaderComponent={
@@ -128,16 +128,16 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
             <Tick role="checkbox" isOn={isSmall} onPress={() => setSmall(!isSmall)}>
               <Text variant="bodyLarge">Codes in small letters</Text>
             </Tick>
-            <Trial trial={trial} isStale={isStale} remarks={plan.remarks} />
+            <Trial trial={trial} isStale={isStale} recodes={plan.recodes} />
             <Text variant="titleMedium" role="heading" aria-level={2} style={STRONG}>
-              {counted(plan.remarks.length, 'code')}
+              {counted(plan.recodes.length, 'code')}
               {except.size > 0 ? `, ${except.size} left out` : ''}
             </Text>
           </View>
         }
         renderItem={({ item }) =>
-          item.type === 'remark' ? (
-            <RemarkRow remark={item.remark} isTaken={item.isTaken} onToggle={() => toggle(item.remark.id)} />
+          item.type === 'recode' ? (
+            <RecodeRow recode={item.recode} isTaken={item.isTaken} onToggle={() => toggle(item.recode.id)} />
           ) : (
             <CannotRow cannot={item.cannot} codeOf={(id) => shortcuts.find((one) => one.id === id)?.code ?? '?'} />
           )
@@ -145,9 +145,9 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
       />
       <View style={[styles.foot, { borderColor: palette.line }]}>
         <View style={styles.title} />
-        {plan.remarks.length > 0 ? (
+        {plan.recodes.length > 0 ? (
           <LatchButton
-            label={`Change ${counted(plan.remarks.length, 'code')}`}
+            label={`Change ${counted(plan.recodes.length, 'code')}`}
             icon="check"
             onPress={() => void apply()}
           />

@@ -1,9 +1,9 @@
-import type { Remark } from '@yellow-latch/core/convention/plan';
+import type { Recode } from '@yellow-latch/core/convention/plan';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { tellFigures, tellFinding, tellSideEffects } from '@/answers/audit/sentences';
-import type { TriedCodes } from '@/answers/effort/desk';
+import type { TriedCodes } from '@/answers/effort/workerApi';
 import { useCodes } from '@/parts/findings/useCodes';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
@@ -11,11 +11,11 @@ import { LatchGlyph } from '@/look/LatchGlyph';
 interface TrialProps {
   trial: TriedCodes | null | undefined;
   isStale: boolean;
-  remarks: readonly Remark[];
+  recodes: readonly Recode[];
 }
 
 /** What the change was found to come to, tried on the list before it is done. */
-export function Trial({ trial, isStale, remarks }: TrialProps) {
+export function Trial({ trial, isStale, recodes }: TrialProps) {
   const { codeOf } = useCodes();
   if (!trial) {
     return (
@@ -24,7 +24,7 @@ export function Trial({ trial, isStale, remarks }: TrialProps) {
       </Text>
     );
   }
-  const newCodes = new Map(remarks.map(({ id, to }) => [id, to]));
+  const newCodes = new Map(recodes.map(({ id, to }) => [id, to]));
   const after = (id: string) => newCodes.get(id) ?? codeOf(id);
   const { goneCount, cameCount, came } = trial;
   return (

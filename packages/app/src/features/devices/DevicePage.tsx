@@ -1,4 +1,4 @@
-import type { DeviceInfo, DeviceSettings, May, Takes } from '@yellow-latch/core/sync';
+import type { DeviceInfo, DeviceSettings, May, SubscribedSets } from '@yellow-latch/core/sync';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -79,18 +79,20 @@ function DeviceForm({
   };
   const toggle = (setId: string | null) => {
     const all = [...sets.map(({ id }) => id), null];
-    const now = device.takes ?? all;
+    const now = device.subscribedSets ?? all;
     const next = now.includes(setId) ? now.filter((id) => id !== setId) : [...now, setId];
-    const takes: Takes = all.every((id) => next.includes(id)) ? null : next;
+    const subscribedSets: SubscribedSets = all.every((id) => next.includes(id)) ? null : next;
     void set(
-      { takes },
-      takes === null ? `${device.name} takes all sets.` : `${device.name} takes ${takes.length} of ${all.length}.`,
+      { subscribedSets },
+      subscribedSets === null
+        ? `${device.name} takes all sets.`
+        : `${device.name} takes ${subscribedSets.length} of ${all.length}.`,
     );
   };
   const signOut = async (heir: DeviceInfo | null) => {
     setLeaving(false);
     try {
-      if (heir) await server.setDevice(self, heir.id, { may: 'edit', takes: null });
+      if (heir) await server.setDevice(self, heir.id, { may: 'edit', subscribedSets: null });
       take(await server.signOut(self, device.id));
       if (isSelf) {
         await replica.leave('left');
@@ -152,7 +154,7 @@ function DeviceForm({
               <Tick
                 key={id ?? 'none'}
                 role="checkbox"
-                isOn={device.takes === null || device.takes.includes(id)}
+                isOn={device.subscribedSets === null || device.subscribedSets.includes(id)}
                 onPress={() => toggle(id)}
               >
                 <Text variant="bodyLarge">{label}</Text>

@@ -17,9 +17,14 @@ export function tellStep({ isHere, behind, seen }: DeviceInfo, now = Date.now())
   return seen === null ? `Not heard of yet, ${step}` : `Seen ${tellAgo(seen, now)}, ${step}`;
 }
 
-/** What a device may and takes, where that is less than everything; null: it is everything. */
-export function tellBounds({ may, takes }: Pick<DeviceInfo, 'may' | 'takes'>): string | null {
-  const sets = takes === null ? null : takes.length === 1 ? 'takes 1 set' : `takes ${takes.length} sets`;
+/** What a device may do and which sets it gets, where that is less than everything; null: it is everything. */
+export function tellBounds({ may, subscribedSets }: Pick<DeviceInfo, 'may' | 'subscribedSets'>): string | null {
+  const sets =
+    subscribedSets === null
+      ? null
+      : subscribedSets.length === 1
+        ? 'takes 1 set'
+        : `takes ${subscribedSets.length} sets`;
   const parts = [may === 'use' ? 'uses only' : null, sets].filter((part) => part !== null);
   return parts.length === 0 ? null : parts.join(', ');
 }

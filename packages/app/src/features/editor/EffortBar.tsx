@@ -2,7 +2,7 @@ import type { OnKeyboard } from '@yellow-latch/core/effort';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import type { EffortOfOne } from '@/answers/effort/desk';
+import type { EffortOfOne } from '@/answers/effort/workerApi';
 import { tellDuration, tellTaps } from '@/answers/effort/words';
 import { Bar } from '@/look/Bar';
 import { STRONG } from '@/look/fonts';

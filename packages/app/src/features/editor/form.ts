@@ -6,7 +6,7 @@ import {
   isLineTooLong,
   LIMITS,
   shownText,
-  takenBy,
+  inUseBy,
   trimCode,
   withUnixNewlines,
   type AskedRules,
@@ -19,7 +19,7 @@ import type { FieldErrors, Resolver } from 'react-hook-form';
 import { loadExpansion } from '@/answers/expansion/context';
 import { tellTemplateProblem } from '@/answers/expansion/words';
 
-import { tellProblem, tellTaken } from '@/parts/kinds';
+import { tellProblem, tellInUse } from '@/parts/kinds';
 
 /** The set chosen in the form: one of the list, none, or one that saving makes. */
 export const NEW_SET = 'new';
@@ -108,9 +108,9 @@ export function makeResolver(shortcuts: readonly Shortcut[], saved: Shortcut | n
     if (inCode) {
       errors.code = { type: inCode.type, message: tellProblem('code', inCode) };
     } else if (code !== saved?.code) {
-      const other = takenBy(code, shortcuts, saved?.id ?? null);
+      const other = inUseBy(code, shortcuts, saved?.id ?? null);
       if (other) {
-        errors.code = { type: 'taken', message: tellTaken(other.code, shownText(other)) };
+        errors.code = { type: 'taken', message: tellInUse(other.code, shownText(other)) };
       }
     }
     if (setId === NEW_SET && newSet === '') {

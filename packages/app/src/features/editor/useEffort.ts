@@ -2,7 +2,7 @@ import { checkCode, trimCode } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
-import type { EffortOfOne } from '@/answers/effort/desk';
+import type { EffortOfOne } from '@/answers/effort/workerApi';
 import { useLatest } from '@/look/useLatest';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
@@ -25,7 +25,7 @@ export function useEffort(draft: Draft): EffortOfOne | null {
     let isOver = false;
     const timer = setTimeout(() => {
       void client
-        .ask(({ effort: desk }) => desk.one(draftOf(latest.current), { keyboards, ownKeyboards }))
+        .ask(({ effort: api }) => api.one(draftOf(latest.current), { keyboards, ownKeyboards }))
         .then((answer) => {
           if (!isOver) setEffort(answer);
         });

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { counted } from '@/answers/audit/sentences';
-import type { AskDesk } from '@/answers/exchange/useExchange';
+import type { AskWorker } from '@/answers/exchange/useExchange';
 import { useNotice } from '@/frame/Notices';
 import { saveFile } from '@/frame/saveFile';
 import { Field } from '@/look/Field';
@@ -15,7 +15,7 @@ import { restOf } from './rest';
 import { faultOfPassphrase, fileName } from '@/parts/leaving/what';
 
 /** One file with everything: shortcuts, sets, what was chosen for the list; private ones only under a passphrase. */
-export function Backup({ ask }: { ask: AskDesk }) {
+export function Backup({ ask }: { ask: AskWorker }) {
   const palette = usePalette();
   const notify = useNotice();
   const list = useList();
@@ -35,8 +35,8 @@ export function Backup({ ask }: { ask: AskDesk }) {
     setWorking(true);
     try {
       const rest = restOf(list, replica);
-      const text = await ask((desk) =>
-        desk.backup(
+      const text = await ask((api) =>
+        api.backup(
           { shortcuts: list.shortcuts, sets: list.sets },
           rest,
           isSealing ? passphrase : null,

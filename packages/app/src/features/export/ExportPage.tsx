@@ -71,7 +71,7 @@ export function ExportPage() {
       : what === 'chosen'
         ? 'chosen shortcuts'
         : (list.sets.find(({ id }) => what.endsWith(id))?.name ?? 'set');
-  const written = () => ask((desk) => desk.write(part, form, new Date().toISOString()));
+  const written = () => ask((api) => api.write(part, form, new Date().toISOString()));
   const failed = () =>
     notify({ text: 'Writing it has failed on this device. Your list is as it was; try a part of it.' });
   const save = () => void written().then((text) => saveFile(fileName(name, new Date(), ending), text, type), failed);

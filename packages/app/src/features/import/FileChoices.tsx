@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { counted } from '@/answers/audit/sentences';
-import type { Preview } from '@/answers/exchange/desk';
+import type { Preview } from '@/answers/exchange/workerApi';
 import { Tick } from '@/look/Tick';
 
 import type { RestPart } from '@yellow-latch/replica/commands/importing';
@@ -37,8 +37,8 @@ export function FileChoices({ importer, preview }: FileChoicesProps) {
         <Tick
           key={part}
           role="checkbox"
-          isOn={importer.takes.includes(part)}
-          onPress={() => importer.setTakes(part, !importer.takes.includes(part))}
+          isOn={importer.restParts.includes(part)}
+          onPress={() => importer.setRestPart(part, !importer.restParts.includes(part))}
         >
           <Text variant="bodyLarge" style={styles.words}>
             {REST_WORDS[part]}

@@ -2,7 +2,7 @@ import type { PlannedRow } from '@yellow-latch/core/exchange';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import type { Preview } from '@/answers/exchange/desk';
+import type { Preview } from '@/answers/exchange/workerApi';
 import { STRONG } from '@/look/fonts';
 import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';

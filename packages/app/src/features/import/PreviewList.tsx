@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import type { Preview } from '@/answers/exchange/desk';
+import type { Preview } from '@/answers/exchange/workerApi';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 import { VirtualList } from '@/look/VirtualList';

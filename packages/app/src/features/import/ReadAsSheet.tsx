@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import type { Choices } from '@/answers/exchange/desk';
+import type { Choices } from '@/answers/exchange/workerApi';
 import { Choice } from '@/look/Choice';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';

@@ -1,7 +1,7 @@
 import type { ImportChoice } from '@yellow-latch/core/exchange/choice';
 import { useEffect, useMemo, useState } from 'react';
 
-import type { Choices as ReadAs, FileProblem, Preview } from '@/answers/exchange/desk';
+import type { Choices as ReadAs, FileProblem, Preview } from '@/answers/exchange/workerApi';
 import { LARGEST_FILE } from '@/answers/exchange/limits';
 import { useExchange } from '@/answers/exchange/useExchange';
 import { addUses } from '@yellow-latch/replica/storage/uses';
@@ -45,7 +45,7 @@ export function useImport() {
   useEffect(() => {
     if (source === null) return;
     let isOver = false;
-    ask((desk) => desk.preview(readAs, { shortcuts, sets }) as Promise<Preview | FileProblem>).then(
+    ask((api) => api.preview(readAs, { shortcuts, sets }) as Promise<Preview | FileProblem>).then(
       (next) => {
         if (!isOver) setResult(next);
       },
@@ -64,11 +64,11 @@ export function useImport() {
     setReadAs({});
     setChoices(NO_CHOICES);
     setLeft([]);
-    await ask((desk) => desk.open(bytes)).catch(() => setResult({ type: 'failed' }));
+    await ask((api) => api.open(bytes)).catch(() => setResult({ type: 'failed' }));
     setSource({ name, serial });
   };
   const preview = result !== null && !('type' in result) ? result : null;
-  const takes = REST_PARTS.filter((part) => !left.includes(part));
+  const restParts = REST_PARTS.filter((part) => !left.includes(part));
   const plan = useMemo(
     () =>
       preview
@@ -80,7 +80,7 @@ export function useImport() {
               into,
               keepsSecrets,
               rest: preview.rest,
-              takes: REST_PARTS.filter((part) => !left.includes(part)),
+              restParts: REST_PARTS.filter((part) => !left.includes(part)),
             },
             list,
             (type, id) => replica.recordOf(type, id) !== undefined,
@@ -113,8 +113,8 @@ export function useImport() {
     setInto,
     keepsSecrets,
     setKeepsSecrets,
-    takes,
-    setTakes: (part: RestPart, isTaken: boolean) =>
+    restParts,
+    setRestPart: (part: RestPart, isTaken: boolean) =>
       setLeft(isTaken ? left.filter((one) => one !== part) : [...left, part]),
     plan,
     openText: (text: string) => open('What you pasted', new TextEncoder().encode(text)),
@@ -129,7 +129,7 @@ export function useImport() {
       setResult(null);
     },
     unseal: async (passphrase: string) => {
-      const isRight = await ask((desk) => desk.unseal(passphrase));
+      const isRight = await ask((api) => api.unseal(passphrase));
       if (isRight) setOpened((count) => count + 1);
       return isRight;
     },

@@ -1,7 +1,7 @@
 import type { ListForm, Refusal } from '@yellow-latch/core/exchange';
 import type { Encoding } from '@yellow-latch/core/exchange/encodings';
 
-import type { FileProblem } from '@/answers/exchange/desk';
+import type { FileProblem } from '@/answers/exchange/workerApi';
 import { tellDecodeProblem } from '@/answers/exchange/words';
 import { tellProblem } from '@/parts/kinds';
 import { tellTemplateProblem } from '@/answers/expansion/words';

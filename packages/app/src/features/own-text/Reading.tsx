@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
-import type { ReadOwnText } from '@/answers/audit/desk';
+import type { ReadOwnText } from '@/answers/audit/workerApi';
 import { counted } from '@/answers/audit/sentences';
 import { useCodes } from '@/parts/findings/useCodes';
 import { LatchGlyph } from '@/look/LatchGlyph';

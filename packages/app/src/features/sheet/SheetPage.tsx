@@ -50,7 +50,7 @@ export function SheetPage() {
     const part = partOf(what, { shortcuts, sets }, chosen);
     const about = `${part.shortcuts.length.toLocaleString('en')} shortcuts, ${new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}`;
     void facesForSheet()
-      .then((faces) => ask((desk) => desk.sheet(part, { title, about, layout, paper, faces, inNoSet: 'In no set' })))
+      .then((faces) => ask((api) => api.sheet(part, { title, about, layout, paper, faces, inNoSet: 'In no set' })))
       .then(
         (next) => {
           if (!isOver) setHtml(next);

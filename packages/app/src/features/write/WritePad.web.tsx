@@ -1,5 +1,5 @@
 import type { DeviceList, MissedChance, MissedChances, Refused } from '@yellow-latch/core/compose';
-import type { Told } from '@yellow-latch/core/fire';
+import type { Explanation } from '@yellow-latch/core/fire';
 import { useEffect, useImperativeHandle, useRef, type KeyboardEvent, type Ref } from 'react';
 
 import type { Live } from '@/frame/live';
@@ -29,7 +29,7 @@ interface WritePadProps {
   chosen: Live<number | null>;
   onState: (state: PadState) => void;
   onFiring: (event: PadEvent) => void;
-  onTold: (told: readonly Told[], refused: Refused | null) => void;
+  onTold: (told: readonly Explanation[], refused: Refused | null) => void;
   onMissed: (missed: MissedChance) => void;
   onKeyDown: (event: KeyboardEvent) => void;
   ref?: Ref<WritePadHandle>;

@@ -1,5 +1,5 @@
 import { DeviceList, MissedChances, type Refused } from '@yellow-latch/core/compose';
-import { compile, settleRules, type Told } from '@yellow-latch/core/fire';
+import { compile, settleRules, type Explanation } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, THIS_APP } from '@yellow-latch/core/fit';
 
 import type { DraftContent } from '@yellow-latch/replica/storage/draft';
@@ -31,14 +31,14 @@ function field(text = '', on = device, start?: DraftContent) {
   const events: PadEvent[] = [];
   const missed: string[] = [];
   let state!: PadState;
-  let told: readonly Told[] = [];
+  let told: readonly Explanation[] = [];
   let refused: Refused | null = null;
   const listener = {
     onState: (next: PadState) => {
       state = next;
     },
     onFiring: (event: PadEvent) => events.push(event),
-    onTold: (now: readonly Told[], why: Refused | null) => {
+    onTold: (now: readonly Explanation[], why: Refused | null) => {
       told = now;
       refused = why;
     },

@@ -10,18 +10,18 @@ import {
 import {
   difference,
   differenceAt,
-  followOnDevice,
+  applyInputOnDevice,
   offersOf,
   startSession,
-  TextHistory,
-  type,
+  UndoHistory,
+  applyInput,
   type Edit,
   type FiringEntry,
   type FiringEvent,
   type Input,
   type Offer,
   type Range,
-  type Told,
+  type Explanation,
   type TypingSession,
 } from '@yellow-latch/core/fire';
 import { clustersOf } from '@yellow-latch/core/model';
@@ -66,7 +66,7 @@ export interface PadListener {
   onState(state: PadState): void;
   onFiring(event: PadEvent): void;
   /** What the device did at the last input, or why it did nothing. */
-  onTold?(told: readonly Told[], refused: Refused | null): void;
+  onTold?(told: readonly Explanation[], refused: Refused | null): void;
   onMissed?(missed: MissedChance): void;
 }
 
@@ -82,7 +82,7 @@ const MOST_KEPT = 400_000;
  */
 export class Pad {
   private session: TypingSession;
-  private history: TextHistory;
+  private history: UndoHistory;
   private formatted: readonly FormattedStretch[];
   /** Offers are shown while one types; a caret that was moved shows none. */
   private isTyping = false;
@@ -95,7 +95,7 @@ export class Pad {
     private chances: MissedChances | null = null,
   ) {
     this.session = startSession(area.value);
-    this.history = TextHistory.from(start.history);
+    this.history = UndoHistory.from(start.history);
     this.formatted = start.formatted;
     area.addEventListener('beforeinput', this.onBeforeInput);
     area.addEventListener('input', this.onInput);
@@ -200,7 +200,7 @@ export class Pad {
     const { id, typed, range, joiner = '' } = asked;
     if (before.composition || !before.text.slice(range.start, range.end).startsWith(typed)) return false;
     const at = caret === null ? null : caret + joiner.length;
-    const { session, edit, events } = type(
+    const { session, edit, events } = applyInput(
       before,
       { type: 'fill', id, range, text: joiner + plain, caret: at },
       this.device.list,
@@ -288,7 +288,7 @@ export class Pad {
     if (area.value !== session.text) return;
     const caret = { start: area.selectionStart, end: area.selectionEnd };
     if (caret.start === session.caret.start && caret.end === session.caret.end) return;
-    this.session = type(session, { type: 'caret', caret }, this.device.list).session;
+    this.session = applyInput(session, { type: 'caret', caret }, this.device.list).session;
     this.isTyping = false;
     this.tellState();
   };
@@ -301,7 +301,7 @@ export class Pad {
     const { range, inserted } = differenceAt(before.text, natural, caret);
     const input: Input = { type: 'edit', range, text: inserted, how, caret };
     if (how === 'composing') {
-      this.moveTo(type(before, input, this.device.list).session);
+      this.moveTo(applyInput(before, input, this.device.list).session);
       this.isTyping = true;
       this.tellState();
     } else {
@@ -310,7 +310,7 @@ export class Pad {
   }
 
   private give(input: Input, before: TypingSession, natural: string, caret: number, joins: boolean): void {
-    const { session, edit, events, told } = followOnDevice(this.session, input, this.device.list);
+    const { session, edit, events, told } = applyInputOnDevice(this.session, input, this.device.list);
     this.moveTo(session);
     this.isTyping =
       input.type === 'composition-end' || (input.type === 'edit' && input.how !== 'paste' && input.how !== 'other');
@@ -329,7 +329,7 @@ export class Pad {
   }
 
   /** Tells why nothing fired, and what could have been had by a code. */
-  private tellWhatCame(input: Input, hasFired: boolean, told: readonly Told[]): void {
+  private tellWhatCame(input: Input, hasFired: boolean, told: readonly Explanation[]): void {
     const isTyped = input.type === 'composition-end' || (input.type === 'edit' && input.how === 'typing');
     const { text, caret, quiet } = this.session;
     const last =
@@ -341,7 +341,7 @@ export class Pad {
     if (missed) this.listener.onMissed?.(missed);
   }
 
-  private step(step: { edit: Edit; history: TextHistory } | null): void {
+  private step(step: { edit: Edit; history: UndoHistory } | null): void {
     if (!step || this.session.composition) return;
     this.history = step.history;
     this.replace(step.edit);
@@ -350,7 +350,7 @@ export class Pad {
   /** An edit of ours that nobody typed: nothing in it fires. */
   private replace(edit: Edit): void {
     const { range, replacement: text, caret } = edit;
-    this.moveTo(type(this.session, { type: 'edit', range, text, how: 'other', caret }, this.device.list).session);
+    this.moveTo(applyInput(this.session, { type: 'edit', range, text, how: 'other', caret }, this.device.list).session);
     this.isTyping = false;
     this.show(edit);
     this.tellState();

@@ -10,7 +10,7 @@ import {
 import { idOfFormer } from '@yellow-latch/core/convention/former';
 import { applyCasing } from '@yellow-latch/core/expansion/casing';
 import type { Casing } from '@yellow-latch/core/expansion/segment';
-import type { Offer, Told } from '@yellow-latch/core/fire';
+import type { Offer, Explanation } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, THIS_APP } from '@yellow-latch/core/fit';
 import { shownText, type Shortcut } from '@yellow-latch/core/model';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -132,7 +132,7 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
     if (settings.sound) sound();
     if (settings.flash && !prefersStillness()) pad.current?.flash(palette.ink);
   };
-  const onTold = (told: readonly Told[], refused: Refused | null) => {
+  const onTold = (told: readonly Explanation[], refused: Refused | null) => {
     if (refused) say(tellRefused(refused), true);
     else {
       const why = tellWhy(told, codeOf);

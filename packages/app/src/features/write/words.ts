@@ -1,7 +1,7 @@
 import type { Refused } from '@yellow-latch/core/compose';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
 import type { Saved } from '@yellow-latch/core/effort';
-import type { Told } from '@yellow-latch/core/fire';
+import type { Explanation } from '@yellow-latch/core/fire';
 
 import { tellTraceLine } from '@/answers/audit/sentences';
 import { tellDuration, tellTaps } from '@/answers/effort/words';
@@ -23,7 +23,7 @@ export function tellFiring(event: PadEvent, codeOf: (id: string) => string): str
 }
 
 /** Why nothing has fired, or what the device has done of itself; null: nothing to tell. */
-export function tellWhy(told: readonly Told[], codeOf: (id: string) => string): string | null {
+export function tellWhy(told: readonly Explanation[], codeOf: (id: string) => string): string | null {
   const last = told.findLast(({ rule }) => !rule.startsWith('fired') && rule !== 'taken-back' && rule !== 'asked');
   if (!last || told.some(({ rule }) => rule.startsWith('fired'))) return null;
   const text = tellTraceLine(last, codeOf, last.id);

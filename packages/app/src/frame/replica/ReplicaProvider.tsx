@@ -109,7 +109,7 @@ export function useMay(): May {
 /** Whether this device looks after the list: lets others in, sets what they may do, deletes it. */
 export function useManages(): boolean {
   const { replica } = useOpened();
-  return mayManage({ may: useMay(), takes: replica.state.takes });
+  return mayManage({ may: useMay(), subscribedSets: replica.state.subscribedSets });
 }
 
 /** Writes to the list. Resolves, with the ids written, when the outbox holds the changes. */

@@ -1,8 +1,12 @@
 import type { FindingType, Slip } from '@yellow-latch/core/clash/finding';
-import type { Told } from '@yellow-latch/core/fire';
+import type { Explanation } from '@yellow-latch/core/fire';
 
 /** What the engine did at one key, in a few words. */
-export function tellTraceLine({ rule, typed }: Told, codeOf: (id: string) => string, id: string | undefined): string {
+export function tellTraceLine(
+  { rule, typed }: Explanation,
+  codeOf: (id: string) => string,
+  id: string | undefined,
+): string {
   const code = typed ?? (id === undefined ? '' : codeOf(id));
   switch (rule) {
     case 'fired-by-delimiter':

@@ -1,6 +1,6 @@
 import type { Fix } from '@yellow-latch/core/clash';
 import type { Finding } from '@yellow-latch/core/clash/finding';
-import type { Told } from '@yellow-latch/core/fire';
+import type { Explanation } from '@yellow-latch/core/fire';
 
 import {
   MASK,
@@ -193,7 +193,7 @@ describe('fixes in words', () => {
 });
 
 test('every rule of the engine’s trace has its words', () => {
-  const rules: Told['rule'][] = [
+  const rules: Explanation['rule'][] = [
     'fired-by-instant',
     'fired-by-delimiter',
     'waits',

@@ -1,6 +1,6 @@
 import type { AuditedShortcut } from '@yellow-latch/core/clash';
 
-import { AuditDesk, type AuditRequest } from './desk';
+import { AuditWorkerApi, type AuditRequest } from './workerApi';
 
 const VOCABULARY = {
   format: 1,
@@ -28,20 +28,20 @@ const request = (...shortcuts: AuditedShortcut[]): AuditRequest => ({
 
 function deskWith(files: Record<string, unknown>) {
   const asked: string[] = [];
-  const desk = new AuditDesk(
+  const api = new AuditWorkerApi(
     (name) => {
       asked.push(name);
       return name in files ? Promise.resolve(files[name]) : Promise.reject(new Error('not there'));
     },
     () => Promise.resolve(),
   );
-  return { desk, asked };
+  return { api, asked };
 }
 
 test('a list is proved with what was fetched, and progress is told', async () => {
-  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [['0', 'O']] });
+  const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [['0', 'O']] });
   const steps: number[] = [];
-  const report = (await desk.run(request(shortcut('1', 'so'), shortcut('2', ';o0')), (done) => steps.push(done)))!;
+  const report = (await api.run(request(shortcut('1', 'so'), shortcut('2', ';o0')), (done) => steps.push(done)))!;
   expect(report.unchecked).toEqual([]);
   expect(report.findings[0]).toMatchObject({ type: 'word', severity: 'breaks', shortcuts: ['1'] });
   expect(report.figures['phone-list']!.perTenThousand).toBeCloseTo(1_000, 6);
@@ -50,61 +50,61 @@ test('a list is proved with what was fetched, and progress is told', async () =>
 
 test('what cannot be fetched is said, and asked for again the next time', async () => {
   const files: Record<string, unknown> = { 'look-alikes': 'nonsense' };
-  const { desk, asked } = deskWith(files);
-  expect((await desk.run(request(shortcut('1', 'so'))))!.unchecked).toEqual(['English', 'look-alikes']);
+  const { api, asked } = deskWith(files);
+  expect((await api.run(request(shortcut('1', 'so'))))!.unchecked).toEqual(['English', 'look-alikes']);
   Object.assign(files, { en: VOCABULARY, 'look-alikes': [] });
-  expect((await desk.run(request(shortcut('1', 'so'))))!.unchecked).toEqual([]);
-  expect((await desk.run(request(shortcut('1', 'so'))))!.findings).not.toEqual([]);
+  expect((await api.run(request(shortcut('1', 'so'))))!.unchecked).toEqual([]);
+  expect((await api.run(request(shortcut('1', 'so'))))!.findings).not.toEqual([]);
   expect(asked.filter((name) => name === 'en')).toHaveLength(2);
 });
 
 test('a run that was cancelled or overtaken gives nothing', async () => {
-  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
-  const first = desk.run(request(shortcut('1', 'so')));
-  const second = desk.run(request(shortcut('1', ';w')));
+  const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
+  const first = api.run(request(shortcut('1', 'so')));
+  const second = api.run(request(shortcut('1', ';w')));
   expect(await first).toBeNull();
   expect((await second)!.findings).toEqual([]);
-  const third = desk.run(request(shortcut('1', 'so')));
-  desk.cancel();
+  const third = api.run(request(shortcut('1', 'so')));
+  api.cancel();
   expect(await third).toBeNull();
 });
 
 test('a verdict is given without a change; a change is followed', async () => {
-  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
-  expect(desk.verdict(shortcut('2', 'ham'))).toBeNull();
-  await desk.run(request(shortcut('1', ';w')));
-  expect(desk.verdict(shortcut('2', 'ham'))!.map(({ type }) => type)).toContain('word');
-  expect(desk.verdict(shortcut('1', ';w'))).toEqual([]);
-  const put = desk.change({ put: [shortcut('2', 'ham')] })!;
+  const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
+  expect(api.verdict(shortcut('2', 'ham'))).toBeNull();
+  await api.run(request(shortcut('1', ';w')));
+  expect(api.verdict(shortcut('2', 'ham'))!.map(({ type }) => type)).toContain('word');
+  expect(api.verdict(shortcut('1', ';w'))).toEqual([]);
+  const put = api.change({ put: [shortcut('2', 'ham')] })!;
   expect(put.touched).toEqual(['2']);
   expect(put.findings[0]).toMatchObject({ type: 'word', shortcuts: ['2'] });
-  expect(desk.change({ remove: ['2'] })).toMatchObject({ touched: ['2'], findings: [] });
+  expect(api.change({ remove: ['2'] })).toMatchObject({ touched: ['2'], findings: [] });
 });
 
 test('codes near a clashing one are proposed, each free itself', async () => {
-  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
-  expect(desk.proposals(shortcut('9', 'so'))).toEqual([]);
-  await desk.run(request(shortcut('1', ';so'), shortcut('2', ';w')));
-  const proposed = desk.proposals(shortcut('9', 'so'));
+  const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
+  expect(api.proposals(shortcut('9', 'so'))).toEqual([]);
+  await api.run(request(shortcut('1', ';so'), shortcut('2', ';w')));
+  const proposed = api.proposals(shortcut('9', 'so'));
   expect(proposed).toHaveLength(3);
   expect(proposed).not.toContain(';so');
   for (const code of proposed) {
-    expect(desk.verdict(shortcut('9', code))!.filter(({ severity }) => severity !== 'note')).toEqual([]);
+    expect(api.verdict(shortcut('9', code))!.filter(({ severity }) => severity !== 'note')).toEqual([]);
   }
 });
 
 test('own text is read, a picture is refused', async () => {
-  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
-  await desk.run(request(shortcut('1', 'so')));
+  const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
+  await api.run(request(shortcut('1', 'so')));
   const text = Uint8Array.from('so it is, so', (sign) => sign.charCodeAt(0));
-  expect(desk.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({
+  expect(api.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({
     own: { text: 'so it is, so' },
     report: { words: 4, ids: ['1'] },
   });
-  desk.change({ put: [shortcut('2', 'it')], remove: ['1'] });
-  expect(desk.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({ report: { ids: ['2'] } });
+  api.change({ put: [shortcut('2', 'it')], remove: ['1'] });
+  expect(api.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({ report: { ids: ['2'] } });
   expect(
-    desk.ownText(
+    api.ownText(
       Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13, 0x49, 0x48, 0x44, 0x52]),
       { type: 'text' },
       'phone-list',
@@ -113,27 +113,27 @@ test('own text is read, a picture is refused', async () => {
 });
 
 test('a finding is opened with its evidence, and every fix that is given was tried', async () => {
-  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
-  expect(desk.open('1', 'word')).toBeNull();
-  const report = (await desk.run(request(shortcut('1', 'so'), shortcut('2', ';w'))))!;
+  const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
+  expect(api.open('1', 'word')).toBeNull();
+  const report = (await api.run(request(shortcut('1', 'so'), shortcut('2', ';w'))))!;
   const brief = report.findings.find(({ type }) => type === 'word')!;
   expect(brief).toMatchObject({ evidence: { examples: [] }, about: 'breaks so' });
-  expect(desk.open('1', 'word')).toMatchObject({ evidence: { examples: [{ word: 'so' }] } });
-  expect(desk.fixes('1', 'word')![0]).toMatchObject({ fix: { type: 'other code', code: ';so' }, cures: 'wholly' });
-  expect(desk.fixes('2', 'word')).toBeNull();
+  expect(api.open('1', 'word')).toMatchObject({ evidence: { examples: [{ word: 'so' }] } });
+  expect(api.fixes('1', 'word')![0]).toMatchObject({ fix: { type: 'other code', code: ';so' }, cures: 'wholly' });
+  expect(api.fixes('2', 'word')).toBeNull();
   // The list is as it was after all that trying.
-  expect(desk.change({ put: [shortcut('1', 'so'), shortcut('2', ';w')] })!.findings).toEqual(report.findings);
+  expect(api.change({ put: [shortcut('1', 'so'), shortcut('2', ';w')] })!.findings).toEqual(report.findings);
 });
 
 test('a language that there is no file for is said', async () => {
-  const { desk } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
-  const report = await desk.run({ ...request(shortcut('1', 'so')), languages: ['en', 'tlh'] });
+  const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
+  const report = await api.run({ ...request(shortcut('1', 'so')), languages: ['en', 'tlh'] });
   expect(report!.unchecked).toEqual(['tlh']);
 });
 
 test('the columns of a table and the fields of JSON lines are there to choose from', () => {
-  const { desk } = deskWith({});
+  const { api } = deskWith({});
   const bytes = (text: string) => new TextEncoder().encode(text);
-  expect(desk.columns(bytes('when,"what, said"\n1,so'), 'csv')).toEqual(['when', 'what, said']);
-  expect(desk.columns(bytes('{"a":{"text":"so"},"n":1}\nnonsense\n{"b":""}'), 'json-lines')).toEqual(['a.text', 'b']);
+  expect(api.columns(bytes('when,"what, said"\n1,so'), 'csv')).toEqual(['when', 'what, said']);
+  expect(api.columns(bytes('{"a":{"text":"so"},"n":1}\nnonsense\n{"b":""}'), 'json-lines')).toEqual(['a.text', 'b']);
 });

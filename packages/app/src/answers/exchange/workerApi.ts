@@ -56,7 +56,7 @@ export interface Preview {
 
 export type FileProblem = DecodeProblem | ListProblem;
 
-export class ExchangeDesk {
+export class ExchangeWorkerApi {
   private bytes: Uint8Array = new Uint8Array();
   private opened: readonly WholeEntry[] = [];
   private last: {

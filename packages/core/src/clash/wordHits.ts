@@ -1,5 +1,5 @@
 import type { CompiledList } from '../fire';
-import { Bank, firstOf, type Hit } from './bank';
+import { ContextCorpus, firstOf, type Hit } from './contextCorpus';
 import { MOST_EXAMPLES, type WordExample } from './finding';
 import type { Vocabulary } from './vocabulary';
 
@@ -19,12 +19,12 @@ export type Misfiring = (id: string, isWhole: boolean) => number;
 
 /** No word, no item. */
 export const NONE = -1;
-const banks = new WeakMap<Vocabulary, Bank>();
+const banks = new WeakMap<Vocabulary, ContextCorpus>();
 
 /** The words of a vocabulary as a bank; made once, since a vocabulary stays. */
-export function bankOf(vocabulary: Vocabulary): Bank {
+export function bankOf(vocabulary: Vocabulary): ContextCorpus {
   let bank = banks.get(vocabulary);
-  if (!bank) banks.set(vocabulary, (bank = new Bank(vocabulary.words, true)));
+  if (!bank) banks.set(vocabulary, (bank = new ContextCorpus(vocabulary.words, true)));
   return bank;
 }
 

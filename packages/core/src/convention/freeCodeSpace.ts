@@ -4,7 +4,7 @@ import type { MarkIndex } from './markIndex';
 /**
  * Codes of two and three characters: which of them are not taken. Memory: a byte for each three of the characters.
  */
-export class Room {
+export class FreeCodeSpace {
   private readonly size: number;
   private readonly letters: readonly number[];
   private readonly two: Uint8Array;

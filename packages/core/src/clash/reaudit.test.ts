@@ -2,7 +2,7 @@ import { CompiledList, settleRules } from '../fire';
 import { pick, randomFrom } from '../fire/testing';
 import { DEVICE_PROFILES } from '../fit';
 import { Audit } from './audit';
-import { Bank, hitsIn, type Hit } from './bank';
+import { ContextCorpus, hitsIn, type Hit } from './contextCorpus';
 import type { AuditedShortcut } from './item';
 import { listOf, PROFILES, shortcut, vocabularyOf } from './testing';
 
@@ -105,7 +105,7 @@ test('asking caret by caret finds what a scan of all texts finds', () => {
       const list = CompiledList.compile(settleRules(listOf(shortcuts)), profile);
       const texts = [...WORDS, ...shortcuts.map(({ content }) => content.expansion), 'a.b;c!', ''];
       const scanned: Hit[][] = texts.map(() => []);
-      new Bank(texts).scan(list, (text, start, end, entry) => scanned[text]!.push({ start, end, entry }));
+      new ContextCorpus(texts).scan(list, (text, start, end, entry) => scanned[text]!.push({ start, end, entry }));
       const plain = (hits: Hit[]) => hits.map(({ start, end, entry }) => `${start}-${end} ${entry.id}`).sort();
       texts.forEach((text, i) => {
         expect([seed, profile.id, text, ...plain(hitsIn(list, text))]).toEqual([

@@ -1,4 +1,4 @@
-import { Bank, markedWordsUnder, type MarkedWord, type Vocabulary } from '../clash';
+import { ContextCorpus, markedWordsUnder, type MarkedWord, type Vocabulary } from '../clash';
 import type { CompiledList, FoldedText } from '../fire';
 import type { DeviceProfile } from '../fit';
 import { matchKey } from '../model';
@@ -13,8 +13,8 @@ export interface WeighedMarked {
 }
 
 /** The words of a language with marks, in which codes with some mnemonics may fire under any mark. */
-export class MarkedBank {
-  private readonly bank: Bank;
+export class MarkedCorpus {
+  private readonly bank: ContextCorpus;
   private readonly texts: readonly MarkedWord[];
   /** Where the marks beside the mnemonic begin and end. */
   private readonly from: Int32Array;
@@ -23,7 +23,7 @@ export class MarkedBank {
   constructor(mnemonics: readonly string[], vocabulary: Vocabulary) {
     const keys = new Set(mnemonics.map((mnemonic) => matchKey(mnemonic)));
     this.texts = [...keys].flatMap((key) => markedWordsUnder(key, vocabulary));
-    this.bank = new Bank(
+    this.bank = new ContextCorpus(
       this.texts.map(({ text }) => text),
       true,
     );

@@ -1,4 +1,4 @@
-import type { CannotRemark, Remark } from '@yellow-latch/core/convention/plan';
+import type { CannotRecode, Recode } from '@yellow-latch/core/convention/plan';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -7,15 +7,15 @@ import { LatchGlyph } from '@/look/LatchGlyph';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 
-interface RemarkRowProps {
-  remark: Remark;
+interface RecodeRowProps {
+  recode: Recode;
   /** Whether it is to change; false: ticked out. */
   isTaken: boolean;
   onToggle: () => void;
 }
 
 /** A code, and what it would become; ticked out it stays. */
-export function RemarkRow({ remark: { from, to, insteadOf }, isTaken, onToggle }: RemarkRowProps) {
+export function RecodeRow({ recode: { from, to, insteadOf }, isTaken, onToggle }: RecodeRowProps) {
   const palette = usePalette();
   return (
     <View style={[styles.row, { borderColor: palette.line }]}>
@@ -44,7 +44,7 @@ export function RemarkRow({ remark: { from, to, insteadOf }, isTaken, onToggle }
 }
 
 interface CannotRowProps {
-  cannot: CannotRemark;
+  cannot: CannotRecode;
   codeOf: (id: string) => string;
 }
 

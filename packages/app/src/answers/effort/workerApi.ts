@@ -25,7 +25,7 @@ import { settleRules, type FiringEntry } from '@yellow-latch/core/fire';
 import type { Mark, Scope } from '@yellow-latch/core/model';
 
 import type { OwnTextSource } from '@/answers/ownText/source';
-import type { AuditDesk } from '@/answers/audit/desk';
+import type { AuditWorkerApi } from '@/answers/audit/workerApi';
 
 import { inUseOf, type KeyboardsAsked } from './keyboards';
 
@@ -63,14 +63,14 @@ function withoutGaps(entry: FiringEntry): FiringEntry {
 /** What use is taken to be where it is not known, in a week: only that marks be weighed for every code. */
 const USES_UNKNOWN = 1;
 
-export class EffortDesk {
+export class EffortWorkerApi {
   /** The own text that was read last, and its words and texts typed out, since it is asked about again. */
   private own: { readonly bytes: Uint8Array; readonly text: string; readonly words: number } | null = null;
 
   /** The mark that was asked for last: it takes a second to find, and keyboards seldom change. */
   private usual: { readonly question: string; readonly mark: Mark | null } | null = null;
 
-  constructor(private readonly audit: Pick<AuditDesk, 'proved' | 'asText' | 'hasNoMarker'>) {}
+  constructor(private readonly audit: Pick<AuditWorkerApi, 'proved' | 'asText' | 'hasNoMarker'>) {}
 
   /** The effort of a shortcut as it would be if it were saved so. Null: nothing has been proved yet. */
   one(shortcut: AuditedShortcut, keyboards: KeyboardsAsked): EffortOfOne | null {

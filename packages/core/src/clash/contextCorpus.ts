@@ -17,7 +17,7 @@ export interface Hit {
   readonly entry: FiringEntry;
 }
 
-/** Told of the hits of one text after the other, those of a text in the order of their starts. */
+/** Explanation of the hits of one text after the other, those of a text in the order of their starts. */
 export type HitMet = (text: number, start: number, end: number, entry: FiringEntry) => void;
 
 /** What stands behind every text of a bank, so that a code at its end is ended. */
@@ -30,7 +30,7 @@ export function separatorOf({ delimiters }: DeviceProfile): string {
  * Texts that are searched all at once: joined, folded and kept, for any number of lists and devices.
  * Memory: about 3 bytes a character for each separator and for each way in which devices change texts.
  */
-export class Bank {
+export class ContextCorpus {
   private readonly joined = new Map<string, FoldedText>();
   /** Where each text begins in the joined one; behind the last where the next would. */
   readonly starts: Int32Array;
@@ -152,7 +152,7 @@ export function positionIn(starts: ArrayLike<number>, at: number): number {
 }
 
 /**
- * The hits of one text, as `Bank.scan` finds them, by asking what ends at each caret: for a few texts,
+ * The hits of one text, as `ContextCorpus.scan` finds them, by asking what ends at each caret: for a few texts,
  * since a list that has just changed answers at once and need not be made ready for scanning.
  */
 export function hitsIn(list: CompiledList, typed: string, isMiddle = false): Hit[] {

@@ -71,7 +71,7 @@ const MOST_PROPOSALS = 3;
 /** Fetches a file of language data by its name; throws if it is not to be had. */
 export type FetchLanguageFile = (name: string) => Promise<unknown>;
 
-export class AuditDesk {
+export class AuditWorkerApi {
   private audit: Audit | null = null;
   private vocabularies: readonly Vocabulary[] = [];
   /** The list as it was told, templates among it. */
@@ -130,7 +130,7 @@ export class AuditDesk {
     }
   }
 
-  /** The list as it stands under audit, and the languages it was proved in, for other desks. Null: nothing has been proved yet. */
+  /** The list as it stands under audit, and the languages it was proved in, for other apis. Null: nothing has been proved yet. */
   proved(): { readonly audit: Audit; readonly vocabularies: readonly Vocabulary[] } | null {
     const { audit, vocabularies } = this;
     return audit && { audit, vocabularies };

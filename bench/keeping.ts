@@ -150,7 +150,7 @@ export async function search(): Promise<Figure[]> {
     changed: 0,
   }));
   const finder = new Finder();
-  finder.follow({ shortcuts, sets: [] });
+  finder.observe({ shortcuts, sets: [] });
   while (finder.prepare());
   const words = shortcuts
     .filter((_, index) => index % 97 === 0)

@@ -31,7 +31,7 @@ export class Finder {
   /** What was found of words while the list is as it is: who types a second word asks for the first at every letter. */
   private answers = new Map<string, ReadonlySet<string>>();
 
-  follow(list: Searched): void {
+  observe(list: Searched): void {
     if (list.shortcuts !== this.list.shortcuts || list.sets !== this.list.sets) this.answers.clear();
     if (list.shortcuts !== this.list.shortcuts) this.takeUp(list.shortcuts);
     this.list = list;
@@ -148,7 +148,7 @@ function firstsOf(shortcut: Shortcut): Set<string> {
 /** A finder over one state of the list. */
 export function makeFinder(list: Searched): Finder {
   const finder = new Finder();
-  finder.follow(list);
+  finder.observe(list);
   return finder;
 }
 

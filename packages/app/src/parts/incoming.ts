@@ -13,7 +13,7 @@ export function handOver(incoming: Incoming): void {
 
 /** What was handed over, once. */
 export function takeIncoming(): Incoming | null {
-  const taken = waiting;
+  const incoming = waiting;
   waiting = null;
-  return taken;
+  return incoming;
 }

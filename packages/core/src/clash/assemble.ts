@@ -233,7 +233,7 @@ function worstOf(places: readonly Places[], exampleOf: (place: TextPlace) => Pla
   };
 }
 
-/** `places`: for each device where the code fires in the bank of contexts. */
+/** `places`: for each device where the code fires in the corpus of contexts. */
 export function inContexts(
   item: Item,
   places: readonly Places[],

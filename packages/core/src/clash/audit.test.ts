@@ -138,7 +138,7 @@ describe('words and texts', () => {
   test('severities have their bounds', () => {
     expect([0.5, 0.4999, 0.01, 0.0099].map(severityOfMisfires)).toEqual(['breaks', 'risky', 'risky', 'note']);
   });
-  test('the bank has 400 contexts in 12 classes, each with its source, and 40 claimed beginnings', () => {
+  test('the corpus has 400 contexts in 12 classes, each with its source, and 40 claimed beginnings', () => {
     expect(CONTEXT_COUNT).toBeGreaterThanOrEqual(400);
     expect(new Set(CONTEXTS.flatMap(({ texts }) => texts)).size).toBe(CONTEXT_COUNT);
     expect(CONTEXTS.length).toBeGreaterThanOrEqual(12);

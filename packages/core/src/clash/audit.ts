@@ -7,7 +7,7 @@ import type { TextPlace } from './hits';
 import type { AuditedShortcut, Item } from './item';
 import { Items } from './items';
 import { MarkedTexts } from './markedHits';
-import { CONTEXT_BANK, OnDevice, prepareToFollow, textsWith } from './onDevice';
+import { CONTEXT_BANK, OnDevice, prepareToReaudit, textsWith } from './onDevice';
 import { bandOf, type Band, type Vocabulary } from './vocabulary';
 
 export interface AuditInput {
@@ -235,11 +235,11 @@ export class Audit {
 
   /** Makes ready for edits, when there is time; without it the first edit takes some tens of ms longer. */
   prepare(): void {
-    prepareToFollow(this.items, this.marked);
+    prepareToReaudit(this.items, this.marked);
   }
 
   /**
-   * Follows an edit; gives the ids of the shortcuts of which something else may be found now. Cost: the
+   * Audits again what an edit touched; gives the ids of the shortcuts of which something else may be found now. Cost: the
    * texts in which the code before or after stands, not the list.
    */
   change({ put = [], remove = [] }: AuditChange): ReadonlySet<string> {

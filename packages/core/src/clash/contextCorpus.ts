@@ -20,7 +20,7 @@ export interface Hit {
 /** Explanation of the hits of one text after the other, those of a text in the order of their starts. */
 export type HitMet = (text: number, start: number, end: number, entry: FiringEntry) => void;
 
-/** What stands behind every text of a bank, so that a code at its end is ended. */
+/** What stands behind every text of a corpus, so that a code at its end is ended. */
 export function separatorOf({ delimiters }: DeviceProfile): string {
   if (delimiters === 'standard' || delimiters.includes('\n')) return '\n';
   return delimiters.includes(' ') ? ' ' : (delimiters[0] ?? '\n');

@@ -1,5 +1,5 @@
 /**
- * Texts that are no ordinary words, in which codes like to fire: a bank in classes. Unless a class says
+ * Texts that are no ordinary words, in which codes like to fire: a corpus in classes. Unless a class says
  * otherwise its texts are made up for this project, with names under `.example` (RFC 2606) and
  * numbers reserved for fiction. Words in them are everyday ones, as often as they come; none is there for a code.
  */

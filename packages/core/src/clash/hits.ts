@@ -12,7 +12,7 @@ export class TextHits {
   private readonly byText = new Map<number, Hit[]>();
   private readonly byId = new Map<string, Map<number, TextPlace>>();
 
-  /** Adds one hit, while a whole bank is scanned. */
+  /** Adds one hit, while a whole corpus is scanned. */
   add(text: number, hit: Hit): void {
     const hits = this.byText.get(text);
     if (hits) hits.push(hit);

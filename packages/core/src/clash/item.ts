@@ -20,7 +20,7 @@ export interface Item {
   readonly skeleton: string | null;
   /** The expansion as a match key, made when an edit first asks for it. */
   lowered: string | null;
-  /** The code, as `searchable` of the bank makes it. */
+  /** The code, as `searchable` of the corpus makes it. */
   readonly typedKey: string;
 }
 

@@ -14,7 +14,7 @@ const LEAST_TOLD = RISKY_FROM;
 export class MarkedTexts {
   private readonly byItem = new Map<Item, readonly MarkedWord[]>();
   private joined: {
-    readonly bank: ContextCorpus;
+    readonly corpus: ContextCorpus;
     readonly owners: readonly Item[];
     readonly texts: readonly MarkedWord[];
   } | null = null;
@@ -43,12 +43,12 @@ export class MarkedTexts {
     return this.byItem.get(item) ?? [];
   }
 
-  /** All of them as a bank, as they were when it was first asked for; for each text whose it is. */
+  /** All of them as a corpus, as they were when it was first asked for; for each text whose it is. */
   all() {
     if (!this.joined) {
       const all = [...this.byItem].flatMap(([owner, texts]) => texts.map((text) => ({ owner, text })));
       this.joined = {
-        bank: new ContextCorpus(
+        corpus: new ContextCorpus(
           all.map(({ text }) => text.text),
           true,
         ),
@@ -61,10 +61,10 @@ export class MarkedTexts {
 
   /** The items in whose texts one of some keys may fire. */
   containing(keys: readonly string[]): Set<Item> {
-    const { bank, owners } = this.all();
+    const { corpus, owners } = this.all();
     const found = new Set<Item>();
     for (const key of keys) {
-      for (const text of bank.containing(key)) if (this.byItem.has(owners[text]!)) found.add(owners[text]!);
+      for (const text of corpus.containing(key)) if (this.byItem.has(owners[text]!)) found.add(owners[text]!);
       for (const [item, text] of this.added) if (text.includes(key)) found.add(item);
     }
     return found;
@@ -72,7 +72,7 @@ export class MarkedTexts {
 
   /** Makes ready what `containing` uses. */
   prepare(): void {
-    this.all().bank.prepare();
+    this.all().corpus.prepare();
   }
 }
 
@@ -93,8 +93,8 @@ export class MarkedHits {
 
   scan(list: CompiledList): void {
     this.fired.clear();
-    const { bank, owners, texts } = this.texts.all();
-    bank.scanFirsts(list, (text, first) => {
+    const { corpus, owners, texts } = this.texts.all();
+    corpus.scanFirsts(list, (text, first) => {
       const owner = owners[text]!;
       if (isTheirs(first, owner, texts[text]!)) this.note(owner.index, texts[text]!);
     });

@@ -58,7 +58,7 @@ export function textsWith(
 }
 
 /** Makes ready what following edits takes, so that the first is as quick as all others. */
-export function prepareToFollow(items: Items, marked: readonly MarkedTexts[]): void {
+export function prepareToReaudit(items: Items, marked: readonly MarkedTexts[]): void {
   CONTEXT_BANK.prepare();
   for (const texts of marked) {
     bankOf(texts.vocabulary).prepare();
@@ -140,7 +140,7 @@ export class OnDevice implements Device {
     return this.expansions.replace(item.index, []);
   }
 
-  /** Follows an edit; gives the ids of the items whose findings it may change. */
+  /** Audits again what an edit touched; gives the ids of the items whose findings it may change. */
   follow(change: { put: readonly FiringEntry[]; remove: readonly string[] }, texts: TouchedTexts): Set<string> {
     this.list = this.list.with(change);
     if (this.list.overlaySize > LARGEST_OVERLAY) {
@@ -152,7 +152,7 @@ export class OnDevice implements Device {
     const { list, items } = this;
     const touched = new Set<string>();
     const touch = (id: string) => touched.add(id);
-    this.followWords(texts).forEach(touch);
+    this.reauditWords(texts).forEach(touch);
     for (const text of texts.contexts) {
       const hits = CONTEXT_BANK.hitsIn(list, text).filter(({ entry }) => this.isOurs(entry));
       this.contexts.replace(text, hits).forEach(touch);
@@ -180,7 +180,7 @@ export class OnDevice implements Device {
     return touched;
   }
 
-  private followWords(texts: TouchedTexts): string[] {
+  private reauditWords(texts: TouchedTexts): string[] {
     const indices = new Set(texts.added.map(({ index }) => index));
     this.words.forEach((words, i) => {
       for (const index of words.refresh(this.list, texts.words[i]!, this.items.misfiring)) indices.add(index);

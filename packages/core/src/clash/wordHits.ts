@@ -19,13 +19,13 @@ export type Misfiring = (id: string, isWhole: boolean) => number;
 
 /** No word, no item. */
 export const NONE = -1;
-const banks = new WeakMap<Vocabulary, ContextCorpus>();
+const corpora = new WeakMap<Vocabulary, ContextCorpus>();
 
-/** The words of a vocabulary as a bank; made once, since a vocabulary stays. */
+/** The words of a vocabulary as a corpus; made once, since a vocabulary stays. */
 export function bankOf(vocabulary: Vocabulary): ContextCorpus {
-  let bank = banks.get(vocabulary);
-  if (!bank) banks.set(vocabulary, (bank = new ContextCorpus(vocabulary.words, true)));
-  return bank;
+  let corpus = corpora.get(vocabulary);
+  if (!corpus) corpora.set(vocabulary, (corpus = new ContextCorpus(vocabulary.words, true)));
+  return corpus;
 }
 
 /**

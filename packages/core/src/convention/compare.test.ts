@@ -196,14 +196,14 @@ describe('what speaks against a mark', () => {
     expect(rowOf(comparison, { place: 'bare', marker: '' })!.changes).toBe(2);
   });
 
-  test('room: what is free under it of codes with two and three characters', () => {
-    const { free, of } = rowOf(compared(input), { place: 'before', marker: ';' })!.room;
+  test('space: what is free under it of codes with two and three characters', () => {
+    const { free, of } = rowOf(compared(input), { place: 'before', marker: ';' })!.space;
     const letters = charactersOf([PHONE]).filter((character) => /\p{Ll}/u.test(character)).length;
     expect(of).toBe(letters + letters ** 2);
-    const bare = rowOf(compared(input), { place: 'bare', marker: '' })!.room;
+    const bare = rowOf(compared(input), { place: 'bare', marker: '' })!.space;
     expect(bare.of).toBe(letters ** 2 + letters ** 3);
     const short = compared({ ...input, list: { sets: [], shortcuts: [shortcut('1', ';q', 'quick')] } });
-    expect(rowOf(short, { place: 'before', marker: ';' })!.room.free).toBe(free - 1);
+    expect(rowOf(short, { place: 'before', marker: ';' })!.space.free).toBe(free - 1);
   });
 
   test('codes that would be the same as others', () => {
@@ -275,7 +275,7 @@ test('what is recommended is on the front, or is told with the mark that beats i
       device: other.traps.length > 0,
       'same codes': other.collisions > 0,
       misfires: isOftenMistaken(other),
-      'no room': other.room.free === 0,
+      'no room': other.space.free === 0,
       changes: other.changes > row.changes,
     };
     expect([n, recommendation.beatenBy.why, speaks[recommendation.beatenBy.why]]).toEqual([

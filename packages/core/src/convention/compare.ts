@@ -102,7 +102,7 @@ class Comparing {
       cost[mark] = this.costOf(seconds, misfires.aWeek[mark]!, changes[mark]!);
     }
     const front = frontOf(effort.seconds, misfires.aWeek);
-    const room = this.room();
+    const space = this.space();
     const collisions = this.collisions();
     const rowOf = (index: number): MarkCost => {
       const mark = marks.markOf(index);
@@ -118,7 +118,7 @@ class Comparing {
         secondsAWeek: cost[index]!,
         claims: this.claimsOf(mark),
         traps: this.trapsOf(mark),
-        room: { free: room.free[index]!, of: room.of[index]! },
+        space: { free: space.free[index]!, of: space.of[index]! },
         ofNewCode: ofNewCode[index]!,
         collisions: collisions[index]!,
         changes: changes[index]!,
@@ -235,8 +235,12 @@ class Comparing {
       const add = (into: Float64Array, sums: Float64Array, times: number) =>
         sums.forEach((sum, mark) => (into[mark]! += sum * times));
       for (const { vocabulary, share } of this.languages()) {
-        const bank = bankOf(vocabulary);
-        const weighed = { folded: bank.foldedFor(profile), starts: bank.starts, weights: vocabulary.perTenThousand };
+        const corpus = bankOf(vocabulary);
+        const weighed = {
+          folded: corpus.foldedFor(profile),
+          starts: corpus.starts,
+          weights: vocabulary.perTenThousand,
+        };
         add(perTenThousand, tally.weigh(weighed), share * part);
         add(perTenThousand, tally.weighMarked(this.markedBank(vocabulary).weighedFor(profile)), share * part);
       }
@@ -260,16 +264,16 @@ class Comparing {
 
   /** The words with marks in which the codes may fire. */
   private markedBank(vocabulary: Vocabulary): MarkedCorpus {
-    let bank = this.markedBanks.get(vocabulary);
-    if (!bank)
+    let corpus = this.markedBanks.get(vocabulary);
+    if (!corpus)
       this.markedBanks.set(
         vocabulary,
-        (bank = new MarkedCorpus(
+        (corpus = new MarkedCorpus(
           this.subjects.map(({ mnemonic }) => mnemonic),
           vocabulary,
         )),
       );
-    return bank;
+    return corpus;
   }
 
   private languages() {
@@ -288,20 +292,20 @@ class Comparing {
     return changes;
   }
 
-  private room(): Readonly<Record<'free' | 'of', Int32Array>> {
+  private space(): Readonly<Record<'free' | 'of', Int32Array>> {
     const { marks, subjects, others } = this;
-    const room = new FreeCodeSpace(marks);
-    const of = room.count();
-    for (const { code } of others) room.take(code);
-    const free = room.count();
-    // The codes themselves take room under every mark: only short ones can.
+    const space = new FreeCodeSpace(marks);
+    const of = space.count();
+    for (const { code } of others) space.take(code);
+    const free = space.count();
+    // The codes themselves take space under every mark: only short ones can.
     const mnemonics = [...new Set(subjects.map(({ mnemonic }) => matchKey(mnemonic)))].filter((mnemonic) =>
       /^\p{L}{1,3}$/u.test(mnemonic),
     );
     const shorter = [3, 2, 1].map((most) => mnemonics.filter(({ length }) => length <= most));
     for (const [index, mark] of marks) {
       for (const mnemonic of shorter[markedBy(mark)] ?? []) {
-        if (room.isFree(markCode(mnemonic, mark))) free[index]! -= 1;
+        if (space.isFree(markCode(mnemonic, mark))) free[index]! -= 1;
       }
     }
     return { free, of };

@@ -55,7 +55,7 @@ export interface MarkCost extends Cost {
   readonly claims: readonly Claim[];
   readonly traps: readonly (TrapFound & { readonly device: string })[];
   /** Codes of two and three characters under it: those that are not taken, and how many there are in all. */
-  readonly room: { readonly free: number; readonly of: number };
+  readonly space: { readonly free: number; readonly of: number };
   /** How often a new short code under it would misfire in a week, on average. */
   readonly ofNewCode: number;
   /** Codes that would be the same as others. */

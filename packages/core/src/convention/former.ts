@@ -9,11 +9,11 @@ const SUFFIX = '~former';
 export function formerCodes(shortcuts: readonly Shortcut[], now: number): Shortcut[] {
   const alive = shortcuts.filter(({ former }) => former !== null && former.until > now);
   if (alive.length === 0) return [];
-  const taken = new Set(shortcuts.map(({ code }) => matchKey(code)));
+  const inUse = new Set(shortcuts.map(({ code }) => matchKey(code)));
   return alive.flatMap((shortcut) => {
     const { code } = shortcut.former!;
-    if (taken.has(matchKey(code))) return [];
-    taken.add(matchKey(code));
+    if (inUse.has(matchKey(code))) return [];
+    inUse.add(matchKey(code));
     return [{ ...shortcut, id: shortcut.id + SUFFIX, code }];
   });
 }

@@ -36,10 +36,10 @@ function weighLikely(vocabulary: Vocabulary, profile: DeviceProfile, marks: Mark
   // A language of a few short words has none.
   if (mnemonics.length === 0) return new Float64Array(marks.count);
   const tally = new MarkTally(marks, mnemonics.map(newCode), profile);
-  const bank = bankOf(vocabulary);
+  const corpus = bankOf(vocabulary);
   const words = tally.weigh({
-    folded: bank.foldedFor(profile),
-    starts: bank.starts,
+    folded: corpus.foldedFor(profile),
+    starts: corpus.starts,
     weights: vocabulary.perTenThousand,
   });
   const marked = tally.weighMarked(new MarkedCorpus(mnemonics, vocabulary).weighedFor(profile));

@@ -14,7 +14,7 @@ export interface WeighedMarked {
 
 /** The words of a language with marks, in which codes with some mnemonics may fire under any mark. */
 export class MarkedCorpus {
-  private readonly bank: ContextCorpus;
+  private readonly corpus: ContextCorpus;
   private readonly texts: readonly MarkedWord[];
   /** Where the marks beside the mnemonic begin and end. */
   private readonly from: Int32Array;
@@ -23,7 +23,7 @@ export class MarkedCorpus {
   constructor(mnemonics: readonly string[], vocabulary: Vocabulary) {
     const keys = new Set(mnemonics.map((mnemonic) => matchKey(mnemonic)));
     this.texts = [...keys].flatMap((key) => markedWordsUnder(key, vocabulary));
-    this.bank = new ContextCorpus(
+    this.corpus = new ContextCorpus(
       this.texts.map(({ text }) => text),
       true,
     );
@@ -39,8 +39,8 @@ export class MarkedCorpus {
 
   weighedFor(profile: DeviceProfile): WeighedMarked {
     return {
-      folded: this.bank.foldedFor(profile),
-      starts: this.bank.starts,
+      folded: this.corpus.foldedFor(profile),
+      starts: this.corpus.starts,
       texts: this.texts,
       isMarked: this.isMarked,
     };
@@ -49,7 +49,7 @@ export class MarkedCorpus {
   /** How often, in 10,000 words, a code of this list fires with its marks. */
   weighWith(list: CompiledList): number {
     const hit = new Set<number>();
-    this.bank.scan(list, (text, start, end) => {
+    this.corpus.scan(list, (text, start, end) => {
       if (this.isMarked(text, start, end)) hit.add(text);
     });
     let sum = 0;

@@ -67,7 +67,7 @@ describe('a list set in another mark', () => {
       new Set(list.map(({ code }) => code.toLowerCase())).size,
     );
     expect(plan.recodes.length + plan.cannot.length).toBe(3);
-    for (const { why } of plan.cannot) expect(why).toEqual({ type: 'taken', by: expect.any(String) as string });
+    for (const { why } of plan.cannot) expect(why).toEqual({ type: 'in use', by: expect.any(String) as string });
   });
 
   test('says what would be no code any more', () => {

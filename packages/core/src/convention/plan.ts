@@ -10,7 +10,7 @@ export interface Recode {
   readonly id: string;
   readonly from: string;
   readonly to: string;
-  /** What it would be, had that not been taken. */
+  /** What it would be, had that not been inUse. */
   readonly insteadOf: string | null;
 }
 
@@ -20,7 +20,7 @@ export interface CannotRecode {
   readonly from: string;
   readonly to: string;
   readonly why:
-    { readonly type: 'taken'; readonly by: string } | { readonly type: 'not a code'; readonly problem: TextProblem };
+    { readonly type: 'in use'; readonly by: string } | { readonly type: 'not a code'; readonly problem: TextProblem };
 }
 
 export interface RecodePlan {
@@ -48,12 +48,12 @@ export function planRecodes(
   const exempt: string[] = [];
   const moving: (Planned & { readonly to: string })[] = [];
   // Whose a code is, by its match key.
-  const taken = new Map<string, string>();
+  const inUse = new Map<string, string>();
   for (const shortcut of [...shortcuts].sort(byId)) {
     const { id, code } = shortcut;
     const stays = (list: string[]) => {
       list.push(id);
-      taken.set(matchKey(code), id);
+      inUse.set(matchKey(code), id);
     };
     if (!isInScope(shortcut, scope) || except.has(id)) stays([]);
     else if (!mayBeMarked(shortcut)) stays(exempt);
@@ -71,21 +71,21 @@ export function planRecodes(
     const problem = checkCode(to);
     if (problem) {
       cannot.push({ id, from: code, to, why: { type: 'not a code', problem } });
-      taken.set(matchKey(code), id);
+      inUse.set(matchKey(code), id);
       continue;
     }
-    const owner = taken.get(matchKey(to));
+    const owner = inUse.get(matchKey(to));
     const near =
       owner === undefined
         ? undefined
-        : nearCodes(to, content.expansion, [...taken.keys()], kind).find((one) => isUnderMark(one.code));
+        : nearCodes(to, content.expansion, [...inUse.keys()], kind).find((one) => isUnderMark(one.code));
     if (owner !== undefined && near === undefined) {
-      cannot.push({ id, from: code, to, why: { type: 'taken', by: owner } });
-      taken.set(matchKey(code), id);
+      cannot.push({ id, from: code, to, why: { type: 'in use', by: owner } });
+      inUse.set(matchKey(code), id);
       continue;
     }
     recodes.push({ id, from: code, to: near?.code ?? to, insteadOf: near ? to : null });
-    taken.set(matchKey(near?.code ?? to), id);
+    inUse.set(matchKey(near?.code ?? to), id);
   }
   return { recodes, cannot, fitting, exempt };
 }

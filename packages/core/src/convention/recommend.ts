@@ -85,7 +85,7 @@ function againstOf(row: MarkCost, present: PresentCost): Against | null {
   if (row.traps.some(({ severity }) => severity !== 'note')) return 'device';
   if (row.collisions > present.collisions) return 'same codes';
   if (isOftenMistaken(row)) return 'misfires';
-  return row.room.free > 0 ? null : 'no room';
+  return row.space.free > 0 ? null : 'no room';
 }
 
 /** Whether one mark is as good as another in both measures and better in one. */

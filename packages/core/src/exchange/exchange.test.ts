@@ -241,8 +241,8 @@ describe('what would become of each row', () => {
       [2, 'new'],
       [3, 'same'],
       [4, 'changed'],
-      [5, 'taken'],
-      [6, 'taken'],
+      [5, 'in use'],
+      [6, 'in use'],
       [7, 'new'],
       [8, 'refused'],
     ]);
@@ -273,18 +273,18 @@ describe('what would become of each row', () => {
     for (const form of ['csv', 'json'] as const) {
       const text = writeList({ shortcuts: twice, sets: [] }, form, MADE).replaceAll('\r\n', '\n');
       expect(plan(text, twice).map(({ status }) => status)).toEqual(['same', 'same']);
-      expect(plan(text).map(({ status }) => status)).toEqual(form === 'json' ? ['new', 'new'] : ['new', 'taken']);
+      expect(plan(text).map(({ status }) => status)).toEqual(form === 'json' ? ['new', 'new'] : ['new', 'in use']);
     }
     expect(plan('code,expansion\n;pk,Park here\n;pk,Park here\n', twice).map(({ status }) => status)).toEqual([
       'same',
-      'taken',
+      'in use',
     ]);
   });
 
   test('a code that another of the list has is taken, by id too', () => {
     const moved = { ...list[0]!, code: ';ten' };
     expect(plan(writeList({ shortcuts: [moved], sets: [] }, 'json', MADE), list)).toMatchObject([
-      { status: 'taken', by: { in: 'list', id: list[1]!.id } },
+      { status: 'in use', by: { in: 'list', id: list[1]!.id } },
     ]);
   });
 

@@ -68,7 +68,7 @@ interface Planned {
 }
 
 /** Who has a code: a shortcut of the list, or an earlier row. */
-export type TakenBy = { readonly in: 'list'; readonly id: string } | { readonly in: 'file'; readonly line: number };
+export type UsedBy = { readonly in: 'list'; readonly id: string } | { readonly in: 'file'; readonly line: number };
 
 /** A row, and what would become of it. */
 export type PlannedRow =
@@ -79,7 +79,7 @@ export type PlannedRow =
   | (Planned & { readonly status: 'same'; readonly known: string })
   | (Planned & { readonly status: 'changed'; readonly known: string; readonly differs: readonly Difference[] })
   /** The code is another's: of the list, or of an earlier row. `free`: one near it that is not. */
-  | (Planned & { readonly status: 'taken'; readonly by: TakenBy; readonly free: string })
+  | (Planned & { readonly status: 'in use'; readonly by: UsedBy; readonly free: string })
   | {
       readonly status: 'refused';
       readonly line: number;
@@ -90,7 +90,7 @@ export type PlannedRow =
 
 /**
  * What would become of each row if it came into the list. A file of ours is matched by id; else a shortcut with the very same
- * code is the one that is meant, and a code that is the same for who types it, but written otherwise, is taken. Nothing is
+ * code is the one that is meant, and a code that is the same for who types it, but written otherwise, is inUse. Nothing is
  * decided here: see `usualChoice`. Linear in rows and list.
  */
 export function planImport(
@@ -150,15 +150,15 @@ export function planImport(
     const holders = byKey.get(key) ?? [];
     const meant =
       (whole ? byId.get(whole.id) : undefined) ?? holders.find((holder) => isMeant(holder, wanted, whole !== null));
-    const taken = (by: TakenBy): PlannedRow => ({ ...planned, status: 'taken', by, free: freeCode(code, wanted) });
+    const inUse = (by: UsedBy): PlannedRow => ({ ...planned, status: 'in use', by, free: freeCode(code, wanted) });
     const earlier = seen.get(meant?.id ?? whole?.id ?? '');
-    if (earlier !== undefined) return taken({ in: 'file', line: earlier });
+    if (earlier !== undefined) return inUse({ in: 'file', line: earlier });
     // One that has the code already keeps it, even where the list has it twice; a file of ours may have it twice as well.
     if (!meant || matchKey(meant.code) !== key) {
       const other = holders.find((holder) => holder !== meant);
-      if (other) return taken({ in: 'list', id: other.id });
+      if (other) return inUse({ in: 'list', id: other.id });
       const before = inFile.get(key);
-      if (before !== undefined && !whole) return taken({ in: 'file', line: before });
+      if (before !== undefined && !whole) return inUse({ in: 'file', line: before });
     }
     for (const id of [meant?.id, whole?.id]) if (id !== undefined) seen.set(id, line);
     inFile.set(key, line);

@@ -11,7 +11,7 @@ export interface Codeless {
 
 /**
  * Gives free codes, many in a row: near the one that was thought of, or made from the expansion under the marker of the list;
- * with a number after it where all of these are taken. `isTaken` is asked by match key, and what was given is taken. The
+ * with a number after it where all of these are taken. `isInUse` is asked by match key, and what was given is taken. The
  * cost of one does not grow with those that were given.
  */
 export class FreeCodes {
@@ -22,7 +22,7 @@ export class FreeCodes {
 
   constructor(
     codes: readonly string[],
-    private readonly isTaken: (key: string) => boolean,
+    private readonly isInUse: (key: string) => boolean,
   ) {
     this.mark = mainMark(codes) ?? USUAL;
   }
@@ -55,7 +55,7 @@ export class FreeCodes {
 
   private isGone(code: string): boolean {
     const key = matchKey(code);
-    return this.given.has(key) || this.isTaken(key);
+    return this.given.has(key) || this.isInUse(key);
   }
 }
 

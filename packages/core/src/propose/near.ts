@@ -30,7 +30,7 @@ export function mainMark(codes: readonly string[]): Mark | null {
  * Free codes near `typed`, the nearest first: with the list's marker, without its blanks, with its first
  * letter doubled, without its vowels, and longer ones made from the expansion, or from the kind where that has no words; for
  * a code with a marker of its own, those with the list's come last. `codes`: those of the list, which
- * are taken. `ours`: the mark of the convention which holds, if one was chosen. Every proposal passes the
+ * are inUse. `ours`: the mark of the convention which holds, if one was chosen. Every proposal passes the
  * model's rules and differs from all of them.
  */
 export function nearCodes(
@@ -60,11 +60,11 @@ export function nearCodes(
     ...longer.map((inner) => ({ code: mark(inner), how: 'longer' as const })),
     ...(isMarked ? [joined, ...longer].map((inner) => ({ code: markCode(inner, ours), how: 'marked' as const })) : []),
   ];
-  const taken = new Set([...codes, typed].map(matchKey));
+  const inUse = new Set([...codes, typed].map(matchKey));
   return proposals.filter(({ code }) => {
     const key = matchKey(code);
-    if (taken.has(key) || checkCode(code) !== null) return false;
-    taken.add(key);
+    if (inUse.has(key) || checkCode(code) !== null) return false;
+    inUse.add(key);
     return true;
   });
 }

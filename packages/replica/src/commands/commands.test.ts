@@ -216,7 +216,7 @@ test('a finding that is ignored is so until it is looked at again', async () => 
   const left = { shortcutId: shortcuts[0]!.id, finding: 'word', about: 'so', reason: 'never typed' };
   await tryOut(replica, ignoring(left));
   await replica.write(ignoring(left).writes);
-  expect(replica.read().left).toMatchObject([left]);
-  await replica.write(lookingAgain(replica.read().left[0]!).writes);
-  expect(replica.read().left).toEqual([]);
+  expect(replica.read().ignored).toMatchObject([left]);
+  await replica.write(lookingAgain(replica.read().ignored[0]!).writes);
+  expect(replica.read().ignored).toEqual([]);
 });

@@ -28,7 +28,7 @@ const visits = { id: idOf(900), name: 'Visits', icon: 'truck', order: 'a0', chan
 const list: ListView = {
   shortcuts: [shortcut(';ten', 'Ten minutes', { setId: visits.id }), shortcut(';ws', 'Mill Lane')],
   sets: [visits],
-  left: [],
+  ignored: [],
   languages: ['en'],
   devices: ['app'],
   keyboards: [],

@@ -211,6 +211,6 @@ function restCommands({ rest, restParts }: Import, list: ListView): Command[] {
     for (const one of rest.conventions)
       put('convention', list.conventions, one, list.conventions.find(({ scope }) => isSameScope(scope, one.scope))?.id);
   if (restParts.includes('keyboards')) for (const one of rest.keyboards) put('keyboard', list.ownKeyboards, one);
-  if (restParts.includes('leftFindings')) for (const one of rest.leftFindings) put('leftFinding', list.left, one);
+  if (restParts.includes('leftFindings')) for (const one of rest.leftFindings) put('leftFinding', list.ignored, one);
   return commands;
 }

@@ -38,7 +38,7 @@ test('every store of it is known', () => {
 });
 
 test('the list is as it was: records, what waits on top of them, private ones, what was ignored', () => {
-  const { shortcuts, sets, left, conventions, languages, devices } = replica.read();
+  const { shortcuts, sets, ignored: left, conventions, languages, devices } = replica.read();
   expect(shortcuts.map(({ code, private: isPrivate }) => [code, isPrivate])).toEqual([
     [';full', false],
     [';new', false],

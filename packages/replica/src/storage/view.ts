@@ -16,7 +16,7 @@ export interface ListView {
   shortcuts: Shortcut[];
   sets: ShortcutSet[];
   /** Findings left as they are. */
-  left: IgnoredFinding[];
+  ignored: IgnoredFinding[];
   /** The languages its owner writes in; BCP 47. */
   languages: readonly string[];
   /** The devices it fires on; ids of device profiles. */
@@ -59,7 +59,7 @@ export function viewOf(
 ): ListView {
   const shortcuts = [...own];
   const sets: ShortcutSet[] = [];
-  const left: IgnoredFinding[] = [];
+  const ignored: IgnoredFinding[] = [];
   const ownKeyboards: OwnKeyboard[] = [];
   const conventions: ChosenConvention[] = [];
   const unsettled: ListView['unsettled'] = [];
@@ -69,7 +69,7 @@ export function viewOf(
     if (unsettledFields(record).length > 0) unsettled.push({ type: record.type, id: record.id });
     if (record.type === 'shortcut') shortcuts.push(shortcutOf(record));
     else if (record.type === 'set') sets.push(asRead<'set'>(record));
-    else if (record.type === 'leftFinding') left.push(asRead<'leftFinding'>(record));
+    else if (record.type === 'leftFinding') ignored.push(asRead<'leftFinding'>(record));
     else if (record.type === 'keyboard') ownKeyboards.push(asRead<'keyboard'>(record));
     else if (record.type === 'convention') conventions.push(asRead<'convention'>(record));
     else chosen = asRead<'list'>(record);
@@ -86,7 +86,7 @@ export function viewOf(
   }
   const { languages, devices } = chosen;
   const keyboards = chosen.keyboards.length > 0 ? chosen.keyboards : usualKeyboards(languages);
-  const view = { shortcuts, sets, left, languages, devices, keyboards, ownKeyboards, conventions, unsettled };
+  const view = { shortcuts, sets, ignored, languages, devices, keyboards, ownKeyboards, conventions, unsettled };
   return before ? sharing(before, view) : view;
 }
 

@@ -37,7 +37,7 @@ export function AuditProvider({
   const state = useSyncExternalStore(client.subscribe, () => client.state);
   const { result } = state;
 
-  useEffect(() => client.follow(list), [client, list]);
+  useEffect(() => client.observe(list), [client, list]);
 
   useEffect(() => {
     let isOver = false;

@@ -105,23 +105,23 @@ describe('an audit client', () => {
   const { client, workers, isReady, found } = clientWithWorkers();
 
   test('proves the list it was told of, and follows it', async () => {
-    client.follow(list(shortcut('1', 'so')));
+    client.observe(list(shortcut('1', 'so')));
     expect(client.isCurrent).toBe(false);
     client.start();
     expect(client.state.phase).toBe('working');
     await isReady();
     expect(found()).toContain('word 1');
     const before = client.state.result!.version;
-    client.follow(list(shortcut('1', ';so')));
+    client.observe(list(shortcut('1', ';so')));
     await waitFor(() => expect(client.state.result!.version).not.toBe(before));
     expect(found()).not.toContain('word 1');
     // Firing by other rules is a change as well.
-    client.follow(list({ ...shortcut('1', 'ham'), rules: { fires: 'offer' } }));
+    client.observe(list({ ...shortcut('1', 'ham'), rules: { fires: 'offer' } }));
     await waitFor(() => expect(found()).toContain('word 1'));
   });
 
   test('proves anew when another language is chosen', async () => {
-    client.follow({ ...list(shortcut('1', 'so')), languages: ['en', 'xx'] });
+    client.observe({ ...list(shortcut('1', 'so')), languages: ['en', 'xx'] });
     expect(client.state.phase).toBe('working');
     await isReady();
     await waitFor(() => expect(client.state.result!.languages).toEqual(['en', 'xx']));
@@ -129,7 +129,7 @@ describe('an audit client', () => {
   });
 
   test('gives evidence, fixes and verdicts', async () => {
-    client.follow(list(shortcut('1', 'so')));
+    client.observe(list(shortcut('1', 'so')));
     expect(await client.open('1', 'word')).toMatchObject({ evidence: { examples: [{ word: 'so' }] } });
     expect((await client.fixes('1', 'word', NO_KEYBOARDS))!.length).toBeGreaterThan(0);
     expect((await client.verdict(shortcut('2', 'ham'), NO_KEYBOARDS))!.findings.map(({ type }) => type)).toContain(
@@ -143,7 +143,7 @@ describe('a worker that fails', () => {
   const { client, workers, isReady, found } = clientWithWorkers();
 
   test('is ended and made anew; a question that it left open is answered with nothing', async () => {
-    client.follow(list(shortcut('1', 'so')));
+    client.observe(list(shortcut('1', 'so')));
     client.start();
     await isReady();
     workers[0]!.isDeaf = true;
@@ -173,7 +173,7 @@ describe('a worker that fails', () => {
     const without = new AuditClient(() => {
       throw new Error('no workers here');
     });
-    without.follow(list(shortcut('1', 'so')));
+    without.observe(list(shortcut('1', 'so')));
     without.start();
     expect(without.state.phase).toBe('failed');
   });
@@ -194,7 +194,7 @@ describe('a result that was kept', () => {
   test('is taken if it is of this list, so that no worker is needed', () => {
     const { client, workers } = clientWithWorkers();
     const version = versionOfList(shortcut('1', 'so'));
-    client.follow(list(shortcut('1', 'so')));
+    client.observe(list(shortcut('1', 'so')));
     expect(client.take({ ...kept, version })).toBe(true);
     expect(client.state).toMatchObject({ phase: 'ready', result: { at: 1 } });
     expect(client.isCurrent).toBe(true);
@@ -203,7 +203,7 @@ describe('a result that was kept', () => {
 
   test('is shown but not relied on while something of it could not be checked', () => {
     const { client } = clientWithWorkers();
-    client.follow(list(shortcut('1', 'so')));
+    client.observe(list(shortcut('1', 'so')));
     expect(client.take({ ...kept, unchecked: ['English'], version: versionOfList(shortcut('1', 'so')) })).toBe(true);
     expect(client.isCurrent).toBe(false);
   });
@@ -215,7 +215,7 @@ describe('a result that was kept', () => {
     ['a private one', { ...shortcut('1', 'so'), private: true }],
   ])('is not taken for a list with %s', (_name, other) => {
     const { client } = clientWithWorkers();
-    client.follow(list(other));
+    client.observe(list(other));
     expect(client.take({ ...kept, version: versionOfList(shortcut('1', 'so')) })).toBe(false);
     expect(client.isCurrent).toBe(false);
   });

@@ -104,7 +104,7 @@ export class AuditClient {
   }
 
   /** The list is now this; a worker that is at work follows. */
-  follow(list: AuditedList): void {
+  observe(list: AuditedList): void {
     this.list = list;
     if (this.api) this.tell();
   }
@@ -213,7 +213,7 @@ export class AuditClient {
       const { result } = this.current;
       if (!update || !result) return null;
       const { figures, notEstimated } = update;
-      return { ...result, figures, notEstimated, findings: followFindings(result.findings, update) };
+      return { ...result, figures, notEstimated, findings: reaudited(result.findings, update) };
     });
   }
 
@@ -261,7 +261,7 @@ function audited({ id, code, content, kind, setId, rules, private: isPrivate }: 
 }
 
 /** All findings after an edit: those about what it touched are replaced. */
-function followFindings(before: readonly Brief[], { touched, findings }: AuditUpdate): Brief[] {
+function reaudited(before: readonly Brief[], { touched, findings }: AuditUpdate): Brief[] {
   const isTouched = new Set(touched);
   return [...before.filter(({ shortcuts }) => !isTouched.has(shortcuts[0]!)), ...findings].sort(byWorst);
 }

@@ -35,7 +35,7 @@ const FOUND = [
   finding('gone', 'claimed', 'note'),
 ];
 
-const sorted = (...left: ReturnType<typeof leftOf>[]) => sortFindings(FOUND, { shortcuts, left });
+const sorted = (...left: ReturnType<typeof leftOf>[]) => sortFindings(FOUND, { shortcuts, ignored: left });
 
 describe('findings are sorted', () => {
   test('into what is open and what was left; of a shortcut that is gone there are none', () => {
@@ -91,7 +91,7 @@ describe('findings are grouped', () => {
 
   test('ten thousand of one type are a group of ten thousand, of which nothing is drawn while it is closed', () => {
     const many = Array.from({ length: 10_000 }, (_, i) => finding('a', 'near miss', 'note', { about: String(i) }));
-    const findings = sortFindings(many, { shortcuts, left: [] });
+    const findings = sortFindings(many, { shortcuts, ignored: [] });
     expect(groupFindings(findings, shortcuts, NO_FILTER, new Set())).toHaveLength(10_001);
     expect(groupFindings(findings, shortcuts, NO_FILTER, new Set(['near miss']))).toHaveLength(1);
   });

@@ -23,7 +23,7 @@ export interface Findings {
 /** Sorts what was found of a list; a finding of a shortcut that is gone is none. Linear. */
 export function sortFindings(
   found: readonly Brief[],
-  { shortcuts, left }: Pick<ListView, 'shortcuts' | 'left'>,
+  { shortcuts, ignored: left }: Pick<ListView, 'shortcuts' | 'ignored'>,
 ): Findings {
   const ids = new Set(shortcuts.map(({ id }) => id));
   const leftBy = new Map(left.map((one) => [`${one.shortcutId} ${one.finding} ${one.about}`, one]));

@@ -16,21 +16,21 @@ export function contextNow(
   };
 }
 
-type ExpansionRoom = typeof Room;
+type ExpansionModule = typeof Room;
 
-let room: ExpansionRoom | null = null;
+let loaded: ExpansionModule | null = null;
 
 /**
- * The room of expansions: it is fetched when a template is first met, and is no part of the first screen. It is reached
+ * The loaded of expansions: it is fetched when a template is first met, and is no part of the first screen. It is reached
  * through here alone; what two bundles had in common would come with the first screen.
  */
-export async function loadExpansion(): Promise<ExpansionRoom> {
-  room ??= await import('@yellow-latch/core/expansion');
-  return room;
+export async function loadExpansion(): Promise<ExpansionModule> {
+  loaded ??= await import('@yellow-latch/core/expansion');
+  return loaded;
 }
 
 /** The same for what is shown only when it was loaded. */
-export function expansionRoom(): ExpansionRoom {
-  if (!room) throw new Error('the room of expansions was not loaded');
-  return room;
+export function loadedExpansion(): ExpansionModule {
+  if (!loaded) throw new Error('the module of expansions was not loaded');
+  return loaded;
 }

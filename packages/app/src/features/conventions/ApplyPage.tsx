@@ -28,7 +28,7 @@ interface ApplyPageProps {
   scope: string;
 }
 
-type Row = { type: 'recode'; recode: Recode; isTaken: boolean } | { type: 'cannot'; cannot: CannotRecode };
+type Row = { type: 'recode'; recode: Recode; isIncluded: boolean } | { type: 'cannot'; cannot: CannotRecode };
 
 /** A part of the list set in another mark, seen before it is done: each code, exceptions, what goes and comes. */
 export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPageProps) {
@@ -55,7 +55,7 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
         .map((recode): Row => ({
           type: 'recode',
           recode: byId.get(recode.id) ?? recode,
-          isTaken: byId.has(recode.id),
+          isIncluded: byId.has(recode.id),
         })),
     ];
     return { plan: chosen, rows: all };
@@ -137,7 +137,7 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
         }
         renderItem={({ item }) =>
           item.type === 'recode' ? (
-            <RecodeRow recode={item.recode} isTaken={item.isTaken} onToggle={() => toggle(item.recode.id)} />
+            <RecodeRow recode={item.recode} isIncluded={item.isIncluded} onToggle={() => toggle(item.recode.id)} />
           ) : (
             <CannotRow cannot={item.cannot} codeOf={(id) => shortcuts.find((one) => one.id === id)?.code ?? '?'} />
           )

@@ -28,7 +28,7 @@ interface MarkRowProps {
 /** A mark in the table: what it costs; opened, what speaks against it, and the way to apply it. */
 export function MarkRow({ row, sample, collide, isOwn, isOpen, onToggle, onApply }: MarkRowProps) {
   const palette = usePalette();
-  const { mark, effort, misfires, changes, room, secondsAWeek, isOnFront } = row;
+  const { mark, effort, misfires, changes, space, secondsAWeek, isOnFront } = row;
   const against = tellAgainst(row, collide);
   return (
     <View style={[styles.row, { borderColor: palette.line }, isOpen && { backgroundColor: palette.surface }]}>
@@ -49,8 +49,8 @@ export function MarkRow({ row, sample, collide, isOwn, isOpen, onToggle, onApply
       {isOpen && (
         <View style={styles.more}>
           <Text variant="bodyMedium">
-            {capitalise(tellMark(mark))}: {counted(changes, 'code')} would change; {room.free.toLocaleString('en')} of{' '}
-            {room.of.toLocaleString('en')} short codes are free.
+            {capitalise(tellMark(mark))}: {counted(changes, 'code')} would change; {space.free.toLocaleString('en')} of{' '}
+            {space.of.toLocaleString('en')} short codes are free.
             {misfires.inOwnText === null
               ? ''
               : ` In your own text it would have fired ${counted(Math.round(misfires.inOwnText), 'time')}.`}

@@ -10,19 +10,21 @@ import { usePalette } from '@/look/useLook';
 interface RecodeRowProps {
   recode: Recode;
   /** Whether it is to change; false: ticked out. */
-  isTaken: boolean;
+  isIncluded: boolean;
   onToggle: () => void;
 }
 
 /** A code, and what it would become; ticked out it stays. */
-export function RecodeRow({ recode: { from, to, insteadOf }, isTaken, onToggle }: RecodeRowProps) {
+export function RecodeRow({ recode: { from, to, insteadOf }, isIncluded, onToggle }: RecodeRowProps) {
   const palette = usePalette();
   return (
     <View style={[styles.row, { borderColor: palette.line }]}>
       <Tick
         role="checkbox"
-        isOn={isTaken}
-        label={isTaken ? `${from} becomes ${to}${insteadOf ? `, since ${insteadOf} is taken` : ''}` : `${from} stays`}
+        isOn={isIncluded}
+        label={
+          isIncluded ? `${from} becomes ${to}${insteadOf ? `, since ${insteadOf} is taken` : ''}` : `${from} stays`
+        }
         onPress={onToggle}
         style={styles.tick}
       >
@@ -30,11 +32,11 @@ export function RecodeRow({ recode: { from, to, insteadOf }, isTaken, onToggle }
           <CodePlate code={from} />
         </View>
         <Text style={{ color: palette.inkSoft }}>→</Text>
-        <View style={[styles.plate, !isTaken && styles.out]}>
-          <CodePlate code={isTaken ? to : from} />
+        <View style={[styles.plate, !isIncluded && styles.out]}>
+          <CodePlate code={isIncluded ? to : from} />
         </View>
       </Tick>
-      {isTaken && insteadOf && (
+      {isIncluded && insteadOf && (
         <Text variant="bodySmall" style={[styles.note, { color: palette.inkSoft }]}>
           {insteadOf} is taken
         </Text>
@@ -58,7 +60,7 @@ export function CannotRow({ cannot: { from, to, why }, codeOf }: CannotRowProps)
         <CodePlate code={from} />
       </View>
       <Text variant="bodyMedium" style={styles.why}>
-        {why.type === 'taken'
+        {why.type === 'in use'
           ? `stays: ${to} is taken by ${codeOf(why.by)}, and nothing near it is free`
           : `stays: ${to} would be too long`}
       </Text>

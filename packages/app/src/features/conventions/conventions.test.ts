@@ -19,7 +19,7 @@ const row = (mark: Mark, more: Partial<MarkCost> = {}): MarkCost => ({
   secondsAWeek: 120,
   claims: [],
   traps: [],
-  room: { free: 700, of: 756 },
+  space: { free: 700, of: 756 },
   ofNewCode: 0,
   collisions: 0,
   changes: 3,

@@ -118,7 +118,7 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
 }
 
 function isGone(
-  { shortcuts, sets, ownKeyboards, conventions, left }: ReturnType<typeof useList>,
+  { shortcuts, sets, ownKeyboards, conventions, ignored: left }: ReturnType<typeof useList>,
   { id }: LoggedChange['record'],
 ): boolean {
   return ![shortcuts, sets, ownKeyboards, conventions, left].some((records) =>

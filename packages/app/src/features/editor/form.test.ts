@@ -3,8 +3,8 @@ import type { Shortcut } from '@yellow-latch/core/model';
 import { makeResolver, NEW_SET, newFormValues, tidy, type FormValues } from './form';
 import { tellCleaned, tellProblem } from '@/parts/kinds';
 
-const taken: Shortcut = {
-  id: 'taken',
+const inUse: Shortcut = {
+  id: 'inUse',
   code: ';ws',
   content: { expansion: 'Corrie & Vale\nUnit 3', template: false, format: 'plain' },
   kind: 'address',
@@ -18,10 +18,10 @@ const taken: Shortcut = {
   private: false,
   changed: 0,
 };
-const twin: Shortcut = { ...taken, id: 'twin', code: ';WS' };
+const twin: Shortcut = { ...inUse, id: 'twin', code: ';WS' };
 
 async function errorsOf(values: Partial<FormValues>, saved: Shortcut | null = null) {
-  const resolver = makeResolver([taken, twin], saved);
+  const resolver = makeResolver([inUse, twin], saved);
   const form = { ...newFormValues('text'), code: ';x', ...values };
   const { errors } = await resolver(form, undefined, {} as never);
   return Object.fromEntries(Object.entries(errors).map(([name, error]) => [name, error?.message]));

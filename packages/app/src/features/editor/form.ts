@@ -110,7 +110,7 @@ export function makeResolver(shortcuts: readonly Shortcut[], saved: Shortcut | n
     } else if (code !== saved?.code) {
       const other = inUseBy(code, shortcuts, saved?.id ?? null);
       if (other) {
-        errors.code = { type: 'taken', message: tellInUse(other.code, shownText(other)) };
+        errors.code = { type: 'in-use', message: tellInUse(other.code, shownText(other)) };
       }
     }
     if (setId === NEW_SET && newSet === '') {

@@ -15,7 +15,7 @@ export function restOf(
     list: chosen,
     conventions: list.conventions.map(({ id, scope, mark, capitals }) => ({ id, scope, mark, capitals })),
     keyboards: list.ownKeyboards.map(({ changed: _changed, ...keyboard }) => keyboard),
-    leftFindings: list.left.map(({ id, shortcutId, finding, about, reason }) => ({
+    leftFindings: list.ignored.map(({ id, shortcutId, finding, about, reason }) => ({
       id,
       shortcutId,
       finding,

@@ -26,9 +26,9 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
   const { title, about } = GROUPS.find((group) => group.status === status)!;
   const isOut = (index: number) => choiceOf(preview.rows[index]!, index, importer.choices).do === 'leave';
   const out = rows.filter(isOut).length;
-  const decides = status === 'new' || status === 'changed' || status === 'taken';
+  const decides = status === 'new' || status === 'changed' || status === 'in use';
   const bringAll = () => {
-    if (status !== 'taken') {
+    if (status !== 'in use') {
       importer.choose(rows, { do: 'take' });
       return;
     }
@@ -36,7 +36,7 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
       new Map(
         rows.map((index) => [
           index,
-          { do: 'recode' as const, code: (preview.rows[index] as Extract<PlannedRow, { status: 'taken' }>).free },
+          { do: 'recode' as const, code: (preview.rows[index] as Extract<PlannedRow, { status: 'in use' }>).free },
         ]),
       ),
     );
@@ -58,9 +58,9 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
           <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
             {decides && out > 0 && out < rows.length
               ? `${(rows.length - out).toLocaleString('en')} of them come in`
-              : decides && out === rows.length && status !== 'taken'
+              : decides && out === rows.length && status !== 'in use'
                 ? 'stay out'
-                : decides && out === 0 && status === 'taken'
+                : decides && out === 0 && status === 'in use'
                   ? 'come in under other codes'
                   : about}
           </Text>
@@ -72,7 +72,7 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
           onPress={out > 0 ? bringAll : () => importer.choose(rows, { do: 'leave' })}
           contentStyle={styles.tall}
         >
-          {out > 0 ? (status === 'taken' ? 'All recoded' : 'All in') : 'All out'}
+          {out > 0 ? (status === 'in use' ? 'All recoded' : 'All in') : 'All out'}
         </Button>
       )}
     </View>

@@ -29,10 +29,10 @@ export function ImportPage() {
   const importer = useImport();
   const canEdit = useMay() === 'edit';
   const { source, openText, openFile } = importer;
-  const hasTaken = useRef(false);
+  const hasBegun = useRef(false);
   useEffect(() => {
-    if (hasTaken.current) return;
-    hasTaken.current = true;
+    if (hasBegun.current) return;
+    hasBegun.current = true;
     const incoming = takeIncoming();
     if (incoming?.type === 'text') void openText(incoming.text);
     else if (incoming?.type === 'file') void openFile(incoming.file);

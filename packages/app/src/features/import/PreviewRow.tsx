@@ -43,7 +43,7 @@ export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAs
   const known =
     row.status === 'changed' || row.status === 'same'
       ? shortcuts.find(({ id }) => id === row.known)
-      : row.status === 'taken' && row.by.in === 'list'
+      : row.status === 'in use' && row.by.in === 'list'
         ? shortcuts.find(({ id }) => id === (row.by as { id: string }).id)
         : undefined;
   const text = wanted.isPrivate ? `${MASK}, only on this device` : onOneLine(wanted.fields.content.expansion);
@@ -70,8 +70,8 @@ export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAs
   if (row.status === 'same') return <View style={styles.plain}>{pair}</View>;
   return (
     <View style={[styles.row, row.status === 'changed' && styles.alone]}>
-      {row.status === 'taken' ? (
-        <View style={styles.taken}>{pair}</View>
+      {row.status === 'in use' ? (
+        <View style={styles.inUse}>{pair}</View>
       ) : (
         <Tick
           role="checkbox"
@@ -118,7 +118,7 @@ function noteOf(
       ].join(', ');
     case 'changed':
       return `${line}, another ${tellFields(row.differs)}${row.differs.includes('code') && knownCode !== undefined ? `, was ${knownCode}` : ''}`;
-    case 'taken': {
+    case 'in use': {
       const by =
         row.by.in === 'file' ? `line ${row.by.line} has this code` : `your list has ${knownCode ?? 'this code'}`;
       const what =
@@ -139,7 +139,7 @@ const styles = StyleSheet.create({
   alone: { paddingRight: 16 },
   plain: { paddingHorizontal: 16, paddingVertical: 8, gap: 2 },
   tick: { flex: 1, minWidth: 0 },
-  taken: { flex: 1, minWidth: 0, paddingVertical: 4 },
+  inUse: { flex: 1, minWidth: 0, paddingVertical: 4 },
   pair: {
     flex: 1,
     flexDirection: 'row',

@@ -25,14 +25,14 @@ interface RowSheetProps {
 export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps) {
   const { shortcuts } = useList();
   const [picked, setPicked] = useState<'leave' | 'in' | 'replace'>(
-    choice.do === 'replace' ? 'replace' : choice.do === 'leave' && row.status !== 'taken' ? 'leave' : 'in',
+    choice.do === 'replace' ? 'replace' : choice.do === 'leave' && row.status !== 'in use' ? 'leave' : 'in',
   );
   const own = row.status === 'refused' ? '' : row.wanted.fields.code;
-  const [code, setCode] = useState(choice.do === 'recode' ? choice.code : row.status === 'taken' ? row.free : own);
+  const [code, setCode] = useState(choice.do === 'recode' ? choice.code : row.status === 'in use' ? row.free : own);
   const [error, setError] = useState<string>();
   if (row.status === 'refused' || row.status === 'same') return null;
   const holder =
-    row.status === 'taken' && row.by.in === 'list'
+    row.status === 'in use' && row.by.in === 'list'
       ? shortcuts.find(({ id }) => id === (row.by as { id: string }).id)
       : undefined;
   const decide = () => {
@@ -44,17 +44,17 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
     const typed = trimCode(code);
     const problem = checkCode(typed);
     const key = matchKey(typed);
-    const isTaken =
+    const isInUse =
       shortcuts.some((one) => matchKey(one.code) === key) ||
       all.some(
         (other) =>
           other !== row &&
           other.status !== 'refused' &&
-          other.status !== 'taken' &&
+          other.status !== 'in use' &&
           matchKey(other.wanted.fields.code) === key,
       );
     if (problem) setError(tellProblem('code', problem));
-    else if (isTaken) setError(`${typed} is taken. Choose another code.`);
+    else if (isInUse) setError(`${typed} is inUse. Choose another code.`);
     else {
       onChoose(typed === own && row.status === 'new' ? { do: 'take' } : { do: 'recode', code: typed });
       onClose();

@@ -6,7 +6,7 @@ export type Status = PlannedRow['status'];
 export const GROUPS: readonly { status: Status; title: string; about: string }[] = [
   { status: 'new', title: 'New', about: 'come in' },
   { status: 'changed', title: 'Changed', about: 'yours become as they are here' },
-  { status: 'taken', title: 'Code taken', about: 'stay out, unless you give them another code' },
+  { status: 'in use', title: 'Code taken', about: 'stay out, unless you give them another code' },
   { status: 'refused', title: 'Refused', about: 'cannot be kept as they are' },
   { status: 'same', title: 'The same', about: 'you have them already' },
 ];

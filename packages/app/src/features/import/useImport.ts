@@ -114,8 +114,8 @@ export function useImport() {
     keepsSecrets,
     setKeepsSecrets,
     restParts,
-    setRestPart: (part: RestPart, isTaken: boolean) =>
-      setLeft(isTaken ? left.filter((one) => one !== part) : [...left, part]),
+    setRestPart: (part: RestPart, isIncluded: boolean) =>
+      setLeft(isIncluded ? left.filter((one) => one !== part) : [...left, part]),
     plan,
     openText: (text: string) => open('What you pasted', new TextEncoder().encode(text)),
     openFile: async (file: File) => {

@@ -32,7 +32,7 @@ function shortcut(
 const set = (id: string, name: string) => ({ id, name, icon: 'folder', order: id, changed: 0 });
 
 const view = {
-  left: [],
+  ignored: [],
   keyboards: [],
   ownKeyboards: [],
   conventions: [],
@@ -118,6 +118,6 @@ test('the index follows the list: what is changed, gone or renamed', () => {
   const changed = view.shortcuts
     .map((one) => (one.id === 'hrp' ? { ...one, content: { ...one.content, expansion: 'Mill Lane' } } : one))
     .filter(({ id }) => id !== ';ten');
-  finder.follow({ shortcuts: changed, sets: [set('a', 'Calls')] });
+  finder.observe({ shortcuts: changed, sets: [set('a', 'Calls')] });
   expect([ids('kitchens'), ids('lane'), ids('minutes'), ids('calls')]).toEqual([[], ['hrp'], [], [';hum']]);
 });

@@ -12,7 +12,7 @@ export function useFinder(list: ListView, query: string): Set<string> | null {
     let callOff = () => {};
     const goOn = () => {
       callOff = whenIdle(() => {
-        finder.follow(list);
+        finder.observe(list);
         if (finder.prepare()) goOn();
       });
     };
@@ -21,7 +21,7 @@ export function useFinder(list: ListView, query: string): Set<string> | null {
   }, [finder, list]);
   return useMemo(() => {
     if (query.trim() === '') return null;
-    finder.follow(list);
+    finder.observe(list);
     return finder.find(query);
   }, [finder, list, query]);
 }

@@ -63,9 +63,9 @@ export function useFilling(
   };
 
   const make = async (asked: AskedEvent, shortcut: Shortcut, selection: string | null) => {
-    const room = await loadExpansion().catch(() => null);
-    if (!room) return refuse(asked, 'What it takes is still to be fetched, and the server is away.');
-    const { expand, expandFor } = room;
+    const loaded = await loadExpansion().catch(() => null);
+    if (!loaded) return refuse(asked, 'What it takes is still to be fetched, and the server is away.');
+    const { expand, expandFor } = loaded;
     const given = selection === null ? {} : { [nameOfGiven({ type: 'selection' })]: selection };
     const now = contextNow(shortcuts, given);
     if (profile !== THIS_APP) {

@@ -5,7 +5,7 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { deviceLabel } from '@/answers/audit/sentences';
-import { contextNow, expansionRoom } from '@/answers/expansion/context';
+import { contextNow, loadedExpansion } from '@/answers/expansion/context';
 import { nameOfBlank, tellExpansionError, tellLosses, tellRefusal } from '@/answers/expansion/words';
 import { copyFormatted, NOT_COPIED } from '@/frame/clipboard';
 import { useNotice } from '@/frame/Notices';
@@ -17,7 +17,7 @@ import { useList } from '@/frame/replica/ReplicaProvider';
 
 /** What a shortcut would give now, here and on the devices in use. */
 export default function Preview({ shortcut }: { shortcut: Expandable }) {
-  const { expand, expandFor } = expansionRoom();
+  const { expand, expandFor } = loadedExpansion();
   const palette = usePalette();
   const notify = useNotice();
   const { shortcuts, devices } = useList();

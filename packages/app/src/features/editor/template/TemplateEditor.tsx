@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { expansionRoom } from '@/answers/expansion/context';
+import { loadedExpansion } from '@/answers/expansion/context';
 import { tellTemplateProblem } from '@/answers/expansion/words';
 import { Field } from '@/look/Field';
 import { usePalette } from '@/look/useLook';
@@ -39,7 +39,7 @@ export default function TemplateEditor({
   onBlur,
   onSubmit,
 }: TemplateEditorProps) {
-  const { parseTemplate, templateOf, templateToPlain } = expansionRoom();
+  const { parseTemplate, templateOf, templateToPlain } = loadedExpansion();
   const palette = usePalette();
   const { shortcuts } = useList();
   const field = useRef<TemplateFieldHandle>(null);

@@ -1,6 +1,6 @@
 import type { DateSegment } from '@yellow-latch/core/expansion/segment';
 
-import { expansionRoom } from '@/answers/expansion/context';
+import { loadedExpansion } from '@/answers/expansion/context';
 
 import type { ChipSegment } from './chipNode';
 
@@ -12,7 +12,7 @@ export function exampleOf(
   { pattern, plus, next }: Pick<DateSegment, 'pattern' | 'plus' | 'next'>,
   now = Date.now(),
 ): string {
-  const { formatMoment, nextWeekday, parseDuration, shift } = expansionRoom();
+  const { formatMoment, nextWeekday, parseDuration, shift } = loadedExpansion();
   const duration = parseDuration(plus);
   const shifted = duration ? shift(now, duration, zone()) : now;
   const moment = next === null ? shifted : nextWeekday(shifted, next, zone());

@@ -10,7 +10,7 @@ import { $readSegments, $showSegments } from './templateText';
 
 // Jest fetches no bundles: the room is there.
 jest.mock('@/answers/expansion/context', () => ({
-  expansionRoom: () => jest.requireActual<object>('@yellow-latch/core/expansion'),
+  loadedExpansion: () => jest.requireActual<object>('@yellow-latch/core/expansion'),
 }));
 
 const segmentsOf = (source: string): readonly Segment[] => {

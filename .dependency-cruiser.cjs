@@ -13,19 +13,25 @@ module.exports = {
       name: 'core-imports-nothing-of-ours',
       severity: 'error',
       from: { path: '^packages/core/src', pathNot: '\\.test\\.tsx?$' },
-      to: { path: '^(packages/(app|server|language|replica)|e2e|bench)' },
+      to: { path: '^(packages/(app|server|language|replica|field)|e2e|bench)' },
     },
     {
       name: 'language-imports-core-alone',
       severity: 'error',
       from: { path: '^packages/language/src', pathNot: '\\.test\\.ts$' },
-      to: { path: '^(packages/(app|server|replica)|e2e|bench)' },
+      to: { path: '^(packages/(app|server|replica|field)|e2e|bench)' },
     },
     {
       name: 'replica-imports-core-alone',
       severity: 'error',
       from: { path: '^packages/replica/src', pathNot: '\\.test\\.ts$' },
-      to: { path: '^(packages/(app|server|language)|e2e|bench)' },
+      to: { path: '^(packages/(app|server|language|field)|e2e|bench)' },
+    },
+    {
+      name: 'field-imports-core-alone',
+      severity: 'error',
+      from: { path: '^packages/field/src', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(packages/(app|server|language|replica)|e2e|bench)' },
     },
     {
       name: 'storage-below-sync-and-commands',

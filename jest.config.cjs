@@ -39,6 +39,13 @@ const inNode = (name) => ({
 /** A device's copy of the list, on a database in memory. */
 const replica = { ...inNode('replica'), setupFiles: [`${__dirname}/packages/replica/src/testing/setup.ts`] };
 
+/** Fields of a page. */
+const field = {
+  ...inNode('field'),
+  testEnvironment: 'jsdom',
+  setupFiles: [`${__dirname}/packages/field/src/testing/setup.ts`],
+};
+
 /** Devices and server together, without a page: what the two sides make of each other. */
 const whole = {
   ...inNode('server'),
@@ -53,6 +60,7 @@ module.exports = {
     inNode('core'),
     inNode('language'),
     replica,
+    field,
     inNode('server'),
     whole,
     '<rootDir>/packages/app/jest.config.cjs',

@@ -187,6 +187,8 @@ async function buildApp() {
     'packages/core/src',
     'packages/core/package.json',
     'packages/replica/src',
+    'packages/field/src',
+    'packages/field/package.json',
     'packages/replica/package.json',
     'packages/app/src',
     'packages/app/public',

@@ -11,7 +11,6 @@ export { expansionFor, fitsCapitals } from './capitals';
 export { byAge } from './codeTree';
 export { delimiterTest, isDelimiter } from './delimiter';
 export { hasEdgeBefore, type Edge } from './edge';
-export { difference, differenceAt, UndoHistory, type Step } from './history';
 export { foldAll, foldMade, foldTyped, type FoldedText } from './fold';
 export { isEndedInPassing, madeForScan, madeForScanOfEach, madeOf, passingState, type MadeText } from './madeText';
 export { heldBy } from './layers';
@@ -19,7 +18,7 @@ export { compile, CompiledList, LARGEST_OVERLAY, type ListChange } from './list'
 export { applyInputOnDevice, type DeviceOutcome, type Explanation } from './onDevice';
 export type { Match, Offer, Place } from './place';
 export { FoldedPlaces } from './places';
-export { applyEdit, type Edit, type Range } from './range';
+export { applyEdit, joinEdits, type Edit, type Range } from './range';
 export {
   settleRules,
   type AskedRules,
@@ -31,6 +30,7 @@ export {
 } from './rules';
 export { keysOf, simulate, type Keystroke, type Simulation, type TraceLine } from './simulate';
 export {
+  composedIn,
   MOST_PASSES,
   offersOf,
   startSession,
@@ -41,3 +41,5 @@ export {
   type Outcome,
   type TypingSession,
 } from './session';
+export { difference, differenceAt } from './textDiff';
+export { UndoHistory, type Step } from './undoHistory';

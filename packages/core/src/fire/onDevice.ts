@@ -1,7 +1,6 @@
 import { fitsCapitals } from './capitals';
 import { changesText, deviceText, type DeviceRule } from './deviceText';
 import { hasEdgeBefore } from './edge';
-import { difference } from './history';
 import type { CompiledList } from './list';
 import type { Match } from './place';
 import { applyEdit, isWithin, type Range } from './range';
@@ -16,6 +15,7 @@ import {
   type Outcome,
   type TypingSession,
 } from './session';
+import { difference } from './textDiff';
 
 /** Why something happened at an input, or did not: the rules of docs/firing.md by name. */
 export interface Explanation {
@@ -106,8 +106,7 @@ function typeChanged(
   }
   if (text === '') return applyInput(session, { type: 'edit', range, text, how: 'typing' }, list);
   if (next.text === natural) return { session: next, edit: null, events };
-  const { range: differs, inserted } = difference(natural, next.text);
-  return { session: next, edit: { range: differs, replacement: inserted, caret: next.caret.start }, events };
+  return { session: next, edit: { ...difference(natural, next.text), caret: next.caret.start }, events };
 }
 
 function tell(events: readonly FiringEvent[], told: Explanation[]): void {

@@ -17,6 +17,18 @@ export function applyEdit(text: string, edit: Pick<Edit, 'range' | 'replacement'
   return text.slice(0, edit.range.start) + edit.replacement + text.slice(edit.range.end);
 }
 
+/** Two edits of a text, one after the other, as one. `before` and `after`: the text before both and after both. */
+export function joinEdits(first: Edit, second: Edit, before: string, after: string): Edit {
+  const shift = first.replacement.length - (first.range.end - first.range.start);
+  const start = Math.min(first.range.start, second.range.start);
+  const end = Math.max(first.range.end, second.range.end - shift);
+  return {
+    range: { start, end },
+    replacement: after.slice(start, after.length - (before.length - end)),
+    caret: second.caret,
+  };
+}
+
 /**
  * The ranges as they stand after `replaced` became `length` units long. What lies before stays,
  * what lies after moves; a range that is cut into keeps only its untouched parts.

@@ -3,10 +3,12 @@ import fc from 'fast-check';
 import { THIS_APP } from '../fit';
 import {
   applyEdit,
+  applyInput,
   CompiledList,
+  difference,
+  joinEdits,
   startSession,
   UndoHistory,
-  applyInput,
   type FiringEntry,
   type FiringEvent,
   type Input,
@@ -291,16 +293,36 @@ test('Backspace after any firing restores text and caret exactly', () => {
   );
 });
 
+test('two edits one after the other are one edit', () => {
+  const edits = (text: string) =>
+    fc.tuple(fc.nat(text.length), fc.nat(text.length), fc.string({ maxLength: 4 })).map(([a, b, replacement]) => {
+      const range = { start: Math.min(a, b), end: Math.max(a, b) };
+      return { range, replacement, caret: range.start + replacement.length };
+    });
+  const pairs = fc.string({ maxLength: 12 }).chain((before) =>
+    edits(before).chain((first) => {
+      const between = applyEdit(before, first);
+      return edits(between).map((second) => ({ before, first, second, after: applyEdit(between, second) }));
+    }),
+  );
+  fc.assert(
+    fc.property(pairs, ({ before, first, second, after }) => {
+      const joined = joinEdits(first, second, before, after);
+      expect(applyEdit(before, joined)).toBe(after);
+      expect(joined.caret).toBe(second.caret);
+    }),
+  );
+});
+
 describe('undo history', () => {
   const at = (text: string, caret = text.length) => ({ text, caret: { start: caret, end: caret } });
-  const to = (text: string, caret = text.length) => ({ text, caret });
 
   test('takes back words, firings and pastes one by one, and makes them again', () => {
     const states = ['', 'a', 'ab', 'ab ', 'ab c', 'ab Location'];
     let history = UndoHistory.empty;
     states.forEach((state, index) => {
       const next = states[index + 1];
-      if (next !== undefined) history = history.record(at(state), to(next), next.length < 6);
+      if (next !== undefined) history = history.record(at(state), difference(state, next), next.length < 6);
     });
     const undone: string[] = [];
     let text = states.at(-1)!;
@@ -319,11 +341,11 @@ describe('undo history', () => {
   });
 
   test('a new change forgets what was undone; no change is no step', () => {
-    const history = UndoHistory.empty.record(at(''), to('a'), true).undo()!.history;
+    const history = UndoHistory.empty.record(at(''), difference('', 'a'), true).undo()!.history;
     expect(history.canRedo).toBe(true);
-    const after = history.record(at(''), to('b'), true);
+    const after = history.record(at(''), difference('', 'b'), true);
     expect(after.canRedo).toBe(false);
-    expect(after.record(at('b'), to('b'), true)).toBe(after);
+    expect(after.record(at('b'), difference('b', 'b'), true)).toBe(after);
   });
 });
 

@@ -21,7 +21,7 @@ type ExpansionModule = typeof Room;
 let loaded: ExpansionModule | null = null;
 
 /**
- * The loaded of expansions: it is fetched when a template is first met, and is no part of the first screen. It is reached
+ * The module of expansions: it is fetched when a template is first met, and is no part of the first screen. It is reached
  * through here alone; what two bundles had in common would come with the first screen.
  */
 export async function loadExpansion(): Promise<ExpansionModule> {

@@ -2,6 +2,7 @@ import { DeviceList } from '@yellow-latch/core/compose';
 import { GAP } from '@yellow-latch/core/expansion/segment';
 import { CompiledList } from '@yellow-latch/core/fire';
 import { THIS_APP } from '@yellow-latch/core/fit';
+import { attach, type AskedEvent, type Field } from '@yellow-latch/field';
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -13,7 +14,6 @@ import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
-import { Pad, type AskedEvent } from './pad';
 import { entriesOf, type Rated } from './useDeviceList';
 import { tellFiring, tellWhy } from './words';
 
@@ -23,7 +23,7 @@ export function TryHere({ shortcut }: { shortcut: Rated }) {
   const id = useId();
   const { shortcuts, sets } = useList();
   const area = useRef<HTMLTextAreaElement>(null);
-  const pad = useRef<Pad | null>(null);
+  const field = useRef<Field | null>(null);
   const [line, setLine] = useState<string | null>(null);
   const { id: own, code, kind, setId, rules } = shortcut;
   const { expansion, template, format } = shortcut.content;
@@ -49,7 +49,7 @@ export function TryHere({ shortcut }: { shortcut: Rated }) {
         ? Object.fromEntries(open.openBlanks.map(({ name, default: otherwise }) => [name, otherwise || GAP]))
         : {};
     const made = expand(one, { ...context, values: gaps });
-    if (made.type === 'expanded') pad.current?.fill(asked, { plain: made.plain, caret: made.caret, html: null });
+    if (made.type === 'expanded') field.current?.fill(asked, { plain: made.plain, caret: made.caret, html: null });
     else setLine(tellExpansionError(made.errors[0]!));
   };
   const latest = useLatest({
@@ -58,8 +58,8 @@ export function TryHere({ shortcut }: { shortcut: Rated }) {
     codeOf: (of: string) => (of === own ? code : (shortcuts.find((one) => one.id === of)?.code ?? of)),
   });
   useEffect(() => {
-    const attached = new Pad(area.current!, latest.current.device, {
-      onState: () => {},
+    const attached = attach(area.current!, {
+      device: latest.current.device,
       onFiring: (event) => {
         setLine(tellFiring(event, latest.current.codeOf));
         if (event.type === 'asked')
@@ -67,15 +67,15 @@ export function TryHere({ shortcut }: { shortcut: Rated }) {
             .fill(event)
             .catch(() => setLine('What it takes is still to be fetched, and the server is away.'));
       },
-      onTold: (told) => {
-        const why = tellWhy(told, latest.current.codeOf);
+      onExplained: (explanations) => {
+        const why = tellWhy(explanations, latest.current.codeOf);
         if (why !== null) setLine(why);
       },
     });
-    pad.current = attached;
+    field.current = attached;
     return () => attached.detach();
   }, [latest]);
-  useEffect(() => pad.current?.useDevice(device), [device]);
+  useEffect(() => field.current?.useDevice(device), [device]);
 
   return (
     <View style={styles.block}>

@@ -5,7 +5,7 @@ import { useLive, type Live } from '@/frame/live';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 
-import type { Page } from './useComposer';
+import type { Page } from './composer/live';
 
 interface WriteFootProps {
   live: Live<Page>;

@@ -1,78 +1,59 @@
-import type { DeviceList, MissedChance, MissedChances, Refused } from '@yellow-latch/core/compose';
-import type { Explanation } from '@yellow-latch/core/fire';
-import { useEffect, useImperativeHandle, useRef, type KeyboardEvent, type Ref } from 'react';
+import type { DeviceList, MissedChances } from '@yellow-latch/core/compose';
+import { attach, type Field, type FieldContent, type FieldOptions } from '@yellow-latch/field';
+import { useEffect, useImperativeHandle, useRef, type Ref } from 'react';
 
 import type { Live } from '@/frame/live';
 import { FACES } from '@/look/fonts';
 import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
-import type { DraftContent } from '@yellow-latch/replica/storage/draft';
 
 import { OFFERS_ID, offerId } from './OffersStrip';
-import { Pad, type PadEvent, type PadState } from './pad';
 
 export interface WritePadHandle {
-  readonly pad: Pad;
+  readonly field: Field;
   focus(): void;
   /** A short light along the edge of the page. */
   flash(color: string): void;
 }
 
-interface WritePadProps {
+interface WritePadProps extends Required<
+  Pick<FieldOptions, 'onState' | 'onFiring' | 'onExplained' | 'onMissed' | 'onKey'>
+> {
   device: DeviceList;
   chances: MissedChances | null;
-  start: DraftContent;
+  start: FieldContent;
   placeholder: string;
   /** A keyboard of the page's own stands below: the device's own stays away. */
   hasKeys: boolean;
   /** The offer that the arrows have come to. */
   chosen: Live<number | null>;
-  onState: (state: PadState) => void;
-  onFiring: (event: PadEvent) => void;
-  onTold: (told: readonly Explanation[], refused: Refused | null) => void;
-  onMissed: (missed: MissedChance) => void;
-  onKeyDown: (event: KeyboardEvent) => void;
   ref?: Ref<WritePadHandle>;
 }
 
 /**
- * The page to type on: a text area that is not controlled from state, since rewriting a field's
- * value moves the caret. A `Pad` edits it in place.
+ * The page to type on: a text area that is not controlled from state, since rewriting a field's value moves the caret.
+ * What expands in it is edited in place.
  */
-export function WritePad({
-  device,
-  chances,
-  start,
-  placeholder,
-  hasKeys,
-  chosen,
-  onKeyDown,
-  ref,
-  ...listener
-}: WritePadProps) {
+export function WritePad({ device, chances, start, placeholder, hasKeys, chosen, ref, ...listener }: WritePadProps) {
   const palette = usePalette();
   const area = useRef<HTMLTextAreaElement>(null);
-  const pad = useRef<Pad | null>(null);
+  const field = useRef<Field | null>(null);
   const latest = useLatest({ listener, device, chances, start });
 
   useEffect(() => {
-    const field = area.current!;
     const { device: on, chances: known, start: from } = latest.current;
-    const attached = new Pad(
-      field,
-      on,
-      {
-        onState: (state) => latest.current.listener.onState(state),
-        onFiring: (event) => latest.current.listener.onFiring(event),
-        onTold: (told, refused) => latest.current.listener.onTold(told, refused),
-        onMissed: (missed) => latest.current.listener.onMissed(missed),
-      },
-      from,
-      known,
-    );
-    pad.current = attached;
-    field.focus();
-    field.setSelectionRange(from.caret, from.caret);
+    const attached = attach(area.current!, {
+      device: on,
+      chances: known,
+      start: from,
+      onState: (state) => latest.current.listener.onState(state),
+      onFiring: (event) => latest.current.listener.onFiring(event),
+      onExplained: (explanations, refused) => latest.current.listener.onExplained(explanations, refused),
+      onMissed: (missed) => latest.current.listener.onMissed(missed),
+      onKey: (event) => latest.current.listener.onKey(event),
+    });
+    field.current = attached;
+    attached.select({ start: from.caret, end: from.caret });
     return () => attached.detach();
   }, [latest]);
 
@@ -80,23 +61,22 @@ export function WritePad({
   useEffect(
     () =>
       chosen.subscribe((index) => {
-        const field = area.current;
         if (index === null) {
-          field?.removeAttribute('aria-activedescendant');
-          field?.removeAttribute('aria-controls');
+          area.current?.removeAttribute('aria-activedescendant');
+          area.current?.removeAttribute('aria-controls');
         } else {
-          field?.setAttribute('aria-controls', OFFERS_ID);
-          field?.setAttribute('aria-activedescendant', offerId(index));
+          area.current?.setAttribute('aria-controls', OFFERS_ID);
+          area.current?.setAttribute('aria-activedescendant', offerId(index));
         }
       }),
     [chosen],
   );
-  useEffect(() => pad.current?.useDevice(device), [device]);
-  useEffect(() => pad.current?.useChances(chances), [chances]);
+  useEffect(() => field.current?.useDevice(device), [device]);
+  useEffect(() => field.current?.useChances(chances), [chances]);
 
   useImperativeHandle(ref, () => ({
-    get pad() {
-      return pad.current!;
+    get field() {
+      return field.current!;
     },
     focus: () => area.current?.focus(),
     flash: (color) => {
@@ -115,7 +95,6 @@ export function WritePad({
       inputMode={hasKeys ? 'none' : undefined}
       defaultValue={start.text}
       placeholder={placeholder}
-      onKeyDown={onKeyDown}
       style={{
         flex: 1,
         minHeight: 0,

@@ -1,4 +1,5 @@
-import { Suspense, useEffect, useState, type KeyboardEvent } from 'react';
+import type { FieldContent } from '@yellow-latch/field';
+import { Suspense, useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
@@ -7,7 +8,6 @@ import { useNotice } from '@/frame/Notices';
 import { SyncLine } from '@/frame/SyncLine';
 import { Sheet } from '@/look/Sheet';
 import { useIsWide, usePalette } from '@/look/useLook';
-import type { DraftContent } from '@yellow-latch/replica/storage/draft';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { BlanksSheet } from './BlanksSheet';
@@ -37,7 +37,7 @@ export function WritePage() {
   const drafts = useDrafts();
   const [settings, setSettings] = useWriteSettings();
   const [sheet, setSheet] = useState<'keys' | 'drafts' | null>(null);
-  const [sending, setSending] = useState<DraftContent | null>(null);
+  const [sending, setSending] = useState<FieldContent | null>(null);
   const composer = useComposer(drafts, settings);
   const { pad, live, filling } = composer;
   const { opened, trouble } = drafts;
@@ -49,16 +49,16 @@ export function WritePage() {
     setSending(null);
     pad.current?.focus();
   };
-  const send = () => setSending(pad.current!.pad.content);
+  const send = () => setSending(pad.current!.field.content);
   const sample = shortcuts.find(({ kind }) => kind === 'message')?.code ?? shortcuts[0]?.code;
 
   useEffect(() => {
-    if (trouble) composer.say(trouble, true);
+    if (trouble) composer.live.say(trouble, true);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- said once when it comes
   }, [trouble]);
 
   if (opened === null) return null;
-  const onKeyDown = (event: KeyboardEvent) =>
+  const onKey = (event: KeyboardEvent) =>
     writeKey(event, composer, {
       send,
       board: isWide ? intoBoard : () => turn('board'),
@@ -66,15 +66,15 @@ export function WritePage() {
       keys: () => setSheet('keys'),
     });
   const clear = () => {
-    pad.current?.pad.clear();
+    pad.current?.field.clear();
     pad.current?.focus();
-    notify({ text: 'The page is empty.', action: { label: 'Undo', onPress: () => pad.current?.pad.undo() } });
+    notify({ text: 'The page is empty.', action: { label: 'Undo', onPress: () => pad.current?.field.undo() } });
   };
   const board = (
     <TapBoard
       onPut={composer.putShortcut}
-      onKey={(text) => pad.current?.pad.press(text)}
-      onBackspace={() => pad.current?.pad.backspace()}
+      onKey={(text) => pad.current?.field.press(text)}
+      onBackspace={() => pad.current?.field.backspace()}
     />
   );
   return (
@@ -129,7 +129,7 @@ export function WritePage() {
                 ? `Type ${sample} and a space.`
                 : 'Type here. When the list holds a shortcut, its code and a space become its text.'
             }
-            onKeyDown={onKeyDown}
+            onKey={onKey}
             {...composer.listeners}
           />
         </View>
@@ -142,8 +142,8 @@ export function WritePage() {
               device={settings.device}
               text={composer.text}
               before={composer.before}
-              onKey={(text) => pad.current?.pad.press(text)}
-              onBackspace={() => pad.current?.pad.backspace()}
+              onKey={(text) => pad.current?.field.press(text)}
+              onBackspace={() => pad.current?.field.backspace()}
               otherTaps={live.taps}
             />
           </Suspense>
@@ -154,9 +154,9 @@ export function WritePage() {
           below={below}
           hasKeys={hasKeys}
           hasBoard={!isWide}
-          onUndo={() => pad.current?.pad.undo()}
-          onRedo={() => pad.current?.pad.redo()}
-          onGap={() => pad.current?.pad.walkGap('forward', true)}
+          onUndo={() => pad.current?.field.undo()}
+          onRedo={() => pad.current?.field.redo()}
+          onGap={() => pad.current?.field.walkGap('forward', true)}
           onClear={clear}
           onTurn={turn}
           onSend={send}

@@ -4,12 +4,11 @@ import type { ExpansionContext, OpenBlank } from '@yellow-latch/core/expansion';
 import { nameOfGiven } from '@yellow-latch/core/expansion/segment';
 import { THIS_APP, type DeviceProfile } from '@yellow-latch/core/fit';
 import { isMade, type Shortcut } from '@yellow-latch/core/model';
+import type { AskedEvent } from '@yellow-latch/field';
 import { useEffect, useState } from 'react';
 
 import { contextNow, loadExpansion } from '@/answers/expansion/context';
 import { tellExpansionError, tellRefusal } from '@/answers/expansion/words';
-
-import type { AskedEvent } from './pad';
 
 /** What takes the place of a code. `caret`: in `plain`; null: behind it. */
 export interface Made {

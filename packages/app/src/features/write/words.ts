@@ -1,3 +1,4 @@
+import type { FieldEvent } from '@yellow-latch/field';
 import type { Refused } from '@yellow-latch/core/compose';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
 import type { Saved } from '@yellow-latch/core/effort';
@@ -7,10 +8,8 @@ import { tellTraceLine } from '@/answers/audit/sentences';
 import { tellDuration, tellTaps } from '@/answers/effort/words';
 import { tellRefusal } from '@/answers/expansion/words';
 
-import type { PadEvent } from './pad';
-
 /** What came of a code. `codeOf`: that of a shortcut, by its id or that of its former code. */
-export function tellFiring(event: PadEvent, codeOf: (id: string) => string): string {
+export function tellFiring(event: FieldEvent, codeOf: (id: string) => string): string {
   if (event.type === 'asked') return `${event.typed || codeOf(event.id)} asks for what is missing.`;
   if (event.type === 'taken-back')
     return event.typed === '' ? `${codeOf(event.id)} is out again.` : `${event.typed} stays as you typed it.`;

@@ -1,5 +1,3 @@
-import type { KeyboardEvent } from 'react';
-
 import type { Composer } from './useComposer';
 
 /** What keys open on the page. */
@@ -10,18 +8,19 @@ interface Openings {
   keys(): void;
 }
 
+type Key = Pick<KeyboardEvent, 'key' | 'altKey' | 'shiftKey'>;
+
 /**
- * The keys of the page that are not text. The first arrow down goes into the offers, the last one up out of them; Enter
- * takes an offer only when the arrows have come to one. Tab walks the gaps, and on to the buttons where none is left.
+ * The keys of the page that are not text; false: this is none. The first arrow down goes into the offers, the last one up
+ * out of them; Enter takes an offer only when the arrows have come to one. Tab walks the gaps, and on to the buttons
+ * where none is left.
  */
-export function writeKey(event: KeyboardEvent, composer: Composer, open: Openings): void {
-  if (event.nativeEvent.isComposing) return;
-  const isDone =
-    event.ctrlKey || event.metaKey ? opening(event, open) : offerKey(event, composer) || gapKey(event, composer);
-  if (isDone) event.preventDefault();
+export function writeKey(event: KeyboardEvent, composer: Composer, open: Openings): boolean {
+  if (event.ctrlKey || event.metaKey) return opening(event, open);
+  return offerKey(event, composer) || gapKey(event, composer);
 }
 
-function opening({ key, altKey, shiftKey }: KeyboardEvent, open: Openings): boolean {
+function opening({ key, altKey, shiftKey }: Key, open: Openings): boolean {
   if (altKey || shiftKey) return false;
   const does: Readonly<Record<string, () => void>> = {
     Enter: open.send,
@@ -35,7 +34,7 @@ function opening({ key, altKey, shiftKey }: KeyboardEvent, open: Openings): bool
 }
 
 /** What a key does to the offers; false: nothing. */
-export function offerKey({ key, altKey, shiftKey }: KeyboardEvent, { live, take, keep }: Composer): boolean {
+export function offerKey({ key, altKey, shiftKey }: Key, { live, take, keep }: Composer): boolean {
   const { offers } = live.offered.value;
   const { isSelected } = live.page.value;
   const chosen = live.chosen.value;
@@ -69,6 +68,6 @@ export function offerKey({ key, altKey, shiftKey }: KeyboardEvent, { live, take,
   }
 }
 
-function gapKey({ key, altKey, shiftKey }: KeyboardEvent, { pad }: Composer): boolean {
-  return key === 'Tab' && !altKey && (pad.current?.pad.walkGap(shiftKey ? 'back' : 'forward') ?? false);
+function gapKey({ key, altKey, shiftKey }: Key, { pad }: Composer): boolean {
+  return key === 'Tab' && !altKey && (pad.current?.field.walkGap(shiftKey ? 'back' : 'forward') ?? false);
 }

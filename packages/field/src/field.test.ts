@@ -2,9 +2,7 @@ import { DeviceList, MissedChances, type Refused } from '@yellow-latch/core/comp
 import { compile, settleRules, type Explanation } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, THIS_APP } from '@yellow-latch/core/fit';
 
-import type { DraftContent } from '@yellow-latch/replica/storage/draft';
-
-import { Pad, type PadEvent, type PadState } from './pad';
+import { attach, type FieldContent, type FieldEvent, type FieldState } from '.';
 
 const shortcut = (code: string, expansion: string, index: number) => ({
   id: String(index + 1),
@@ -21,30 +19,32 @@ const entries = settleRules({ shortcuts, sets: [] });
 const device = DeviceList.whole(compile({ shortcuts, sets: [] }, THIS_APP));
 
 /** A text area in which a browser types: it changes the value, then tells what it did. */
-function field(text = '', on = device, start?: DraftContent) {
+function field(text = '', on = device, start?: FieldContent) {
   document.body.replaceChildren();
   const area = document.createElement('textarea');
   area.value = text;
   document.body.append(area);
   area.focus();
   area.setSelectionRange(text.length, text.length);
-  const events: PadEvent[] = [];
+  const events: FieldEvent[] = [];
   const missed: string[] = [];
-  let state!: PadState;
+  let state!: FieldState;
   let told: readonly Explanation[] = [];
   let refused: Refused | null = null;
-  const listener = {
-    onState: (next: PadState) => {
+  const attached = attach(area, {
+    device: on,
+    chances: new MissedChances(shortcuts),
+    start,
+    onState: (next) => {
       state = next;
     },
-    onFiring: (event: PadEvent) => events.push(event),
-    onTold: (now: readonly Explanation[], why: Refused | null) => {
+    onFiring: (event) => events.push(event),
+    onExplained: (now, why) => {
       told = now;
       refused = why;
     },
-    onMissed: ({ id }: { id: string }) => missed.push(id),
-  };
-  const pad = new Pad(area, on, listener, start, new MissedChances(shortcuts));
+    onMissed: ({ id }) => missed.push(id),
+  });
   const tell = (inputType: string, isComposing = false) =>
     area.dispatchEvent(new InputEvent('input', { inputType, isComposing, bubbles: true }));
   const replace = (start: number, end: number, text: string) => {
@@ -57,7 +57,7 @@ function field(text = '', on = device, start?: DraftContent) {
   };
   return {
     area,
-    pad,
+    attached,
     events,
     state: () => state,
     told: () => told,
@@ -145,17 +145,17 @@ test('what undo brings back does not fire by itself', () => {
 });
 
 test('clearing is one step that can be undone', () => {
-  const { area, pad, type, key } = field();
+  const { area, attached, type, key } = field();
   type('fam and more');
-  pad.clear();
+  attached.clear();
   expect(area.value).toBe('');
   key('z');
   expect(area.value).toBe('👩‍👩‍👧 and more');
 });
 
-test('a pad that was detached leaves the field alone', () => {
-  const { area, pad, type } = field();
-  pad.detach();
+test('a field that was detached leaves the field alone', () => {
+  const { area, attached, type } = field();
+  attached.detach();
   type(';ten ');
   expect(area.value).toBe(';ten ');
 });
@@ -171,9 +171,9 @@ describe('offers', () => {
   });
 
   test('taken, the expansion stands in the place of what was typed; Backspace gives that back', () => {
-    const { area, pad, type, state, backspace, key } = field();
+    const { area, attached, type, state, backspace, key } = field();
     type('so ;t');
-    pad.take(state().offers[0]!);
+    attached.take(state().offers[0]!);
     expect(area.value).toBe('so I am ten minutes away.');
     backspace();
     expect(area.value).toBe('so ;t');
@@ -182,9 +182,9 @@ describe('offers', () => {
   });
 
   test('rejected, what was typed stays and does not fire', () => {
-    const { area, pad, type, state } = field();
+    const { area, attached, type, state } = field();
     type(';ten');
-    pad.keep(state().offers);
+    attached.keep(state().offers);
     expect(state().offers).toEqual([]);
     type(' ');
     expect(area.value).toBe(';ten ');
@@ -193,52 +193,52 @@ describe('offers', () => {
 
 describe('keys and shortcuts of the page', () => {
   test('a key pressed there is typed: it fires, and deletes whole signs', () => {
-    const { area, pad } = field();
-    for (const text of ['f', 'a', 'm', ' ']) pad.press(text);
+    const { area, attached } = field();
+    for (const text of ['f', 'a', 'm', ' ']) attached.press(text);
     expect(area.value).toBe('👩‍👩‍👧 ');
-    pad.press('x');
-    pad.backspace();
-    pad.backspace();
-    pad.backspace();
+    attached.press('x');
+    attached.backspace();
+    attached.backspace();
+    attached.backspace();
     expect(area.value).toBe('');
   });
 
   test('a shortcut put in by a tap, with a space before it, is one step; Backspace takes it out', () => {
-    const { area, pad, type, backspace, key } = field();
+    const { area, attached, type, backspace, key } = field();
     type('Hello,');
-    pad.put(entries[0]!, ' ');
+    attached.put(entries[0]!, ' ');
     expect(area.value).toBe('Hello, I am ten minutes away.');
     key('z');
     expect(area.value).toBe('Hello,');
     key('y');
     expect(area.value).toBe('Hello, I am ten minutes away.');
     key('z');
-    pad.put(entries[0]!, ' ');
+    attached.put(entries[0]!, ' ');
     backspace();
     expect(area.value).toBe('Hello, ');
   });
 
   test('one that asks says so, with the space that goes before it', () => {
-    const { area, pad, events } = field('Hi');
-    pad.put({ ...entries[0]!, asks: true }, ' ');
+    const { area, attached, events } = field('Hi');
+    attached.put({ ...entries[0]!, asks: true }, ' ');
     const asked = events[0];
     expect(asked).toMatchObject({ type: 'asked', typed: '', joiner: ' ' });
-    if (asked?.type === 'asked') pad.fill(asked, { plain: '(there)', caret: 1, html: null });
+    if (asked?.type === 'asked') attached.fill(asked, { plain: '(there)', caret: 1, html: null });
     expect(area.value).toBe('Hi (there)');
     expect(area.selectionStart).toBe('Hi ('.length);
   });
 });
 
 test('gaps are walked, and typed over', () => {
-  const { area, pad, type } = field('Dear ____, on ____');
+  const { area, attached, type } = field('Dear ____, on ____');
   area.setSelectionRange(0, 0);
   document.dispatchEvent(new Event('selectionchange'));
-  expect(pad.walkGap('forward')).toBe(true);
+  expect(attached.walkGap('forward')).toBe(true);
   type('R');
   expect(area.value).toBe('Dear R, on ____');
-  expect(pad.walkGap('forward')).toBe(true);
-  expect(pad.walkGap('forward')).toBe(false);
-  expect(pad.walkGap('forward', true)).toBe(true);
+  expect(attached.walkGap('forward')).toBe(true);
+  expect(attached.walkGap('forward')).toBe(false);
+  expect(attached.walkGap('forward', true)).toBe(true);
   expect(area.value.slice(area.selectionStart, area.selectionEnd)).toBe('____');
 });
 
@@ -255,11 +255,14 @@ test('what is kept can be begun with again: its history, and what is formatted',
   first.type('fam ');
   const asked = { type: 'asked', id: '9', typed: 'fam', range: { start: 0, end: 0 } } as const;
   expect(
-    first.pad.fill({ ...asked, typed: '' }, { plain: 'Best wishes', caret: null, html: '<p>Best <em>wishes</em></p>' }),
+    first.attached.fill(
+      { ...asked, typed: '' },
+      { plain: 'Best wishes', caret: null, html: '<p>Best <em>wishes</em></p>' },
+    ),
   ).toBe(true);
-  const { content } = first.pad;
+  const { content } = first.attached;
   expect(content.formatted).toEqual([{ start: 0, end: 11, html: '<p>Best <em>wishes</em></p>' }]);
-  const second = field(content.text, device, structuredClone(content));
+  const second = field(content.text, device, JSON.parse(JSON.stringify(content)) as FieldContent);
   second.key('z');
   second.key('z');
   expect(second.area.value).toBe('fam ');
@@ -284,4 +287,47 @@ test('as on a device: what it makes of keys, what it does not hold', () => {
   expect(told()).toEqual([]);
   key('z');
   expect(area.value).toBe('So I am ten minutes away.  Yes — no ');
+});
+
+test('keys of the page around go first; what they leave, and undo, stays with the field', () => {
+  const area = document.createElement('textarea');
+  document.body.replaceChildren(area);
+  const asked: string[] = [];
+  const onKey = ({ key }: KeyboardEvent) => asked.push(key) > 0 && key === 'Tab';
+  attach(area, { device, onKey });
+  const press = (init: KeyboardEventInit) => {
+    const event = new KeyboardEvent('keydown', { cancelable: true, ...init });
+    area.dispatchEvent(event);
+    return event.defaultPrevented;
+  };
+  expect([press({ key: 'Tab' }), press({ key: 'x' }), press({ key: 'z', ctrlKey: true })]).toEqual([true, false, true]);
+  expect(press({ key: 'Tab', isComposing: true })).toBe(false);
+  expect(asked).toEqual(['Tab', 'x', 'z']);
+});
+
+test('what is formatted moves with the text and is plain once it is cut into', () => {
+  const { area, attached, type } = field('Hi ');
+  const asked = { type: 'asked', id: '9', typed: '', range: { start: 3, end: 3 } } as const;
+  attached.fill(asked, { plain: 'Best', caret: null, html: '<b>Best</b>' });
+  area.setSelectionRange(0, 0);
+  document.dispatchEvent(new Event('selectionchange'));
+  type('fam ');
+  const at = '👩‍👩‍👧 Hi '.length;
+  expect(attached.content.formatted).toEqual([{ start: at, end: at + 4, html: '<b>Best</b>' }]);
+  attached.change({ start: at + 1, end: at + 2 }, 'o');
+  expect(attached.content.formatted).toEqual([]);
+});
+
+test('a line of text and an element that is no field', () => {
+  const line = document.createElement('input');
+  document.body.replaceChildren(line);
+  attach(line, { device });
+  for (const key of 'see ;ten ') {
+    line.value += key;
+    line.setSelectionRange(line.value.length, line.value.length);
+    line.dispatchEvent(new InputEvent('input', { inputType: 'insertText', bubbles: true }));
+  }
+  expect(line.value).toBe('see I am ten minutes away. ');
+  for (const other of [Object.assign(document.createElement('input'), { type: 'checkbox' }), document.body])
+    expect(() => attach(other, { device })).toThrow(TypeError);
 });

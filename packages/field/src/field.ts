@@ -8,25 +8,28 @@ import {
   type Refused,
 } from '@yellow-latch/core/compose';
 import {
-  difference,
-  differenceAt,
+  applyEdit,
+  applyInput,
   applyInputOnDevice,
+  composedIn,
+  differenceAt,
+  joinEdits,
   offersOf,
   startSession,
   UndoHistory,
-  applyInput,
   type Edit,
+  type Explanation,
   type FiringEntry,
   type FiringEvent,
   type Input,
   type Offer,
   type Range,
-  type Explanation,
+  type Step,
   type TypingSession,
 } from '@yellow-latch/core/fire';
 import { clustersOf } from '@yellow-latch/core/model';
 
-import type { DraftContent } from '@yellow-latch/replica/storage/draft';
+import type { Surface } from './surface';
 
 /** Input types (W3C Input Events Level 2) by what they mean to a typing session. */
 const HOW: Record<string, 'typing' | 'composing' | 'backspace' | 'paste'> = {
@@ -48,10 +51,10 @@ const LONGEST_CLUSTER = 64;
 
 /** A code whose text is to be asked for. `joiner`: what goes before it, where it was put in by a tap. */
 export type AskedEvent = Extract<FiringEvent, { type: 'asked' }> & { readonly joiner?: string };
-export type PadEvent = Exclude<FiringEvent, { type: 'asked' }> | AskedEvent;
+export type FieldEvent = Exclude<FiringEvent, { type: 'asked' }> | AskedEvent;
 
-/** What stands in a pad, as far as the page around it shows it. */
-export interface PadState {
+/** What stands in a field, as far as the page around it shows it. */
+export interface FieldState {
   readonly text: string;
   readonly caret: Range;
   readonly offers: readonly Offer[];
@@ -61,56 +64,73 @@ export interface PadState {
   readonly canRedo: boolean;
 }
 
-/** What a pad tells the page around it. */
-export interface PadListener {
-  onState(state: PadState): void;
-  onFiring(event: PadEvent): void;
-  /** What the device did at the last input, or why it did nothing. */
-  onTold?(told: readonly Explanation[], refused: Refused | null): void;
-  onMissed?(missed: MissedChance): void;
+/** What is worth keeping of a field, to begin with again. */
+export interface FieldContent {
+  readonly text: string;
+  readonly caret: number;
+  readonly history: { readonly done: readonly Step[]; readonly undone: readonly Step[] };
+  readonly formatted: readonly FormattedStretch[];
 }
 
-const EMPTY: DraftContent = { text: '', caret: 0, history: { done: [], undone: [] }, formatted: [] };
+export interface FieldOptions {
+  /** The list as the device holds it that one types as. */
+  readonly device: DeviceList;
+  /** Texts of the list to be found when they are typed out; null: none. */
+  readonly chances?: MissedChances | null;
+  /** What the field held when it was left: its history and what is formatted. Its text must stand in the field. */
+  readonly start?: FieldContent;
+  onState?(state: FieldState): void;
+  onFiring?(event: FieldEvent): void;
+  /** What the device did at the last input, or why it did nothing. */
+  onExplained?(explanations: readonly Explanation[], refused: Refused | null): void;
+  onMissed?(missed: MissedChance): void;
+  /** Keys of the page around the field, asked before the field's own. True: the key is done with. */
+  onKey?(event: KeyboardEvent): boolean;
+}
+
+const EMPTY: FieldContent = { text: '', caret: 0, history: { done: [], undone: [] }, formatted: [] };
 
 /** So much of the history is kept beside a text, in UTF-16 units. */
 const MOST_KEPT = 400_000;
 
 /**
- * A text area on which shortcuts fire: reads what the browser did to it, follows it with a typing
- * session, and applies the session's edits in place. Keeps the undo history that the browser
- * loses when a program edits a field.
+ * A text field in which shortcuts fire: reads what the browser did to it, follows it with a typing session, and applies
+ * the session's edits in place. Keeps the undo history that the browser loses when a program edits a field. Every
+ * change is one `Edit`, which moves what is formatted and goes into the history. Made by `attach`.
  */
-export class Pad {
+export class Field {
+  private device: DeviceList;
+  private chances: MissedChances | null;
   private session: TypingSession;
   private history: UndoHistory;
   private formatted: readonly FormattedStretch[];
   /** Offers are shown while one types; a caret that was moved shows none. */
   private isTyping = false;
+  private readonly attached = new AbortController();
 
   constructor(
-    private readonly area: HTMLTextAreaElement,
-    private device: DeviceList,
-    private readonly listener: PadListener,
-    start: DraftContent = EMPTY,
-    private chances: MissedChances | null = null,
+    private readonly surface: Surface,
+    private readonly options: FieldOptions,
   ) {
-    this.session = startSession(area.value);
+    const { device, chances = null, start = EMPTY } = options;
+    this.device = device;
+    this.chances = chances;
+    this.session = startSession(surface.text);
     this.history = UndoHistory.from(start.history);
     this.formatted = start.formatted;
-    area.addEventListener('beforeinput', this.onBeforeInput);
-    area.addEventListener('input', this.onInput);
-    area.addEventListener('compositionend', this.onCompositionEnd);
-    area.addEventListener('keydown', this.onKeyDown);
-    area.ownerDocument.addEventListener('selectionchange', this.onSelection);
+    const { element } = surface;
+    const { signal } = this.attached;
+    element.addEventListener('beforeinput', this.onBeforeInput, { signal });
+    element.addEventListener('input', this.onInput, { signal });
+    element.addEventListener('compositionend', this.onCompositionEnd, { signal });
+    element.addEventListener('keydown', this.onKeyDown, { signal });
+    element.ownerDocument.addEventListener('selectionchange', this.onSelection, { signal });
     this.tellState();
   }
 
+  /** Leaves the field as it stands, and alone from now on. */
   detach(): void {
-    this.area.removeEventListener('beforeinput', this.onBeforeInput);
-    this.area.removeEventListener('input', this.onInput);
-    this.area.removeEventListener('compositionend', this.onCompositionEnd);
-    this.area.removeEventListener('keydown', this.onKeyDown);
-    this.area.ownerDocument.removeEventListener('selectionchange', this.onSelection);
+    this.attached.abort();
   }
 
   useDevice(device: DeviceList): void {
@@ -125,7 +145,7 @@ export class Pad {
     this.chances = chances;
   }
 
-  get content(): DraftContent {
+  get content(): FieldContent {
     const { text, caret } = this.session;
     return { text, caret: caret.end, history: this.history.data(MOST_KEPT), formatted: this.formatted };
   }
@@ -142,10 +162,10 @@ export class Pad {
 
   /** A key of a keyboard on the page: as if it were typed. */
   press(text: string): void {
-    const { start, end } = this.session.caret;
-    if (this.session.composition) return;
-    this.area.setRangeText(text, start, end, 'end');
-    this.follow('typing');
+    const { caret: range, composition } = this.session;
+    if (composition) return;
+    this.surface.apply({ range, replacement: text, caret: range.start + text.length });
+    this.observe('typing');
   }
 
   /** Deletes what is selected, or the character before the caret. */
@@ -155,20 +175,18 @@ export class Pad {
     const last = clustersOf(text.slice(Math.max(0, caret.start - LONGEST_CLUSTER), caret.start)).at(-1);
     const start = caret.start < caret.end ? caret.start : caret.start - (last?.text.length ?? 0);
     if (start === caret.end) return;
-    this.area.setRangeText('', start, caret.end, 'end');
-    this.follow(caret.start < caret.end ? 'other' : 'backspace');
+    this.surface.apply({ range: { start, end: caret.end }, replacement: '', caret: start });
+    this.observe(caret.start < caret.end ? 'other' : 'backspace');
   }
 
   take(offer: Offer): void {
-    if (!this.session.composition)
-      this.give({ type: 'take', offer }, this.session, this.session.text, this.session.caret.end, false);
+    if (!this.session.composition) this.give({ type: 'take', offer }, null, false);
   }
 
   /** Rejects the offers: what stands before the caret stays as it was typed. */
   keep(offers: readonly Offer[]): void {
-    const { caret, text } = this.session;
-    const range = { start: Math.min(...offers.map(({ start }) => start)), end: caret.end };
-    if (offers.length > 0) this.give({ type: 'keep', range }, this.session, text, caret.end, false);
+    const range = { start: Math.min(...offers.map(({ start }) => start)), end: this.session.caret.end };
+    if (offers.length > 0) this.give({ type: 'keep', range }, null, false);
   }
 
   /** Puts in a shortcut by a tap, where the caret is, with `joiner` before it. */
@@ -176,19 +194,15 @@ export class Pad {
     const { caret, composition } = this.session;
     if (composition) return;
     if (entry.asks) {
-      this.tellFiring({ type: 'asked', id: entry.id, typed: '', range: caret, joiner });
+      this.options.onFiring?.({ type: 'asked', id: entry.id, typed: '', range: caret, joiner });
       return;
     }
+    const joined: Edit = { range: caret, replacement: joiner, caret: caret.start + joiner.length };
+    const offer: Offer = { entry, start: joined.caret, end: joined.caret, isExact: true };
+    const isJoined = joiner !== '' || caret.start < caret.end;
     const before = this.session;
-    const edit = { range: caret, replacement: joiner, caret: caret.start + joiner.length };
-    if (joiner !== '' || caret.start < caret.end) this.replace(edit);
-    this.give(
-      { type: 'take', offer: { entry, start: edit.caret, end: edit.caret, isExact: true } },
-      before,
-      before.text,
-      caret.end,
-      false,
-    );
+    if (isJoined) this.replace(joined);
+    this.give({ type: 'take', offer }, isJoined ? { before, edit: joined } : null, false);
   }
 
   /** Puts in what was asked for; false: what asked is not there any more. */
@@ -200,19 +214,16 @@ export class Pad {
     const { id, typed, range, joiner = '' } = asked;
     if (before.composition || !before.text.slice(range.start, range.end).startsWith(typed)) return false;
     const at = caret === null ? null : caret + joiner.length;
-    const { session, edit, events } = applyInput(
-      before,
-      { type: 'fill', id, range, text: joiner + plain, caret: at },
-      this.device.list,
-    );
-    this.moveTo(session);
+    const input: Input = { type: 'fill', id, range, text: joiner + plain, caret: at };
+    const { session, edit, events } = applyInput(before, input, this.device.list);
+    this.moveTo(session, edit);
     if (html !== null) {
       const start = range.start + joiner.length;
       this.formatted = [...this.formatted, { start, end: start + plain.length, html }];
     }
     this.show(edit!);
-    this.record(before, session.text, edit!.caret, false);
-    for (const event of events) this.tellFiring(event);
+    this.history = this.history.record(before, edit!, false);
+    for (const event of events) this.options.onFiring?.(event);
     this.tellState();
     return true;
   }
@@ -223,15 +234,14 @@ export class Pad {
   change(range: Range, replacement: string, select?: Range): void {
     if (this.session.composition) return;
     const before = this.session;
-    const caret = range.start + replacement.length;
-    this.replace({ range, replacement, caret });
-    this.record(before, this.session.text, caret, false);
+    const edit = { range, replacement, caret: range.start + replacement.length };
+    this.replace(edit);
+    this.history = this.history.record(before, edit, false);
     if (select) this.select(select);
   }
 
-  select({ start, end }: Range): void {
-    this.area.focus();
-    this.area.setSelectionRange(start, end);
+  select(range: Range): void {
+    this.surface.select(range);
     this.onSelection();
   }
 
@@ -258,35 +268,38 @@ export class Pad {
     else this.redo();
   };
 
-  /** The browser's own history is empty, so it may not even ask: answer its keys here. */
   private readonly onKeyDown = (event: KeyboardEvent): void => {
-    if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
-    const key = event.key.toLowerCase();
-    if (key !== 'z' && key !== 'y') return;
-    event.preventDefault();
-    if (key === 'y' || event.shiftKey) this.redo();
-    else this.undo();
+    if (event.isComposing) return;
+    if (this.options.onKey?.(event) || this.undoKey(event)) event.preventDefault();
   };
+
+  /** The browser's own history is empty, so it may not even ask: its keys are answered here. */
+  private undoKey({ ctrlKey, metaKey, altKey, shiftKey, key: typed }: KeyboardEvent): boolean {
+    const key = typed.toLowerCase();
+    if (!(ctrlKey || metaKey) || altKey || (key !== 'z' && key !== 'y')) return false;
+    if (key === 'y' || shiftKey) this.redo();
+    else this.undo();
+    return true;
+  }
 
   private readonly onInput = (event: Event): void => {
     const { inputType, isComposing } = event as InputEvent;
-    this.follow(isComposing ? 'composing' : (HOW[inputType] ?? 'other'));
+    this.observe(isComposing ? 'composing' : (HOW[inputType] ?? 'other'));
   };
 
   private readonly onCompositionEnd = (): void => {
-    if (this.area.value !== this.session.text) this.follow('composing');
-    const before = this.session.composition?.before;
-    if (!before) return;
-    const natural = this.session.text;
-    const caret = this.session.caret.end;
-    this.give({ type: 'composition-end' }, before, natural, caret, true);
+    if (this.surface.text !== this.session.text) this.observe('composing');
+    const composed = composedIn(this.session);
+    if (!composed) return;
+    const { before, range, text } = composed;
+    const edit: Edit = { range, replacement: text, caret: this.session.caret.end };
+    this.give({ type: 'composition-end' }, { before, edit }, true);
   };
 
   private readonly onSelection = (): void => {
-    const { area, session } = this;
-    if (area.ownerDocument.activeElement !== area || session.composition) return;
-    if (area.value !== session.text) return;
-    const caret = { start: area.selectionStart, end: area.selectionEnd };
+    const { surface, session } = this;
+    const caret = surface.selection;
+    if (!caret || session.composition || surface.text !== session.text) return;
     if (caret.start === session.caret.start && caret.end === session.caret.end) return;
     this.session = applyInput(session, { type: 'caret', caret }, this.device.list).session;
     this.isTyping = false;
@@ -294,38 +307,50 @@ export class Pad {
   };
 
   /** Tells the session what the browser has just done to the field. */
-  private follow(how: 'typing' | 'composing' | 'backspace' | 'paste' | 'other'): void {
+  private observe(how: 'typing' | 'composing' | 'backspace' | 'paste' | 'other'): void {
     const before = this.session;
-    const natural = this.area.value;
-    const caret = this.area.selectionEnd;
-    const { range, inserted } = differenceAt(before.text, natural, caret);
-    const input: Input = { type: 'edit', range, text: inserted, how, caret };
+    const edit = differenceAt(before.text, this.surface.text, this.surface.caret);
+    const { range, replacement: text, caret } = edit;
+    const input: Input = { type: 'edit', range, text, how, caret };
     if (how === 'composing') {
-      this.moveTo(applyInput(before, input, this.device.list).session);
+      this.moveTo(applyInput(before, input, this.device.list).session, edit);
       this.isTyping = true;
       this.tellState();
     } else {
-      this.give(input, before, natural, caret, how === 'typing');
+      this.shiftFormatted(edit);
+      this.give(input, { before, edit }, how === 'typing');
     }
   }
 
-  private give(input: Input, before: TypingSession, natural: string, caret: number, joins: boolean): void {
+  /**
+   * Gives an input to the session. `shown`: the edit that stands in the field already, and the session before it; it is
+   * in the history when this returns. `joins`: it may join the typing before it.
+   */
+  private give(input: Input, shown: { before: TypingSession; edit: Edit } | null, joins: boolean): void {
     const { session, edit, events, told } = applyInputOnDevice(this.session, input, this.device.list);
-    this.moveTo(session);
+    const before = shown?.before ?? this.session;
+    this.moveTo(session, edit);
     this.isTyping =
       input.type === 'composition-end' || (input.type === 'edit' && input.how !== 'paste' && input.how !== 'other');
     if (edit) this.show(edit);
-    const isTakenBack = events.some(({ type: what }) => what === 'taken-back');
-    if (edit && natural !== before.text && !isTakenBack) {
-      this.record(before, natural, caret, joins);
-      const at = { ...before, text: natural, caret: { start: caret, end: caret } };
-      this.record(at, session.text, edit.caret, false);
-    } else {
-      this.record(before, session.text, session.caret.end, joins && !edit);
-    }
+    this.remember(before, shown?.edit ?? null, edit, isOneStep(input, events), joins);
     this.tellWhatCame(input, events.length > 0, told);
-    for (const event of events) this.tellFiring(event);
+    for (const event of events) this.options.onFiring?.(event);
     this.tellState();
+  }
+
+  /** What was typed and what came of it are two steps to undo; taken by a tap, or taken back, they are one. */
+  private remember(before: TypingSession, shown: Edit | null, edit: Edit | null, isOne: boolean, joins: boolean): void {
+    if (shown && edit && isOne) {
+      this.history = this.history.record(before, joinEdits(shown, edit, before.text, this.session.text), false);
+      return;
+    }
+    if (shown) this.history = this.history.record(before, shown, joins);
+    if (!edit) return;
+    const natural = shown
+      ? { text: applyEdit(before.text, shown), caret: { start: shown.caret, end: shown.caret } }
+      : before;
+    this.history = this.history.record(natural, edit, false);
   }
 
   /** Tells why nothing fired, and what could have been had by a code. */
@@ -336,9 +361,10 @@ export class Pad {
       isTyped && !hasFired ? (Array.from(text.slice(Math.max(0, caret.start - 2), caret.start)).at(-1) ?? '') : '';
     const isEnd = last !== '' && !/[\p{L}\p{N}\p{M}]/u.test(last);
     const end = caret.start - last.length;
-    this.listener.onTold?.(told, isEnd && this.device.list.isDelimiter(last) ? this.device.refusedAt(text, end) : null);
+    const isRefused = isEnd && this.device.list.isDelimiter(last);
+    this.options.onExplained?.(told, isRefused ? this.device.refusedAt(text, end) : null);
     const missed = isEnd ? this.chances?.endingAt(text, end, quiet) : null;
-    if (missed) this.listener.onMissed?.(missed);
+    if (missed) this.options.onMissed?.(missed);
   }
 
   private step(step: { edit: Edit; history: UndoHistory } | null): void {
@@ -350,32 +376,27 @@ export class Pad {
   /** An edit of ours that nobody typed: nothing in it fires. */
   private replace(edit: Edit): void {
     const { range, replacement: text, caret } = edit;
-    this.moveTo(applyInput(this.session, { type: 'edit', range, text, how: 'other', caret }, this.device.list).session);
+    const input: Input = { type: 'edit', range, text, how: 'other', caret };
+    this.moveTo(applyInput(this.session, input, this.device.list).session, edit);
     this.isTyping = false;
     this.show(edit);
     this.tellState();
   }
 
-  /** What was formatted stays so as long as it is not cut into. */
-  private moveTo(session: TypingSession): void {
-    const before = this.session.text;
+  /** The session after an edit. */
+  private moveTo(session: TypingSession, edit: Edit | null): void {
     this.session = session;
-    if (this.formatted.length === 0 || before === session.text) return;
-    const { range, inserted } = difference(before, session.text);
-    this.formatted = shiftFormatted(this.formatted, range, inserted.length);
+    if (edit) this.shiftFormatted(edit);
   }
 
-  private record(before: TypingSession, text: string, caret: number, joins: boolean): void {
-    this.history = this.history.record(before, { text, caret }, joins);
-  }
-
-  private tellFiring(event: PadEvent): void {
-    this.listener.onFiring(event);
+  /** What was formatted stays so as long as it is not cut into. */
+  private shiftFormatted({ range, replacement }: Edit): void {
+    if (this.formatted.length > 0) this.formatted = shiftFormatted(this.formatted, range, replacement.length);
   }
 
   private tellState(): void {
     const { session, history } = this;
-    this.listener.onState({
+    this.options.onState?.({
       text: session.text,
       caret: session.caret,
       offers: this.isTyping ? offersOf(session, this.device.list) : [],
@@ -385,14 +406,16 @@ export class Pad {
     });
   }
 
-  private show({ range, replacement, caret }: Edit): void {
-    const { area } = this;
-    const isAtEnd = range.end === area.value.length;
-    area.setRangeText(replacement, range.start, range.end, 'end');
-    area.setSelectionRange(caret, caret);
-    if (isAtEnd) area.scrollTop = area.scrollHeight;
-    if (area.value !== this.session.text) {
-      throw new Error(`the field holds ${area.value.length} units, the session ${this.session.text.length}`);
+  private show(edit: Edit): void {
+    this.surface.apply(edit);
+    const { text } = this.surface;
+    if (text !== this.session.text) {
+      throw new Error(`the field holds ${text.length} units, the session ${this.session.text.length}`);
     }
   }
+}
+
+/** Whether what was typed and what the engine made of it are one step to undo. */
+function isOneStep(input: Input, events: readonly FiringEvent[]): boolean {
+  return input.type === 'take' || events.some(({ type }) => type === 'taken-back');
 }

@@ -51,10 +51,12 @@ export class UndoHistory {
     return this.undone.length > 0;
   }
 
-  /** Notes that `before` became `after` with the caret moving as told. Equal texts are no step. */
-  record(before: { text: string; caret: Range }, after: { text: string; caret: number }, joins: boolean): UndoHistory {
-    if (before.text === after.text) return this;
-    const step = { ...difference(before.text, after.text), caretBefore: before.caret };
+  /** Notes an edit of `before`. What changes nothing is no step. `joins`: it may join the typing before it. */
+  record(before: { text: string; caret: Range }, edit: Edit, joins: boolean): UndoHistory {
+    const { range, replacement: inserted, caret: caretAfter } = edit;
+    const removed = before.text.slice(range.start, range.end);
+    if (removed === inserted) return this;
+    const step = { range, removed, inserted, caretBefore: before.caret };
     const last = this.done.at(-1);
     const follows =
       joins &&
@@ -66,11 +68,11 @@ export class UndoHistory {
       const joined = {
         ...last,
         inserted: last.inserted + step.inserted,
-        caretAfter: after.caret,
+        caretAfter,
       };
       return new UndoHistory([...this.done.slice(0, -1), joined], []);
     }
-    const added: Step = { ...step, caretAfter: after.caret, open: joins };
+    const added: Step = { ...step, caretAfter, open: joins };
     return new UndoHistory([...this.done, added].slice(-UndoHistory.limit), []);
   }
 
@@ -98,58 +100,4 @@ export class UndoHistory {
       history: new UndoHistory([...this.done, step], this.undone.slice(0, -1)),
     };
   }
-}
-
-/** The smallest replacement that turns `before` into `after`, never inside a surrogate pair. */
-export function difference(before: string, after: string): { range: Range; removed: string; inserted: string } {
-  const most = Math.min(before.length, after.length);
-  let head = 0;
-  while (head < most && before.charCodeAt(head) === after.charCodeAt(head)) head += 1;
-  if (head > 0 && isHighSurrogate(before.charCodeAt(head - 1))) head -= 1;
-  let tail = 0;
-  while (
-    tail < most - head &&
-    before.charCodeAt(before.length - 1 - tail) === after.charCodeAt(after.length - 1 - tail)
-  ) {
-    tail += 1;
-  }
-  if (tail > 0 && isLowSurrogate(before.charCodeAt(before.length - tail))) tail -= 1;
-  const range = { start: head, end: before.length - tail };
-  return {
-    range,
-    removed: before.slice(range.start, range.end),
-    inserted: after.slice(head, after.length - tail),
-  };
-}
-
-/**
- * As `difference`, for a change after which the caret stands at `caret`: of several ways to read
- * a change (one more l in hello) the one that ends there.
- */
-export function differenceAt(
-  before: string,
-  after: string,
-  caret: number,
-): { range: Range; removed: string; inserted: string } {
-  const tail = after.length - caret;
-  const isAtCaret = tail <= before.length && before.endsWith(after.slice(caret));
-  if (!isAtCaret) return difference(before, after);
-  const end = before.length - tail;
-  const most = Math.min(end, caret);
-  let start = 0;
-  while (start < most && before.charCodeAt(start) === after.charCodeAt(start)) start += 1;
-  if (start > 0 && isHighSurrogate(before.charCodeAt(start - 1))) start -= 1;
-  return {
-    range: { start, end },
-    removed: before.slice(start, end),
-    inserted: after.slice(start, caret),
-  };
-}
-
-function isHighSurrogate(unit: number): boolean {
-  return unit >= 0xd800 && unit <= 0xdbff;
-}
-
-function isLowSurrogate(unit: number): boolean {
-  return unit >= 0xdc00 && unit <= 0xdfff;
 }

@@ -10,13 +10,27 @@ interface DetailPageProps {
   /** What the page is about, so that the focus goes to its heading when that changes. */
   about: string;
   back?: { label: string; href: Href };
-  children: ReactNode;
+  /** What can be chosen or done for the whole page, beside its heading. */
+  actions?: ReactNode;
+  /** What stays at the foot while the rest scrolls. */
+  foot?: ReactNode;
+  /** Whether what is on the page scrolls by itself, as a long list does. */
+  hasOwnScroll?: boolean;
+  children?: ReactNode;
 }
 
 const TO_DEVICES = { label: 'Back to the devices', href: '/devices' as Href };
 
-/** What is open beside a list, or over it: a heading that takes the focus, the way back, and what scrolls below. */
-export function DetailPage({ title, about, back = TO_DEVICES, children }: DetailPageProps) {
+/** What is open beside a list, or over it: a heading that takes the focus, the way back, what scrolls, and a foot. */
+export function DetailPage({
+  title,
+  about,
+  back = TO_DEVICES,
+  actions,
+  foot,
+  hasOwnScroll = false,
+  children,
+}: DetailPageProps) {
   const router = useRouter();
   return (
     <View style={styles.page}>
@@ -24,10 +38,16 @@ export function DetailPage({ title, about, back = TO_DEVICES, children }: Detail
         <FocusHeading focusOn={about} variant="titleLarge" style={styles.title}>
           {title}
         </FocusHeading>
+        {actions}
       </DetailHead>
-      <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
-        {children}
-      </ScrollView>
+      {hasOwnScroll ? (
+        children
+      ) : (
+        <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
+          {children}
+        </ScrollView>
+      )}
+      {foot}
     </View>
   );
 }
@@ -36,5 +56,5 @@ const styles = StyleSheet.create({
   page: { flex: 1, minHeight: 0 },
   title: { flex: 1 },
   scroll: { flex: 1, minHeight: 0 },
-  parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 14, maxWidth: 760 },
+  parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 12, maxWidth: 760 },
 });

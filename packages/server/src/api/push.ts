@@ -1,6 +1,6 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
 
-import { PushSchema, type PushAnswer } from '@yellow-latch/core/sync';
+import { PushSchema } from '@yellow-latch/core/sync';
 
 import { asProblem, ProblemError } from '../problem';
 import type { ApiOptions } from './options';

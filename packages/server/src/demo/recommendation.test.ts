@@ -141,7 +141,7 @@ function bestOneByOne(person: typeof ansel | typeof wanda, comparison: Compariso
       (row.claims.length === 0 &&
         row.traps.every(({ severity }) => severity === 'note') &&
         !isOftenMistaken(row) &&
-        row.room.free > 0);
+        row.space.free > 0);
     const plain = plainCost(mark, { ...person, ownText });
     const aWeek = plainAWeek(plain, ownText, WORDS_A_WEEK);
     const changes = row?.changes ?? marked;
@@ -185,7 +185,7 @@ function tableOf({ rows, present, recommendation }: Comparison): string {
       .slice(0, 12)
       .map(
         (row) =>
-          `${line(`${row.mark.place} ${row.mark.marker}`, row)}, claims ${row.claims.length}, traps ${row.traps.length}, free ${row.room.free}/${row.room.of}, a new code ${row.ofNewCode.toFixed(4)} a week`,
+          `${line(`${row.mark.place} ${row.mark.marker}`, row)}, claims ${row.claims.length}, traps ${row.traps.length}, free ${row.space.free}/${row.space.of}, a new code ${row.ofNewCode.toFixed(4)} a week`,
       ),
   ].join('\n');
 }

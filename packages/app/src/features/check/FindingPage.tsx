@@ -1,13 +1,12 @@
 import type { FindingType, Fix, TriedFix } from '@yellow-latch/core/clash';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { DetailPage } from '@/frame/DetailPage';
 import { useAudit } from '@/answers/audit/AuditProvider';
 import { GROUP_TITLES, tellDone, tellFix } from '@/answers/audit/sentences';
-import { DetailHead } from '@/look/DetailHead';
-import { FocusHeading } from '@/look/FocusHeading';
 import { FACES, STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
@@ -58,75 +57,70 @@ export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
   };
   const code = codes.codeOf(id);
   return (
-    <View style={styles.page}>
-      <DetailHead back="Back to the findings" onBack={back}>
-        <FocusHeading focusOn={`${id} ${type}`} variant="titleLarge" style={styles.title}>
-          {GROUP_TITLES[type]}
-        </FocusHeading>
-      </DetailHead>
-      <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
-        <FindingHead finding={shown} codes={codes} />
-        {state.phase === 'failed' && (
-          <View role="alert" style={styles.also}>
-            <Text variant="bodyMedium" style={[styles.title, { color: palette.alarm }]}>
-              The check has stopped by itself: neither evidence nor fixes are to be had.
-            </Text>
-            <Button mode="outlined" onPress={() => client.restart()} contentStyle={styles.tall}>
-              Start it again
-            </Button>
-          </View>
-        )}
-        {wasRenewed && (
-          <Text role="status" variant="bodyMedium" style={{ color: palette.inkSoft }}>
-            The list has changed meanwhile; this was worked out anew.
+    <DetailPage
+      title={GROUP_TITLES[type]}
+      about={`${id} ${type}`}
+      back={{ label: 'Back to the findings', href: '/check' }}
+      foot={
+        <View style={[styles.foot, { borderColor: palette.line, backgroundColor: palette.ground }]}>
+          <Leave finding={brief ?? null} left={left?.left ?? null} code={code} onDone={back} />
+          <Text variant="bodyMedium" numberOfLines={1} style={styles.chosen}>
+            {chosen && tellFix(chosen.fix, id, codes.shortcutOf).label}
           </Text>
-        )}
-        {left && (
-          <Text variant="bodyMedium">
-            <Text style={STRONG}>Left as it is: </Text>
-            {left.left.reason}
+          {chosen && <LatchButton label="Do this" icon="check" onPress={() => void apply(chosen)} />}
+        </View>
+      }
+    >
+      <FindingHead finding={shown} codes={codes} />
+      {state.phase === 'failed' && (
+        <View role="alert" style={styles.also}>
+          <Text variant="bodyMedium" style={[styles.title, { color: palette.alarm }]}>
+            The check has stopped by itself: neither evidence nor fixes are to be had.
           </Text>
-        )}
-
-        <PartHeading
-          number={isGuided ? 1 : null}
-          title="Why"
-          hint="This is the evidence. Nothing is found without it."
-        />
-        {finding ? <Evidence finding={finding} codes={codes} /> : <Text variant="bodyMedium">Looking it up…</Text>}
-
-        <PartHeading
-          number={isGuided ? 2 : null}
-          title="What would help"
-          hint="Each was tried on your list. Choose one and see what it changes."
-        />
-        <Fixes
-          about={id}
-          fixes={finding ? fixes : undefined}
-          chosen={chosen ?? null}
-          onChoose={(fix) => setChosenName(nameOf(fix))}
-          codes={codes}
-          isGuided={isGuided}
-        />
-        <View style={styles.also}>
-          <Button
-            mode="text"
-            icon="pencil"
-            contentStyle={styles.tall}
-            onPress={() => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
-          >
-            Open {code} itself
+          <Button mode="outlined" onPress={() => client.restart()} contentStyle={styles.tall}>
+            Start it again
           </Button>
         </View>
-      </ScrollView>
-      <View style={[styles.foot, { borderColor: palette.line, backgroundColor: palette.ground }]}>
-        <Leave finding={brief ?? null} left={left?.left ?? null} code={code} onDone={back} />
-        <Text variant="bodyMedium" numberOfLines={1} style={styles.chosen}>
-          {chosen && tellFix(chosen.fix, id, codes.shortcutOf).label}
+      )}
+      {wasRenewed && (
+        <Text role="status" variant="bodyMedium" style={{ color: palette.inkSoft }}>
+          The list has changed meanwhile; this was worked out anew.
         </Text>
-        {chosen && <LatchButton label="Do this" icon="check" onPress={() => void apply(chosen)} />}
+      )}
+      {left && (
+        <Text variant="bodyMedium">
+          <Text style={STRONG}>Left as it is: </Text>
+          {left.left.reason}
+        </Text>
+      )}
+
+      <PartHeading number={isGuided ? 1 : null} title="Why" hint="This is the evidence. Nothing is found without it." />
+      {finding ? <Evidence finding={finding} codes={codes} /> : <Text variant="bodyMedium">Looking it up…</Text>}
+
+      <PartHeading
+        number={isGuided ? 2 : null}
+        title="What would help"
+        hint="Each was tried on your list. Choose one and see what it changes."
+      />
+      <Fixes
+        about={id}
+        fixes={finding ? fixes : undefined}
+        chosen={chosen ?? null}
+        onChoose={(fix) => setChosenName(nameOf(fix))}
+        codes={codes}
+        isGuided={isGuided}
+      />
+      <View style={styles.also}>
+        <Button
+          mode="text"
+          icon="pencil"
+          contentStyle={styles.tall}
+          onPress={() => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
+        >
+          Open {code} itself
+        </Button>
       </View>
-    </View>
+    </DetailPage>
   );
 }
 
@@ -148,10 +142,7 @@ function PartHeading({ number, title, hint }: { number: number | null; title: st
 }
 
 const styles = StyleSheet.create({
-  page: { flex: 1, minHeight: 0 },
   title: { flex: 1 },
-  scroll: { flex: 1, minHeight: 0 },
-  parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 12, maxWidth: 760 },
   part: { borderTopWidth: 1.5, paddingTop: 10, marginTop: 8 },
   also: { flexDirection: 'row' },
   foot: { flexDirection: 'row', alignItems: 'center', padding: 10, borderTopWidth: 1 },

@@ -5,11 +5,10 @@ import { useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { DetailPage } from '@/frame/DetailPage';
 import { counted } from '@/answers/audit/sentences/words';
 import { useAnswer } from '@/answers/effort/useAnswer';
 import { tellMark } from '@/answers/effort/words';
-import { DetailHead } from '@/look/DetailHead';
-import { FocusHeading } from '@/look/FocusHeading';
 import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { Tick } from '@/look/Tick';
@@ -67,13 +66,11 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
   const back = () => router.navigate('/check/conventions');
   if (!mark || !plan) {
     return (
-      <View style={styles.page}>
-        <DetailHead back="Back to the conventions" onBack={back}>
-          <FocusHeading focusOn="gone" variant="titleLarge" style={styles.title}>
-            There is no such marker
-          </FocusHeading>
-        </DetailHead>
-      </View>
+      <DetailPage
+        title="There is no such marker"
+        about="gone"
+        back={{ label: 'Back to the conventions', href: '/check/conventions' }}
+      ></DetailPage>
     );
   }
   const toggle = (id: string) => {
@@ -93,12 +90,12 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
     back();
   };
   return (
-    <View style={styles.page}>
-      <DetailHead back="Back to the conventions" onBack={back}>
-        <FocusHeading focusOn={`${place} ${marker}`} variant="titleLarge" style={styles.title}>
-          {`What would change: ${tellMark(mark)}`}
-        </FocusHeading>
-      </DetailHead>
+    <DetailPage
+      title={`What would change: ${tellMark(mark)}`}
+      about={`${place} ${marker}`}
+      back={{ label: 'Back to the conventions', href: '/check/conventions' }}
+      hasOwnScroll
+    >
       <FlatList<Row>
         data={rows}
         keyExtractor={(row) => (row.type === 'recode' ? row.recode.id : row.cannot.id)}
@@ -157,12 +154,11 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
           </Text>
         )}
       </View>
-    </View>
+    </DetailPage>
   );
 }
 
 const styles = StyleSheet.create({
-  page: { flex: 1, minHeight: 0 },
   title: { flex: 1 },
   list: { paddingBottom: 24, maxWidth: 792 },
   head: { paddingHorizontal: 16, paddingBottom: 8, gap: 8 },

@@ -6,14 +6,13 @@ import { useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { DetailPage } from '@/frame/DetailPage';
 import { counted } from '@/answers/audit/sentences/words';
 import { useAnswer } from '@/answers/effort/useAnswer';
 import { useEffortRequest } from '@/answers/effort/useEffortRequest';
 import { tellDuration, tellMark } from '@/answers/effort/words';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { CodePlate } from '@/look/CodePlate';
-import { DetailHead } from '@/look/DetailHead';
-import { FocusHeading } from '@/look/FocusHeading';
 import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
@@ -79,13 +78,13 @@ export default function ConventionsPage() {
   const recommended = comparison?.recommendation;
   const firstStep = comparison?.firstStep ?? null;
   return (
-    <View style={styles.page}>
-      <DetailHead back="Back to the findings" onBack={() => router.navigate('/check')}>
-        <FocusHeading focusOn="conventions" variant="titleLarge" style={styles.title}>
-          Conventions
-        </FocusHeading>
-        <ChoiceChip label="For" value={scopeText} choices={scopeChoices(sets, shortcuts)} onChange={setScope} />
-      </DetailHead>
+    <DetailPage
+      title="Conventions"
+      about="conventions"
+      back={{ label: 'Back to the findings', href: '/check' }}
+      actions={<ChoiceChip label="For" value={scopeText} choices={scopeChoices(sets, shortcuts)} onChange={setScope} />}
+      hasOwnScroll
+    >
       <FlatList<MarkCost>
         data={isWhole ? rows : rows.slice(0, AT_FIRST)}
         keyExtractor={({ mark }) => markKey(mark)}
@@ -194,7 +193,7 @@ export default function ConventionsPage() {
           ) : null
         }
       />
-    </View>
+    </DetailPage>
   );
 }
 
@@ -212,8 +211,6 @@ function sorted(comparison: Comparison | null, sort: Sort, kinds: 'signs' | 'all
 }
 
 const styles = StyleSheet.create({
-  page: { flex: 1, minHeight: 0 },
-  title: { flex: 1 },
   list: { paddingBottom: 24, maxWidth: 792 },
   head: { paddingHorizontal: 16, paddingBottom: 8, gap: 12 },
   card: { borderWidth: 1.5, borderRadius: 8, padding: 14, gap: 8 },

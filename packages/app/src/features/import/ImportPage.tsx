@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -6,9 +5,8 @@ import { Button, Text } from 'react-native-paper';
 import { LARGEST_FILE } from '@/answers/exchange/limits';
 import { takeIncoming } from '@/parts/incoming';
 import { FileButton } from '@/look/FileButton';
-import { DetailHead } from '@/look/DetailHead';
+import { DetailPage } from '@/frame/DetailPage';
 import { Field } from '@/look/Field';
-import { FocusHeading } from '@/look/FocusHeading';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 import { useMay } from '@/frame/replica/ReplicaProvider';
@@ -25,7 +23,6 @@ const ACCEPT = '.csv,.tsv,.txt,.md,.json,text/*,application/json';
 /** Files and pasted lists on their way in: nothing is written until one has seen what would become of every row. */
 export function ImportPage() {
   const palette = usePalette();
-  const router = useRouter();
   const importer = useImport();
   const canEdit = useMay() === 'edit';
   const { source, openText, openFile } = importer;
@@ -39,40 +36,44 @@ export function ImportPage() {
   }, [openText, openFile]);
   return (
     <DropZone onFile={(file) => void openFile(file)}>
-      <DetailHead back="Back to the list" onBack={() => router.navigate('/')}>
-        <FocusHeading focusOn="import" variant="titleLarge" style={styles.title}>
-          Bring in
-        </FocusHeading>
-        {source && (
-          <Button mode="text" onPress={importer.close} contentStyle={styles.tall}>
-            Another file
-          </Button>
+      <DetailPage
+        title="Bring in"
+        about="import"
+        back={{ label: 'Back to the list', href: '/' }}
+        actions={
+          source && (
+            <Button mode="text" onPress={importer.close} contentStyle={styles.tall}>
+              Another file
+            </Button>
+          )
+        }
+        hasOwnScroll
+      >
+        {!canEdit ? (
+          <Text variant="bodyMedium" style={styles.told}>
+            This device may use the list, not change it.
+          </Text>
+        ) : source === null ? (
+          <Start importer={importer} />
+        ) : (
+          <View style={styles.page}>
+            <Understanding importer={importer} />
+            {importer.result === null ? (
+              <Text role="status" variant="bodyMedium" style={styles.told}>
+                Reading {source.name}…
+              </Text>
+            ) : 'type' in importer.result ? (
+              <Text role="alert" variant="bodyLarge" style={[styles.told, { color: palette.alarm }]}>
+                {importer.result.type === 'failed'
+                  ? 'Reading it has failed on this device. Nothing was brought in; your list is as it was. Try again, or cut the file in parts.'
+                  : tellFileProblem(importer.result)}
+              </Text>
+            ) : (
+              <PreviewList key={source.serial} importer={importer} preview={importer.result} />
+            )}
+          </View>
         )}
-      </DetailHead>
-      {!canEdit ? (
-        <Text variant="bodyMedium" style={styles.told}>
-          This device may use the list, not change it.
-        </Text>
-      ) : source === null ? (
-        <Start importer={importer} />
-      ) : (
-        <View style={styles.page}>
-          <Understanding importer={importer} />
-          {importer.result === null ? (
-            <Text role="status" variant="bodyMedium" style={styles.told}>
-              Reading {source.name}…
-            </Text>
-          ) : 'type' in importer.result ? (
-            <Text role="alert" variant="bodyLarge" style={[styles.told, { color: palette.alarm }]}>
-              {importer.result.type === 'failed'
-                ? 'Reading it has failed on this device. Nothing was brought in; your list is as it was. Try again, or cut the file in parts.'
-                : tellFileProblem(importer.result)}
-            </Text>
-          ) : (
-            <PreviewList key={source.serial} importer={importer} preview={importer.result} />
-          )}
-        </View>
-      )}
+      </DetailPage>
     </DropZone>
   );
 }

@@ -2,13 +2,12 @@ import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
 import { LIMITS, type KeyboardUse } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { DetailPage } from '@/frame/DetailPage';
 import { keyboardOf, layoutOf } from '@/answers/effort/keyboards';
 import { ChoiceSheet } from '@/look/ChoiceSheet';
-import { DetailHead } from '@/look/DetailHead';
-import { FocusHeading } from '@/look/FocusHeading';
 import { useList, useWrite } from '@/frame/replica/ReplicaProvider';
 import { useChoose } from '@/frame/replica/useChoose';
 
@@ -51,97 +50,94 @@ export default function KeyboardsPage() {
   const isOwn = ownKeyboards.some(({ id }) => id === shown.use.keyboard);
   const measuredLayout = measured === null ? undefined : known[measured]?.layout;
   return (
-    <View style={styles.page}>
-      <DetailHead back="Back to the findings" onBack={() => router.navigate('/check')}>
-        <FocusHeading focusOn="keyboards" variant="titleLarge" style={styles.title}>
-          Keyboards in use
-        </FocusHeading>
-      </DetailHead>
-      <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
-        <Text variant="bodyMedium">
-          What a code costs is reckoned on these, each by its part, without word prediction.
-        </Text>
-        <View role="radiogroup" aria-label="Keyboard shown" style={styles.cards}>
-          {known.map(({ use, layout }, index) => (
-            <UseCard
-              key={use.keyboard}
-              use={use}
-              name={layout?.name ?? 'A keyboard that is gone'}
-              parts={parts}
-              isShown={shown.use === use}
-              onShow={() => setShownIndex(index)}
-              onRemove={keyboards.length > 1 ? () => change(index, null) : null}
-              onChange={(next) => change(index, next)}
-              onMeasure={() => setMeasured(index)}
-            />
-          ))}
+    <DetailPage
+      title="Keyboards in use"
+      about="keyboards"
+      back={{ label: 'Back to the findings', href: '/check' }}
+      foot={
+        <>
+          <ChoiceSheet
+            title="Another keyboard"
+            value={null}
+            choices={free}
+            isOpen={isAdding}
+            onClose={() => setAdding(false)}
+            onChange={(id: string | null) => {
+              if (id !== null)
+                void choose({ keyboards: [...keyboards, { keyboard: id, share: 1, pace: 1, device: deviceOf(id) }] });
+            }}
+          />
+          <PaceSheet
+            keyboard={measuredLayout ? keyboardOf(known[measured!]!.use.keyboard, measuredLayout) : null}
+            onClose={() => setMeasured(null)}
+            onKeep={(pace) => {
+              change(measured!, { ...known[measured!]!.use, pace });
+              setMeasured(null);
+            }}
+          />
+        </>
+      }
+    >
+      <Text variant="bodyMedium">
+        What a code costs is reckoned on these, each by its part, without word prediction.
+      </Text>
+      <View role="radiogroup" aria-label="Keyboard shown" style={styles.cards}>
+        {known.map(({ use, layout }, index) => (
+          <UseCard
+            key={use.keyboard}
+            use={use}
+            name={layout?.name ?? 'A keyboard that is gone'}
+            parts={parts}
+            isShown={shown.use === use}
+            onShow={() => setShownIndex(index)}
+            onRemove={keyboards.length > 1 ? () => change(index, null) : null}
+            onChange={(next) => change(index, next)}
+            onMeasure={() => setMeasured(index)}
+          />
+        ))}
+      </View>
+      {keyboards.length < LIMITS.keyboards && (
+        <View style={styles.actions}>
+          <Button
+            mode="outlined"
+            icon="plus"
+            onPress={() => setAdding(true)}
+            style={styles.button}
+            contentStyle={styles.tall}
+          >
+            Another keyboard
+          </Button>
         </View>
-        {keyboards.length < LIMITS.keyboards && (
+      )}
+      {shown.layout && (
+        <>
+          <WayExplorer
+            key={shown.use.keyboard}
+            keyboard={keyboardOf(shown.use.keyboard, shown.layout)}
+            sample={sampleOf(shortcuts)}
+            pace={shown.use.pace}
+          />
           <View style={styles.actions}>
             <Button
-              mode="outlined"
-              icon="plus"
-              onPress={() => setAdding(true)}
-              style={styles.button}
+              mode="text"
+              icon="pencil"
               contentStyle={styles.tall}
+              onPress={() =>
+                isOwn
+                  ? router.navigate({ pathname: '/check/keyboards/[id]', params: { id: shown.use.keyboard } })
+                  : void makeOwn()
+              }
             >
-              Another keyboard
+              {isOwn ? 'Change its keys' : 'Mine has other keys'}
             </Button>
           </View>
-        )}
-        {shown.layout && (
-          <>
-            <WayExplorer
-              key={shown.use.keyboard}
-              keyboard={keyboardOf(shown.use.keyboard, shown.layout)}
-              sample={sampleOf(shortcuts)}
-              pace={shown.use.pace}
-            />
-            <View style={styles.actions}>
-              <Button
-                mode="text"
-                icon="pencil"
-                contentStyle={styles.tall}
-                onPress={() =>
-                  isOwn
-                    ? router.navigate({ pathname: '/check/keyboards/[id]', params: { id: shown.use.keyboard } })
-                    : void makeOwn()
-                }
-              >
-                {isOwn ? 'Change its keys' : 'Mine has other keys'}
-              </Button>
-            </View>
-          </>
-        )}
-      </ScrollView>
-      <ChoiceSheet
-        title="Another keyboard"
-        value={null}
-        choices={free}
-        isOpen={isAdding}
-        onClose={() => setAdding(false)}
-        onChange={(id: string | null) => {
-          if (id !== null)
-            void choose({ keyboards: [...keyboards, { keyboard: id, share: 1, pace: 1, device: deviceOf(id) }] });
-        }}
-      />
-      <PaceSheet
-        keyboard={measuredLayout ? keyboardOf(known[measured!]!.use.keyboard, measuredLayout) : null}
-        onClose={() => setMeasured(null)}
-        onKeep={(pace) => {
-          change(measured!, { ...known[measured!]!.use, pace });
-          setMeasured(null);
-        }}
-      />
-    </View>
+        </>
+      )}
+    </DetailPage>
   );
 }
 
 const styles = StyleSheet.create({
-  page: { flex: 1, minHeight: 0 },
-  title: { flex: 1 },
-  scroll: { flex: 1, minHeight: 0 },
-  parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 12, maxWidth: 760 },
   cards: { gap: 8 },
   actions: { flexDirection: 'row' },
   button: { borderRadius: 6 },

@@ -2,13 +2,12 @@ import { LayoutSchema, type Layout } from '@yellow-latch/core/model';
 import { deletingKeyboard, savingKeyboard } from '@yellow-latch/replica/commands/list';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { DetailPage } from '@/frame/DetailPage';
 import { keyboardOf, layoutOf } from '@/answers/effort/keyboards';
-import { DetailHead } from '@/look/DetailHead';
 import { Field } from '@/look/Field';
-import { FocusHeading } from '@/look/FocusHeading';
 import { LatchButton } from '@/look/LatchButton';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
@@ -57,13 +56,11 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
   const back = () => router.navigate('/check/keyboards');
   if (!layout || !saved) {
     return (
-      <View style={styles.page}>
-        <DetailHead back="Back to the keyboards" onBack={back}>
-          <FocusHeading focusOn="gone" variant="titleLarge" style={styles.title}>
-            This keyboard is gone
-          </FocusHeading>
-        </DetailHead>
-      </View>
+      <DetailPage
+        title="This keyboard is gone"
+        about="gone"
+        back={{ label: 'Back to the keyboards', href: '/check/keyboards' }}
+      ></DetailPage>
     );
   }
   const parsed = LayoutSchema.safeParse(layout);
@@ -81,84 +78,80 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
     back();
   };
   return (
-    <View style={styles.page}>
-      <DetailHead back="Back to the keyboards" onBack={back}>
-        <FocusHeading focusOn={id} variant="titleLarge" style={styles.title}>
-          A keyboard of your own
-        </FocusHeading>
-      </DetailHead>
-      <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
+    <DetailPage
+      title="A keyboard of your own"
+      about={id}
+      back={{ label: 'Back to the keyboards', href: '/check/keyboards' }}
+      foot={
+        <View style={[styles.foot, { borderColor: palette.line }]}>
+          <Button
+            icon="trash"
+            mode="text"
+            textColor={palette.alarm}
+            onPress={() => void remove()}
+            contentStyle={styles.tall}
+          >
+            Delete
+          </Button>
+          <View style={styles.title} />
+          {parsed.success ? (
+            <LatchButton label="Save" icon="check" onPress={() => void save()} />
+          ) : (
+            <Text variant="bodyMedium">Set the rows right to save.</Text>
+          )}
+        </View>
+      }
+    >
+      <Field
+        label="Name"
+        value={layout.name}
+        onChangeText={(name) => setDraft({ ...layout, name })}
+        onBlur={() => {}}
+        onSubmit={() => void save()}
+        error={problemOf('name') && 'Give it a name of at most 60 characters.'}
+      />
+      <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+        {layout.type === 'glass'
+          ? 'The signs of each row, side by side.'
+          : 'The signs of each row, a blank between each two.'}
+      </Text>
+      {rowsOf(layout).map(({ part, at, label, text }) => (
         <Field
-          label="Name"
-          value={layout.name}
-          onChangeText={(name) => setDraft({ ...layout, name })}
+          key={label}
+          label={label}
+          isCode
+          value={text}
+          onChangeText={(next) => setDraft(withRow(layout, part, at, next))}
           onBlur={() => {}}
           onSubmit={() => void save()}
-          error={problemOf('name') && 'Give it a name of at most 60 characters.'}
+          error={problemOf(part, at) && `This row ${problemOf(part, at)!}.`}
         />
-        <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-          {layout.type === 'glass'
-            ? 'The signs of each row, side by side.'
-            : 'The signs of each row, a blank between each two.'}
-        </Text>
-        {rowsOf(layout).map(({ part, at, label, text }) => (
-          <Field
-            key={label}
-            label={label}
-            isCode
-            value={text}
-            onChangeText={(next) => setDraft(withRow(layout, part, at, next))}
-            onBlur={() => {}}
-            onSubmit={() => void save()}
-            error={problemOf(part, at) && `This row ${problemOf(part, at)!}.`}
-          />
-        ))}
-        {layout.type === 'glass' && (
-          <>
-            <Tick
-              role="checkbox"
-              isOn={layout.fallsBack}
-              onPress={() => setDraft({ ...layout, fallsBack: !layout.fallsBack })}
-            >
-              <Text variant="bodyLarge">After a space it goes back to letters</Text>
-            </Tick>
-            <Tick
-              role="checkbox"
-              isOn={layout.hasFigureRow}
-              onPress={() => setDraft({ ...layout, hasFigureRow: !layout.hasFigureRow })}
-            >
-              <Text variant="bodyLarge">It has a row of figures above the letters</Text>
-            </Tick>
-          </>
-        )}
-        {parsed.success && <WayExplorer keyboard={keyboardOf(id, parsed.data)} sample={sampleOf(shortcuts)} pace={1} />}
-      </ScrollView>
-      <View style={[styles.foot, { borderColor: palette.line }]}>
-        <Button
-          icon="trash"
-          mode="text"
-          textColor={palette.alarm}
-          onPress={() => void remove()}
-          contentStyle={styles.tall}
-        >
-          Delete
-        </Button>
-        <View style={styles.title} />
-        {parsed.success ? (
-          <LatchButton label="Save" icon="check" onPress={() => void save()} />
-        ) : (
-          <Text variant="bodyMedium">Set the rows right to save.</Text>
-        )}
-      </View>
-    </View>
+      ))}
+      {layout.type === 'glass' && (
+        <>
+          <Tick
+            role="checkbox"
+            isOn={layout.fallsBack}
+            onPress={() => setDraft({ ...layout, fallsBack: !layout.fallsBack })}
+          >
+            <Text variant="bodyLarge">After a space it goes back to letters</Text>
+          </Tick>
+          <Tick
+            role="checkbox"
+            isOn={layout.hasFigureRow}
+            onPress={() => setDraft({ ...layout, hasFigureRow: !layout.hasFigureRow })}
+          >
+            <Text variant="bodyLarge">It has a row of figures above the letters</Text>
+          </Tick>
+        </>
+      )}
+      {parsed.success && <WayExplorer keyboard={keyboardOf(id, parsed.data)} sample={sampleOf(shortcuts)} pace={1} />}
+    </DetailPage>
   );
 }
 
 const styles = StyleSheet.create({
-  page: { flex: 1, minHeight: 0 },
   title: { flex: 1 },
-  scroll: { flex: 1, minHeight: 0 },
-  parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 8, maxWidth: 760 },
   foot: { flexDirection: 'row', alignItems: 'center', padding: 10, borderTopWidth: 1 },
   tall: { minHeight: 48 },
 });

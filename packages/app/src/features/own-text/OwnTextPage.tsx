@@ -1,15 +1,14 @@
 import type { OwnTextProblem } from '@yellow-latch/core/clash';
-import { useRouter } from 'expo-router';
+
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { DetailPage } from '@/frame/DetailPage';
 import { useAudit } from '@/answers/audit/AuditProvider';
 import { deviceLabel } from '@/answers/audit/sentences';
 import { Field } from '@/look/Field';
 import { ChoiceChip } from '@/look/ChoiceChip';
-import { DetailHead } from '@/look/DetailHead';
-import { FocusHeading } from '@/look/FocusHeading';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
@@ -23,7 +22,6 @@ import { useKeptText, useReading } from '@/answers/ownText/useOwnText';
 /** Where the codes of the list would have fired in what a person wrote. The text stays on this device. */
 export default function OwnTextPage() {
   const palette = usePalette();
-  const router = useRouter();
   const { devices } = useList();
   const { state } = useAudit();
   const { kept, keep, forget } = useKeptText();
@@ -45,12 +43,12 @@ export default function OwnTextPage() {
     setProblem(null);
   };
   return (
-    <View style={styles.page}>
-      <DetailHead back="Back to the findings" onBack={() => router.navigate('/check')}>
-        <FocusHeading focusOn="own text" variant="titleLarge" style={styles.title}>
-          Your own text
-        </FocusHeading>
-      </DetailHead>
+    <DetailPage
+      title="Your own text"
+      about="own text"
+      back={{ label: 'Back to the findings', href: '/check' }}
+      hasOwnScroll
+    >
       {source === null ? (
         <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
           <Text variant="bodyMedium">
@@ -138,13 +136,11 @@ export default function OwnTextPage() {
           )}
         </View>
       )}
-    </View>
+    </DetailPage>
   );
 }
 
 const styles = StyleSheet.create({
-  page: { flex: 1, minHeight: 0 },
-  title: { flex: 1 },
   scroll: { flex: 1, minHeight: 0 },
   parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 12, maxWidth: 760 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },

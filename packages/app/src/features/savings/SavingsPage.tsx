@@ -4,13 +4,12 @@ import { useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { DetailPage } from '@/frame/DetailPage';
 import { layoutOf } from '@/answers/effort/keyboards';
 import { useAnswer } from '@/answers/effort/useAnswer';
 import { useEffortRequest } from '@/answers/effort/useEffortRequest';
 import { tellAWeek } from '@/answers/effort/words';
 import { useCodes } from '@/parts/findings/useCodes';
-import { DetailHead } from '@/look/DetailHead';
-import { FocusHeading } from '@/look/FocusHeading';
 import { STRONG } from '@/look/fonts';
 import { editing } from '@yellow-latch/replica/commands/shortcuts';
 import { useList } from '@/frame/replica/ReplicaProvider';
@@ -39,12 +38,7 @@ export default function SavingsPage() {
         : `${shortcut.code} is used ${tellAWeek(usesAWeek)}.`,
     );
   return (
-    <View style={styles.page}>
-      <DetailHead back="Back to the findings" onBack={() => router.navigate('/check')}>
-        <FocusHeading focusOn="savings" variant="titleLarge" style={styles.title}>
-          Savings
-        </FocusHeading>
-      </DetailHead>
+    <DetailPage title="Savings" about="savings" back={{ label: 'Back to the findings', href: '/check' }} hasOwnScroll>
       <FlatList<SavingItem>
         data={items}
         keyExtractor={({ key }) => key}
@@ -93,12 +87,11 @@ export default function SavingsPage() {
           ) : null;
         }}
       />
-    </View>
+    </DetailPage>
   );
 }
 
 const styles = StyleSheet.create({
-  page: { flex: 1, minHeight: 0 },
   title: { flex: 1 },
   list: { paddingBottom: 24, maxWidth: 792 },
   group: { flexDirection: 'row', alignItems: 'center', minHeight: 48, paddingHorizontal: 16, paddingTop: 12 },

@@ -1,9 +1,10 @@
 import type { Paper, SheetLayout } from '@yellow-latch/core/exchange';
-import { useRouter } from 'expo-router';
+
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { DetailPage } from '@/frame/DetailPage';
 import { useExchange } from '@/answers/exchange/useExchange';
 import { fileName, partOf, type What } from '@/parts/leaving/what';
 import { useFirstWhat, WhatChoice } from '@/parts/leaving/WhatChoice';
@@ -11,8 +12,6 @@ import { useChosen } from '@/parts/choosing';
 import { useNotice } from '@/frame/Notices';
 import { saveFile } from '@/frame/saveFile';
 import { ChoiceChip } from '@/look/ChoiceChip';
-import { DetailHead } from '@/look/DetailHead';
-import { FocusHeading } from '@/look/FocusHeading';
 import { LatchButton } from '@/look/LatchButton';
 import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 import { useKept } from '@/frame/replica/useKept';
@@ -32,7 +31,6 @@ const PAPERS: readonly { value: Paper; label: string }[] = [
 
 /** The codes on paper or in a file, to be kept in sight until the fingers know them. */
 export function SheetPage() {
-  const router = useRouter();
   const notify = useNotice();
   const ask = useExchange();
   const list = useList();
@@ -62,12 +60,7 @@ export function SheetPage() {
     };
   }, [ask, notify, what, shortcuts, sets, chosen, title, layout, paper]);
   return (
-    <View style={styles.page}>
-      <DetailHead back="Back to the list" onBack={() => router.navigate('/')}>
-        <FocusHeading focusOn="sheet" variant="titleLarge" style={styles.title}>
-          Sheet
-        </FocusHeading>
-      </DetailHead>
+    <DetailPage title="Sheet" about="sheet" back={{ label: 'Back to the list', href: '/' }} hasOwnScroll>
       <View style={styles.tools}>
         <WhatChoice value={what} onChange={setWhat} />
         <View style={styles.line}>
@@ -93,13 +86,11 @@ export function SheetPage() {
         </Button>
         <LatchButton label="Print" icon="printer" onPress={printSheet} />
       </View>
-    </View>
+    </DetailPage>
   );
 }
 
 const styles = StyleSheet.create({
-  page: { flex: 1, minHeight: 0 },
-  title: { flex: 1 },
   tools: { paddingHorizontal: 16, paddingBottom: 10, gap: 10 },
   line: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 },
   words: { flexShrink: 1 },

@@ -28,6 +28,7 @@ export default tseslint.config(
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/unbound-method': 'off',
       eqeqeq: 'error',
+      'no-nested-ternary': 'error',
     },
   },
   {

@@ -56,6 +56,8 @@ const whole = {
 };
 
 module.exports = {
+  // Machines are shared: what takes a second here takes ten there. No test waits for this long.
+  testTimeout: 60_000,
   projects: [
     inNode('core'),
     inNode('language'),

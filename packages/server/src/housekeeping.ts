@@ -166,7 +166,8 @@ export function isTimeToBeTrusted(db: Queries, now: number): boolean {
   const before: ClockNote = kept ? (JSON.parse(kept.value) as ClockNote) : { noted: newest() ?? now, leapt: null };
   const hasLeapt = now - before.noted > CLOCK_LEAP;
   const isConfirmed = before.leapt === null || now - before.leapt >= CLOCK_LEAP || now < before.noted;
-  const leapt = hasLeapt ? now : isConfirmed ? null : before.leapt;
+  const leaptBefore = isConfirmed ? null : before.leapt;
+  const leapt = hasLeapt ? now : leaptBefore;
   const value = JSON.stringify({ noted: now, leapt } satisfies ClockNote);
   db.insert(notes).values({ name: CLOCK, value }).onConflictDoUpdate({ target: notes.name, set: { value } }).run();
   return leapt === null;

@@ -333,9 +333,10 @@ function shownBefore(record: StoredRecord | undefined, { fields }: Change): Reco
   if (!record) return null;
   const { defaults } = RECORD_TYPES[record.type];
   const shown = (field: string) => record.fields[field]?.[0]?.value ?? (defaults as Record<string, unknown>)[field];
+  const deleted = isErased(record) ? 'erased' : isDeleted(record);
   const before = Object.keys(fields).map((field): [string, unknown] => [
     field,
-    field === 'deleted' ? (isErased(record) ? 'erased' : isDeleted(record)) : (shown(field) ?? null),
+    field === 'deleted' ? deleted : (shown(field) ?? null),
   ]);
   return Object.fromEntries(before);
 }

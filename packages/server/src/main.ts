@@ -5,9 +5,10 @@ import { readSettings } from './settings';
 
 try {
   const { isDemo, isOpen, ...settings } = readSettings(process.env);
+  const name = isDemo ? 'Corrie & Vale' : 'My list';
   const server = await startServer({
     ...settings,
-    openList: isOpen ? (isDemo ? 'Corrie & Vale' : 'My list') : undefined,
+    openList: isOpen ? name : undefined,
     prepare: isDemo ? seedDemo : undefined,
   });
   if (server.readOnly)

@@ -103,7 +103,7 @@ test('the stream sends what is there, then what comes, and resumes at Last-Event
   expect(await stream.next()).toMatchObject({ event: 'page', id: '0', page: { records: [] } });
   await push(1, ';a');
   const first = await stream.next();
-  expect(first).toMatchObject({ event: 'page', id: `1/${first.page.last}`, page: { through: 1, taken: 1 } });
+  expect(first).toMatchObject({ event: 'page', id: `1/${first.page.last}`, page: { through: 1, acknowledged: 1 } });
   expect(asShortcut(first.page.records[0]!).code).toBe(';a');
   stream.close();
 

@@ -146,10 +146,13 @@ function openFolder(folder: string): OpenedFolder {
   }
 }
 
+/** What Node's parser says of what is not HTTP, and what it is answered with. */
+const NOT_HTTP: Readonly<Record<string, number>> = { HPE_HEADER_OVERFLOW: 431, ERR_HTTP_REQUEST_TIMEOUT: 408 };
+
 /** What is not HTTP is answered as everything else that is wrong, and the line is cut. */
 function answerGarbage(error: NodeJS.ErrnoException, socket: Duplex): void {
   if (error.code === 'ECONNRESET' || !socket.writable) return void socket.destroy();
-  const status = error.code === 'HPE_HEADER_OVERFLOW' ? 431 : error.code === 'ERR_HTTP_REQUEST_TIMEOUT' ? 408 : 400;
+  const status = NOT_HTTP[error.code ?? ''] ?? 400;
   const body = JSON.stringify({ type: '/problems/not-http', title: 'The request could not be read', status });
   socket.end(
     `HTTP/1.1 ${status} ${STATUS_CODES[status]}\r\nContent-Type: application/problem+json\r\nX-Content-Type-Options: nosniff\r\nContent-Length: ${Buffer.byteLength(body)}\r\nConnection: close\r\n\r\n${body}`,

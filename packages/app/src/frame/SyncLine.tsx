@@ -34,8 +34,8 @@ export function tellSync(
   if (phase === 'away' || phase === 'out') {
     const since = inStepAt === null ? '' : ` since ${tellMoment(inStepAt, now)}`;
     const why = trouble ?? `no server${since}`;
-    const text =
-      waiting > 0 ? `${changes} waiting, ${why}` : trouble ? `${trouble}; kept here` : `No server${since}; kept here`;
+    const calm = `${trouble ?? `No server${since}`}; kept here`;
+    const text = waiting > 0 ? `${changes} waiting, ${why}` : calm;
     return { icon: 'cloud-off', text };
   }
   if (phase === 'starting') return { icon: 'refresh', text: 'Looking for the server' };

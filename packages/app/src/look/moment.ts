@@ -18,5 +18,6 @@ export function tellAgo(moment: number, now = Date.now()): string {
   const hours = Math.round(minutes / 60);
   if (hours < 24) return hours === 1 ? 'an hour ago' : `${hours} hours ago`;
   const days = Math.round(hours / 24);
-  return days === 1 ? 'yesterday' : days < 30 ? `${days} days ago` : `on ${tellMoment(moment, now).split(',')[0]!}`;
+  if (days === 1) return 'yesterday';
+  return days < 30 ? `${days} days ago` : `on ${tellMoment(moment, now).split(',')[0]!}`;
 }

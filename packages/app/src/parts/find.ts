@@ -173,13 +173,12 @@ function swapped(term: string): string[] {
 function newIndex(): MiniSearch<Shortcut> {
   return new MiniSearch<Shortcut>({
     fields: ['expansion', 'note'],
-    extractField: (shortcut, field) =>
-      field === 'expansion' ? shownText(shortcut) : field === 'note' ? shortcut.note : shortcut.id,
+    extractField: (shortcut, field) => (field === 'expansion' ? shownText(shortcut) : shortcut[field as 'note' | 'id']),
     tokenize: (text) => text.match(WORDS) ?? [],
     processTerm: matchKey,
     searchOptions: {
       prefix: true,
-      fuzzy: (term) => (!isForgiven(term) ? 0 : term.length === FORGIVEN ? 0.25 : 0.2),
+      fuzzy: (term) => isForgiven(term) && (term.length === FORGIVEN ? 0.25 : 0.2),
       combineWith: 'AND',
     },
   });

@@ -31,7 +31,8 @@ export function faultsOf(
     faults.push({ fault: 'double space', start: index, end: index + blanks.length, better: ' ' });
   }
   const text = expansion.trim();
-  const link = kind === 'link' ? text : LINK.test(text) ? text.split(/\s/u)[0]! : null;
+  const linkIn = LINK.test(text) ? text.split(/\s/u)[0]! : null;
+  const link = kind === 'link' ? text : linkIn;
   if (link !== null && !isLink(link)) {
     faults.push({ fault: 'link that does not parse', start: 0, end: expansion.length });
   }

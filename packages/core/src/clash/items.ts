@@ -1,4 +1,5 @@
 import { byAge, settleRules, type FiringEntry, type RuledList } from '../fire';
+import { compareUnits } from '../model';
 import { MOST_EXAMPLES, type Slip } from './finding';
 import { Groups } from './groups';
 import { itemOf, type AuditedShortcut, type Item } from './item';
@@ -28,7 +29,7 @@ export class Items {
   ) {
     const entries = settleRules(list);
     list.shortcuts.forEach((shortcut, i) => this.take(shortcut, entries[i]!));
-    const sorted = [...this.all()].sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : byAge(a, b)));
+    const sorted = [...this.all()].sort((a, b) => compareUnits(a.key, b.key) || byAge(a, b));
     this.sortedEntries = sorted.map(({ entry }) => entry);
     for (const groups of [this.sameKey, this.sameSkeleton, this.sameExpansion]) groups.sort();
     this.keys = sorted.map(({ key }) => key);

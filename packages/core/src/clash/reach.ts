@@ -32,8 +32,9 @@ function tryBehind(lead: string, entry: FiringEntry, list: CompiledList): Tried 
   if (fired.some(({ id }) => id === entry.id)) return null;
   const first = fired[0];
   const begins = first !== undefined && typed.startsWith(first.typed!);
+  const where = begins ? 'beginning' : 'inside';
   return {
-    at: first === undefined ? 'nowhere' : begins ? 'beginning' : 'inside',
+    at: first === undefined ? 'nowhere' : where,
     by: first?.id ?? null,
     typed: entry.code,
     result: text.slice(lead.length),

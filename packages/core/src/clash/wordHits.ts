@@ -56,7 +56,8 @@ export class WordHits {
     const { length } = this.vocabulary.words[word]!;
     const isWhole = start === 0 && end === length;
     this.winners[word] = Math.max(NONE, indexOf(entry.id, isWhole));
-    this.kinds[word] = start > 0 ? 2 : isWhole ? 0 : 1;
+    const atStart = isWhole ? 0 : 1;
+    this.kinds[word] = start > 0 ? 2 : atStart;
   }
 
   /** Looks some of the words up again; gives the indices of the items it concerns. */

@@ -1,6 +1,8 @@
 import type { Mark, MarkerPlace } from '../model';
 import { BARE, DOUBLED } from './mark';
 
+const SIDES = ['before', 'after', 'both'] as const;
+
 /**
  * Every mark that can be made of some characters, by number: one or two of them before or after, one on
  * both sides, the doubled letter, and none. Numbers are dense, so that tables are by mark.
@@ -54,7 +56,7 @@ export class MarkIndex {
     const { length } = this.characters;
     const side = Math.floor(index / this.pairs);
     const rest = index % this.pairs;
-    const place: MarkerPlace = side === 0 ? 'before' : side === 1 ? 'after' : 'both';
+    const place: MarkerPlace = SIDES[side]!;
     const marker =
       rest < length
         ? this.characters[rest]!

@@ -182,10 +182,10 @@ describe('reading what people have', () => {
   });
 
   test('twenty columns, of which a heading names those that count', () => {
-    const names = Array.from({ length: 20 }, (_, index) =>
-      index === 7 ? 'Code' : index === 11 ? 'Text' : `c${index}`,
-    );
-    const cells = Array.from({ length: 20 }, (_, index) => (index === 7 ? ';ws' : index === 11 ? 'Mill Lane' : 'x'));
+    const names = Array.from({ length: 20 }, (_, index) => `c${index}`)
+      .with(7, 'Code')
+      .with(11, 'Text');
+    const cells = Array<string>(20).fill('x').with(7, ';ws').with(11, 'Mill Lane');
     expect(pairs(plan(`${names.join(',')}\n${cells.join(',')}\n`))).toEqual([[';ws', 'Mill Lane']]);
   });
 
@@ -460,13 +460,10 @@ describe('out and in again', () => {
           const got =
             'type' in again
               ? again.type
-              : again.rows.map((row) =>
-                  'entry' in row
-                    ? [row.entry.code, row.entry.expansion]
-                    : 'whole' in row
-                      ? [row.whole.fields.code, row.whole.fields.content.expansion]
-                      : row,
-                );
+              : again.rows.map((row) => {
+                  if ('entry' in row) return [row.entry.code, row.entry.expansion];
+                  return 'whole' in row ? [row.whole.fields.code, row.whole.fields.content.expansion] : row;
+                });
           expect({ text, got, isUnclear: 'type' in again ? null : (again.table?.isUnclear ?? false) }).toEqual({
             text,
             got: shortcuts.map(({ code, content }) => [code, content.expansion]),

@@ -202,9 +202,15 @@ function differencesOf(known: Shortcut, { fields, set }: Wanted, isWhole: boolea
         ...(saysRules(entry) ? (['rules'] as const) : []),
       ];
   const differs = says.filter((field) => field !== 'setId' && !isSame(known[field], fields[field]));
-  const setId = set === null ? null : set && set.in !== 'new' ? set.id : undefined;
+  const idOfSet = set && set.in !== 'new' ? set.id : undefined;
+  const setId = set === null ? null : idOfSet;
   const movesSet = set !== undefined && (isWhole || set !== null) && setId !== known.setId;
   return movesSet ? [...differs, 'setId'] : differs;
+}
+
+/** The set that a table names; a new one, where the list has none of that name. */
+function setOf(name: string, known: { readonly id: string } | undefined): WantedSet {
+  return known ? { in: 'list', id: known.id } : { in: 'new', name: name.trim() };
 }
 
 function saysRules(entry: Entry | null): boolean {
@@ -232,12 +238,8 @@ function wantedOfWhole(
 ): Wanted | Unwanted {
   const fault = faultIn(fields.code, fields.content);
   if (fault) return { refusal: fault, code: fields.code, expansion: fields.content.expansion };
-  const set: WantedSet =
-    setId === null
-      ? null
-      : fileSets.some((one) => one.id === setId)
-        ? { in: 'file', id: setId }
-        : { in: 'list', id: setId };
+  const isInFile = fileSets.some((one) => one.id === setId);
+  const set: WantedSet = setId === null ? null : { in: isInFile ? 'file' : 'list', id: setId };
   return { id, fields, set, used: used ?? null, isPrivate };
 }
 
@@ -280,12 +282,7 @@ function wantedOf(entry: Entry, setByName: ReadonlyMap<string, ShortcutSet>): Wa
       note: entry.note ?? '',
       language: entry.language ?? null,
     },
-    set:
-      entry.set === undefined
-        ? undefined
-        : known
-          ? { in: 'list', id: known.id }
-          : { in: 'new', name: entry.set.trim() },
+    set: entry.set === undefined ? undefined : setOf(entry.set, known),
     used: null,
     isPrivate: false,
   };

@@ -1,3 +1,4 @@
+import { compareUnits } from '../model';
 import { FOLDED, UNITS } from './character';
 import { FirstWords } from './firstWords';
 import type { FiringEntry } from './rules';
@@ -16,7 +17,7 @@ export function byKeyAndAge(a: Keyed, b: Keyed): number {
 
 /** The older first. */
 export function byAge(a: { readonly id: string }, b: { readonly id: string }): number {
-  return a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
+  return compareUnits(a.id, b.id);
 }
 
 /** The order of offers: by use, then shortest, then by code. */
@@ -44,6 +45,7 @@ export interface Best {
 /** The bits of `rules`; without the first two a code fires at a delimiter. */
 export const FIRES_AT_ONCE = 1;
 export const NEVER_FIRES = 2;
+const WAYS = { instant: FIRES_AT_ONCE, offer: NEVER_FIRES, delimiter: 0 } as const;
 export const NEEDS_CAPITALS = 4;
 /** The next position has the same key. */
 export const HAS_TWIN = 8;
@@ -100,7 +102,7 @@ export class CodeTree {
       for (let at = 0; at < key.length; at += 1) this.units[start + at] = key.charCodeAt(at);
     });
     this.rules = Uint8Array.from(items, ({ key, entry }, i) => {
-      const way = entry.fires === 'instant' ? FIRES_AT_ONCE : entry.fires === 'offer' ? NEVER_FIRES : 0;
+      const way = WAYS[entry.fires];
       const match = entry.capitals === 'match' ? NEEDS_CAPITALS : 0;
       return way | match | (items[i + 1]?.key === key ? HAS_TWIN : 0);
     });

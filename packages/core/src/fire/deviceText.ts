@@ -51,8 +51,8 @@ export function deviceText(text: string, at: number, character: string, profile:
     return { rule: 'device-capital', replaces: 0, text: character.toLocaleUpperCase('en') };
   }
   if (profile.smartQuotes && (character === '"' || character === "'")) {
-    const opens = OPENS_QUOTE.test(before);
-    const text = character === '"' ? (opens ? '\u201c' : '\u201d') : opens ? '\u2018' : '\u2019';
+    const [opening, closing] = character === '"' ? ['\u201c', '\u201d'] : ['\u2018', '\u2019'];
+    const text = OPENS_QUOTE.test(before) ? opening : closing;
     return { rule: 'device-quote', replaces: 0, text };
   }
   if (profile.smartDashes && character === '-' && /(^|[^-])-$/u.test(before)) {

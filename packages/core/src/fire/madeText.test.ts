@@ -33,7 +33,8 @@ function typeByKey(typed: string, profile: DeviceProfile, look: (cells: readonly
       put(key.toUpperCase());
     else if (profile.smartQuotes && /["']/.test(key)) {
       const opens = before === '' || /[\s([{“‘]$/u.test(before);
-      put(key === '"' ? (opens ? '“' : '”') : opens ? '‘' : '’');
+      const [opening, closing] = key === '"' ? ['“', '”'] : ['‘', '’'];
+      put(opens ? opening : closing);
     } else if (profile.smartDashes && key === '-' && before.endsWith('-') && !before.endsWith('--'))
       put('—', cells.pop()!.from);
     else if (profile.smartDots && key === '.' && before.endsWith('..') && !before.endsWith('...')) {

@@ -218,7 +218,8 @@ function typeCharacter(session: TypingSession, range: Range, character: string, 
     }
   }
   const events: FiringEvent[] = [];
-  const by = match === waited ? 'waiting' : match.delimiter > 0 ? 'delimiter' : 'instant';
+  const ended = match.delimiter > 0 ? 'delimiter' : 'instant';
+  const by = match === waited ? 'waiting' : ended;
   let fired = fire(typed, match, by, events);
   for (let pass = 1; list.profile.rescans && fired.lastFiring && pass < MOST_PASSES; pass += 1) {
     const again = rescan(fired, match.start, list);

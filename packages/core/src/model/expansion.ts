@@ -7,7 +7,7 @@ export function utf8Bytes(text: string): number {
   let bytes = 0;
   for (const character of text) {
     const codePoint = character.codePointAt(0)!;
-    bytes += codePoint < 0x80 ? 1 : codePoint < 0x800 ? 2 : codePoint < 0x10000 ? 3 : 4;
+    bytes += 1 + Number(codePoint >= 0x80) + Number(codePoint >= 0x800) + Number(codePoint >= 0x10000);
   }
   return bytes;
 }

@@ -17,4 +17,5 @@ export * from './record';
 export * from './recordId';
 export * from './rules';
 export * from './inUse';
+export * from './order';
 export * from './text';

@@ -90,7 +90,8 @@ function mnemonicsOf(expansion: string, kind: string): string[] {
       .toLowerCase()
       .match(/[\p{L}\p{N}][\p{L}\p{N}\p{M}]*/gu) ?? [];
   const telling = all.filter((word) => !SMALL.has(word)).slice(0, 4);
-  const words = telling.length > 0 ? telling : all.length > 0 ? all.slice(0, 4) : kind.split(' ');
+  const small = all.length > 0 ? all.slice(0, 4) : kind.split(' ');
+  const words = telling.length > 0 ? telling : small;
   const begin = (word: string, length: number) =>
     clustersOf(word)
       .slice(0, length)

@@ -87,13 +87,8 @@ export function importing(what: Import, list: ListView, isKnown: IsKnown): Impor
     const { wanted, secret } = row;
     const code = choice.do === 'recode' ? choice.code : wanted.fields.code;
     if (row.status === 'new') return make(wanted, code, secret !== null);
-    const known = byId.get(
-      row.status === 'changed'
-        ? row.known
-        : row.by.in === 'list' && choice.do === 'replace'
-          ? row.by.id
-          : (wanted.id ?? ''),
-    );
+    const replaced = row.status === 'in use' && row.by.in === 'list' && choice.do === 'replace' ? row.by.id : null;
+    const known = byId.get(row.status === 'changed' ? row.known : (replaced ?? wanted.id ?? ''));
     if (row.status === 'changed') {
       if (known) change(known, changesTo(row.differs, wanted, sets));
     } else if (choice.do === 'replace') {

@@ -1,4 +1,4 @@
-import type { Shortcut } from '@yellow-latch/core/model';
+import { compareUnits, type Shortcut } from '@yellow-latch/core/model';
 import { generateKeyBetween } from 'fractional-indexing';
 
 import { editing } from './shortcuts';
@@ -9,7 +9,7 @@ import { keyAt } from './order';
 export function pinnedOf(shortcuts: readonly Shortcut[]): Shortcut[] {
   return shortcuts
     .filter(({ pinned }) => pinned !== null)
-    .sort((a, b) => (a.pinned! < b.pinned! ? -1 : a.pinned! > b.pinned! ? 1 : a.id < b.id ? -1 : 1));
+    .sort((a, b) => compareUnits(a.pinned!, b.pinned!) || compareUnits(a.id, b.id));
 }
 
 /** Puts a shortcut at the end of the board, or takes it off. */

@@ -68,6 +68,7 @@ export function guessDevice(): { name: string; kind: DeviceKind } {
   if (typeof matchMedia !== 'function') return { name: 'Computer', kind: 'computer' };
   const touch = matchMedia('(pointer: coarse)').matches;
   const narrow = Math.min(screen.width, screen.height) < 600;
-  const kind = !touch ? 'computer' : narrow ? 'phone' : 'tablet';
+  const held = narrow ? 'phone' : 'tablet';
+  const kind = touch ? held : 'computer';
   return { name: KIND_NAMES[kind], kind };
 }

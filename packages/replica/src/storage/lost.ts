@@ -20,14 +20,8 @@ export function writesOfLost(
     const { type, id } = record;
     const there = now.get(key);
     if (!there && isElsewhere(key)) continue;
-    const fields = isErased(record)
-      ? erasing(there)
-      : there
-        ? laterFields(record, there)
-        : isDeleted(record)
-          ? {}
-          : plainFields(record);
-    if (Object.keys(fields).length > 0) writes.push({ type, id, fields } as Write);
+    const fields = fieldsLost(record, there);
+    if (Object.keys(fields).length > 0) writes.push({ type, id, fields });
   }
   return writes;
 }
@@ -57,6 +51,12 @@ export function writesOfLostBeside(
     const fields = Object.fromEntries(Object.entries(write.fields).filter(([field]) => !own.has(field)));
     return Object.keys(fields).length > 0 ? [{ ...write, fields }] : [];
   });
+}
+
+function fieldsLost(record: StoredRecord, there: StoredRecord | undefined): Record<string, unknown> {
+  if (isErased(record)) return erasing(there);
+  if (there) return laterFields(record, there);
+  return isDeleted(record) ? {} : plainFields(record);
 }
 
 function erasing(there: StoredRecord | undefined): Record<string, unknown> {

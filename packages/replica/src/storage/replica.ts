@@ -226,7 +226,8 @@ export class Replica {
 
     const tx = this.db.transaction(['records', 'blocks', 'outbox', 'state'], 'readwrite');
     const state = await this.stateIn(tx.objectStore('state'));
-    const records = stale ? [] : copy ? [...copy.records.values()] : page.records;
+    const came = copy ? [...copy.records.values()] : page.records;
+    const records = stale ? [] : came;
     const removed = stale || copy ? [] : page.removed.map(recordKey);
     let { clock } = state;
     for (const record of records) clock = laterClock(clock, makeClock(changedAt(record), 0xffff, state.id));

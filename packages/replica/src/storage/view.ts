@@ -1,13 +1,14 @@
 import { sketchOf } from '@yellow-latch/core/expansion/sketch';
-import type {
-  ChosenConvention,
-  KeyboardUse,
-  IgnoredFinding,
-  ListFields,
-  OwnKeyboard,
-  RecordType,
-  Shortcut,
-  ShortcutSet,
+import {
+  compareUnits,
+  type ChosenConvention,
+  type KeyboardUse,
+  type IgnoredFinding,
+  type ListFields,
+  type OwnKeyboard,
+  type RecordType,
+  type Shortcut,
+  type ShortcutSet,
 } from '@yellow-latch/core/model';
 import { asRead, asShortcut, isDeleted, unsettledFields, type StoredRecord } from '@yellow-latch/core/sync';
 
@@ -74,8 +75,8 @@ export function viewOf(
     else if (record.type === 'convention') conventions.push(asRead<'convention'>(record));
     else chosen = asRead<'list'>(record);
   }
-  sets.sort((a, b) => compare(a.order, b.order) || compare(a.id, b.id));
-  shortcuts.sort((a, b) => byCode.compare(a.code, b.code) || compare(a.id, b.id));
+  sets.sort((a, b) => compareUnits(a.order, b.order) || compareUnits(a.id, b.id));
+  shortcuts.sort((a, b) => byCode.compare(a.code, b.code) || compareUnits(a.id, b.id));
   const codes = new Map(shortcuts.map(({ id, code }) => [id, code]));
   for (const [index, shortcut] of shortcuts.entries()) {
     if (!shortcut.content.template) continue;
@@ -123,7 +124,3 @@ function sharing(before: ListView, view: ListView): ListView {
 }
 
 const byCode = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
-
-function compare(a: string, b: string): number {
-  return a < b ? -1 : a > b ? 1 : 0;
-}

@@ -236,7 +236,7 @@ test('the languages, the devices and what was left are read from their records',
     { type: 'list', id: LIST_RECORD_ID, fields: chosen },
     { type: 'leftFinding', fields: left },
   ]);
-  expect(replica.read()).toMatchObject({ ...chosen, left: [left] });
+  expect(replica.read()).toMatchObject({ ...chosen, ignored: [left] });
 });
 
 describe('a page', () => {

@@ -58,13 +58,10 @@ describe('findings are sorted', () => {
 
 describe('findings are grouped', () => {
   const lines = (filter = NO_FILTER, closed: string[] = [], findings = sorted(leftOf('c', 'claimed', 'note c'))) =>
-    groupFindings(findings, shortcuts, filter, new Set(closed)).map((item) =>
-      item.type === 'group'
-        ? `${item.of}: ${item.count}`
-        : item.type === 'left-group'
-          ? `left: ${item.count}`
-          : item.key,
-    );
+    groupFindings(findings, shortcuts, filter, new Set(closed)).map((item) => {
+      if (item.type === 'group') return `${item.of}: ${item.count}`;
+      return item.type === 'left-group' ? `left: ${item.count}` : item.key;
+    });
 
   test('by type, that with the worst first, what was left last and closed', () => {
     expect(lines()).toEqual(['word: 2', 'word a', 'word b', 'same code: 1', 'same code b', 'left: 1']);

@@ -26,10 +26,13 @@ export function pastedSource(text: string): OwnTextSource {
 export async function fileSource(file: File): Promise<OwnTextSource | OwnTextProblem> {
   if (file.size > LARGEST_TEXT) return { type: 'too-large', limit: LARGEST_TEXT, found: file.size };
   const bytes = new Uint8Array(await file.arrayBuffer());
-  const type = guessFormat(file.name);
-  const format: OwnTextFormat =
-    type === 'csv' ? { type, column: 0 } : type === 'json-lines' ? { type, field: 'text' } : { type };
-  return { name: file.name, bytes, format };
+  return { name: file.name, bytes, format: formatOf(guessFormat(file.name), 'text') };
+}
+
+/** How a text of a type is read; `field`: of JSON lines, the one that holds what was said. */
+export function formatOf(type: OwnTextFormat['type'], field: string): OwnTextFormat {
+  if (type === 'csv') return { type, column: 0 };
+  return type === 'json-lines' ? { type, field } : { type };
 }
 
 /** The field of JSON lines that most likely holds what was said. */

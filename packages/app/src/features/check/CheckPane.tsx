@@ -53,13 +53,14 @@ export default function CheckPane() {
           <CheckHead filter={filter} onFilter={setFilter} isComingBack={wasOpen && pathname === '/check'} />
         }
         ListEmptyComponent={
-          isClear ? (
-            <AllClear />
-          ) : state.result && filter !== NO_FILTER ? (
-            <Text variant="bodyLarge" style={styles.nothing}>
-              Nothing of this kind. Take a filter off to see the rest.
-            </Text>
-          ) : null
+          <>
+            {isClear && <AllClear />}
+            {!isClear && state.result && filter !== NO_FILTER && (
+              <Text variant="bodyLarge" style={styles.nothing}>
+                Nothing of this kind. Take a filter off to see the rest.
+              </Text>
+            )}
+          </>
         }
         renderItem={({ item }) => {
           switch (item.type) {

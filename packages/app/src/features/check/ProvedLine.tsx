@@ -3,6 +3,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, ProgressBar, Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
+import type { AuditResult } from '@/answers/audit/client';
 import { counted } from '@/answers/audit/sentences';
 import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
@@ -47,11 +48,7 @@ export function ProvedLine() {
       >
         <View role="status" style={styles.told}>
           <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-            {shortcuts.length === 0
-              ? 'The list is empty: there is nothing to prove.'
-              : phase === 'working' || !result
-                ? `Proving ${counted(shortcuts.length, 'shortcut')}…`
-                : `Proved at ${tellTime(result.at)} against ${result.languages.map(languageName).join(', ')} on ${counted(result.devices.length, 'device')}`}
+            {tellProved(shortcuts.length, phase === 'working' ? null : result)}
           </Text>
         </View>
         <Icon name="chevron-down" size={18} color={palette.inkSoft} />
@@ -78,6 +75,13 @@ function tellTime(at: number): string {
   const isToday = new Date(at).toDateString() === new Date().toDateString();
   const clock = new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
   return isToday ? clock : `${new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}, ${clock}`;
+}
+
+function tellProved(count: number, result: AuditResult | null): string {
+  if (count === 0) return 'The list is empty: there is nothing to prove.';
+  if (!result) return `Proving ${counted(count, 'shortcut')}…`;
+  const languages = result.languages.map(languageName).join(', ');
+  return `Proved at ${tellTime(result.at)} against ${languages} on ${counted(result.devices.length, 'device')}`;
 }
 
 const styles = StyleSheet.create({

@@ -100,13 +100,7 @@ export default function ConventionsPage() {
             />
             {!comparison && (
               <Text role="status" variant="bodyMedium">
-                {answer === undefined
-                  ? 'Weighing every marker…'
-                  : answer === null || !('type' in answer)
-                    ? 'The check has stopped by itself. Start it again under Check.'
-                    : answer.type === 'no codes'
-                      ? 'There is nothing here to mark: make some shortcuts first.'
-                      : 'Say first which keyboards you use.'}
+                {tellNoComparison(answer)}
               </Text>
             )}
             {comparison && (
@@ -208,6 +202,15 @@ function sorted(comparison: Comparison | null, sort: Sort, kinds: 'signs' | 'all
   return comparison.rows
     .filter(({ mark }) => kinds === 'all' || standsApart(mark))
     .sort((a, b) => measure(a) - measure(b) || a.secondsAWeek - b.secondsAWeek);
+}
+
+/** Why no comparison stands there (yet). */
+function tellNoComparison(answer: object | null | undefined): string {
+  if (answer === undefined) return 'Weighing every marker…';
+  if (answer === null || !('type' in answer)) return 'The check has stopped by itself. Start it again under Check.';
+  return answer.type === 'no codes'
+    ? 'There is nothing here to mark: make some shortcuts first.'
+    : 'Say first which keyboards you use.';
 }
 
 const styles = StyleSheet.create({

@@ -4,7 +4,8 @@ import type { ChoiceOption } from '@/look/ChoiceSheet';
 
 /** A scope as it stands in addresses and choices. */
 export function scopeName(scope: Scope): string {
-  return scope.of === 'list' ? 'list' : scope.of === 'set' ? `set ${scope.setId}` : `kind ${scope.kind}`;
+  if (scope.of === 'list') return 'list';
+  return scope.of === 'set' ? `set ${scope.setId}` : `kind ${scope.kind}`;
 }
 
 /** The scope of a name; what is not known is the whole list. */

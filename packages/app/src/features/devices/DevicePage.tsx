@@ -25,11 +25,10 @@ export function DevicePage({ id }: { id: string }) {
   const { replica } = useOpened();
   const device = directory && devicesIn(directory, replica.state.id).find((one) => one.id === id);
   if (!device) {
+    const waiting = isAway ? 'It is shown when the server is there.' : 'Asking the server…';
     return (
       <DetailPage title={directory ? 'This device is not in the list' : 'A device'} about={id}>
-        <Text variant="bodyLarge">
-          {directory ? 'It was signed out.' : isAway ? 'It is shown when the server is there.' : 'Asking the server…'}
-        </Text>
+        <Text variant="bodyLarge">{directory ? 'It was signed out.' : waiting}</Text>
       </DetailPage>
     );
   }

@@ -77,7 +77,8 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
       return news.length > 0;
     });
   }, [data, isDeletedOnly, list]);
-  const title = isDeletedOnly ? 'Deleted' : shortcutId ? 'History of this shortcut' : 'History';
+  const whose = shortcutId ? 'History of this shortcut' : 'History';
+  const title = isDeletedOnly ? 'Deleted' : whose;
   const back = shortcutId ? { label: 'Back to the shortcut', href: `/shortcut/${shortcutId}` as Href } : undefined;
   return (
     <DetailPage title={title} about={`${title} ${shortcutId ?? ''}`} back={back}>

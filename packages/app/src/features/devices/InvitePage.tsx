@@ -84,9 +84,13 @@ export function InvitePage() {
   const left = invitation && tellLeft(Math.min(invitation.until - now, JOIN_CODE_LASTS));
   const isHere = ['127.0.0.1', 'localhost', '[::1]'].includes(new URL(origin).hostname);
 
+  const code = address && left ? 'code' : 'lapsed';
+  const open = invitation ? code : 'asked';
+  const unjoined = problem === null ? open : 'problem';
+  const shown = joined === null ? unjoined : 'joined';
   return (
     <DetailPage title="Let a device in" about="invite">
-      {joined !== null ? (
+      {joined !== null && (
         <View role="status" style={styles.joined}>
           <Icon name="check" size={28} color={palette.ink} />
           <Text variant="titleLarge" style={STRONG}>
@@ -99,7 +103,8 @@ export function InvitePage() {
             Let another in
           </Button>
         </View>
-      ) : problem !== null ? (
+      )}
+      {shown === 'problem' && (
         <View style={styles.joined}>
           <Text role="alert" variant="bodyLarge">
             {problem}
@@ -108,7 +113,8 @@ export function InvitePage() {
             Try again
           </Button>
         </View>
-      ) : invitation && address && left ? (
+      )}
+      {shown === 'code' && invitation && address && (
         <>
           <Text variant="bodyLarge">
             Point the other device’s camera at this, or open the address there and type the code.
@@ -167,16 +173,16 @@ export function InvitePage() {
             </View>
           )}
         </>
-      ) : invitation ? (
+      )}
+      {shown === 'lapsed' && (
         <View style={styles.joined}>
           <Text variant="bodyLarge">The code has lapsed. Nobody came by it.</Text>
           <Button mode="outlined" onPress={again} contentStyle={styles.tall}>
             Make a new one
           </Button>
         </View>
-      ) : (
-        <Text variant="bodyLarge">Making a code…</Text>
       )}
+      {shown === 'asked' && <Text variant="bodyLarge">Making a code…</Text>}
     </DetailPage>
   );
 }

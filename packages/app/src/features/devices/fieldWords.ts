@@ -44,10 +44,12 @@ export function nameOfThing(type: RecordType): string {
   return THINGS[type];
 }
 
+/** What stands for no value, where that is not “none”. */
+const NOTHING_IN: Readonly<Record<string, string>> = { setId: 'no set', language: 'any' };
+
 /** A value of a field for the eye, on one line; '' where words add nothing. */
 export function tellValue(field: string, value: unknown, { sets }: Pick<ListView, 'sets'>): string {
-  if (value === null || value === undefined)
-    return field === 'setId' ? 'no set' : field === 'language' ? 'any' : 'none';
+  if (value === null || value === undefined) return NOTHING_IN[field] ?? 'none';
   switch (field) {
     case 'content':
       return shortened((value as Content).expansion, 160);

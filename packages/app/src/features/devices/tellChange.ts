@@ -26,7 +26,7 @@ export function tellChange({ record, fields, before }: LoggedChange, nameOf: Nam
   const { deleted, ...rest } = fields;
   const values = Object.entries(rest).flatMap(([field, value]) => {
     const after = tellValue(field, value, list);
-    const was = before === null ? null : field in before ? tellValue(field, before[field], list) : null;
+    const was = before !== null && field in before ? tellValue(field, before[field], list) : null;
     return after === '' || (before === null && value === null) || isEmptyRules(field, value, before)
       ? []
       : [{ field, before: was, after }];
@@ -53,16 +53,15 @@ function whatOf(deleted: unknown, before: LoggedChange['before'], fields: string
 export function tellSeveral({ changes, size, shortcuts }: ChangeGroup): string {
   const others = size - shortcuts;
   const all = shortcuts > 0 ? changes.filter(({ record }) => record.type === 'shortcut') : changes;
-  const what = all.every(({ before }) => before === null)
-    ? 'made'
-    : all.every(({ fields }) => fields.deleted === true)
-      ? 'deleted'
-      : all.every(({ fields }) => fields.deleted === false)
-        ? 'brought back'
-        : 'changed';
   const parts = [
     shortcuts > 0 ? counted(shortcuts, 'shortcut') : null,
     others > 0 ? counted(others, 'other entry', 'other entries') : null,
   ];
-  return `${parts.filter((part) => part !== null).join(' and ')} ${what} together`;
+  return `${parts.filter((part) => part !== null).join(' and ')} ${whatOfAll(all)} together`;
+}
+
+function whatOfAll(changes: readonly LoggedChange[]): string {
+  if (changes.every(({ before }) => before === null)) return 'made';
+  if (changes.every(({ fields }) => fields.deleted === true)) return 'deleted';
+  return changes.every(({ fields }) => fields.deleted === false) ? 'brought back' : 'changed';
 }

@@ -1,3 +1,4 @@
+import { counted } from '@/answers/audit/sentences/words';
 import type { DeviceInfo } from '@yellow-latch/core/sync';
 
 import { tellAgo } from '@/look/moment';
@@ -12,19 +13,14 @@ export function tellNotSet(error: unknown): string {
 
 /** How far a device has come, and when it was last heard of. */
 export function tellStep({ isHere, behind, seen }: DeviceInfo, now = Date.now()): string {
-  const step = behind === 0 ? 'in step' : behind === 1 ? '1 change behind' : `${behind} changes behind`;
+  const step = behind === 0 ? 'in step' : `${counted(behind, 'change')} behind`;
   if (isHere) return `Here now, ${step}`;
   return seen === null ? `Not heard of yet, ${step}` : `Seen ${tellAgo(seen, now)}, ${step}`;
 }
 
 /** What a device may do and which sets it gets, where that is less than everything; null: it is everything. */
 export function tellBounds({ may, subscribedSets }: Pick<DeviceInfo, 'may' | 'subscribedSets'>): string | null {
-  const sets =
-    subscribedSets === null
-      ? null
-      : subscribedSets.length === 1
-        ? 'takes 1 set'
-        : `takes ${subscribedSets.length} sets`;
+  const sets = subscribedSets && `takes ${counted(subscribedSets.length, 'set')}`;
   const parts = [may === 'use' ? 'uses only' : null, sets].filter((part) => part !== null);
   return parts.length === 0 ? null : parts.join(', ');
 }

@@ -4,19 +4,18 @@ import { useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 
 import { useNotice } from '@/frame/Notices';
-import { useOnLeaving } from '@/look/useLatest';
 import { useIsWide } from '@/look/useLook';
+import { handOver, takeIncoming } from '@/parts/incoming';
+import { tellCleaned } from '@/parts/kinds';
 import { saving } from '@yellow-latch/replica/commands/saving';
 import { deleting } from '@yellow-latch/replica/commands/shortcuts';
 import { useList, useOpened, useWrite } from '@/frame/replica/ReplicaProvider';
 import { useCommand } from '@/frame/replica/useCommand';
 
 import { formValuesOf, makeResolver, NEW_SET, newFormValues, rulesOf, tidy, type FormValues } from './form';
-import { handOver, takeIncoming } from '@/parts/incoming';
-import { tellCleaned } from '@/parts/kinds';
-
-/** What was typed into forms that were left without saving, by shortcut id or 'new'. */
-const left = new Map<string, FormValues>();
+import { useCleaning } from './useCleaning';
+import { useUnsaved } from './useUnsaved';
+import type { Draft } from './useVerdict';
 
 /** The form over one shortcut, or over a new one: its values, what was cleaned, and its actions. */
 export function useEditor(saved: Shortcut | null) {
@@ -33,11 +32,7 @@ export function useEditor(saved: Shortcut | null) {
   const [start] = useState(() => {
     const text = incoming?.type === 'text' ? withUnixNewlines(incoming.text) : null;
     const note = incoming?.type === 'text' ? (incoming.note ?? '') : '';
-    return { note, kept: left.get(place), cleaned: text === null ? null : cleanEnd(text), text };
-  });
-  const [cut, setCut] = useState<{ note: string; original: string } | null>(() => {
-    const note = start.cleaned && tellCleaned(start.cleaned);
-    return note ? { note, original: start.text! } : null;
+    return { note, cleaned: text === null ? null : cleanEnd(text), text };
   });
   const isKindChosen = useRef(false);
   // What of the list's record the person has seen: what comes in while they edit is kept beside.
@@ -51,16 +46,9 @@ export function useEditor(saved: Shortcut | null) {
   const { getValues, setValue, reset, formState } = form;
   const { isDirty } = formState;
   const isDone = useRef(false);
-
-  // Begin with what came along, or with what was left here before.
-  useEffect(() => {
-    const values = start.cleaned ? { ...newFormValues(start.cleaned.text), note: start.note } : start.kept;
-    left.delete(place);
-    if (!values) return;
-    for (const [name, value] of Object.entries(values)) {
-      setValue(name as keyof FormValues, value as never, { shouldDirty: true });
-    }
-  }, [place, setValue, start]);
+  const { forget, ...cleaning } = useCleaning(form, start.text);
+  const [came] = useState(() => (start.cleaned ? { ...newFormValues(start.cleaned.text), note: start.note } : null));
+  useUnsaved(form, place, came, isDone);
 
   // While nothing is typed here, the form follows what other devices write.
   const changed = saved?.changed;
@@ -73,40 +61,9 @@ export function useEditor(saved: Shortcut | null) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only when the record has changed
   }, [changed]);
 
-  // Leaving loses nothing: the form can be opened again as it was.
-  useOnLeaving(() => {
-    if (!isDirty || isDone.current) return;
-    left.set(place, getValues());
-    notify({
-      text: 'Not saved yet.',
-      action: {
-        label: 'Go on',
-        onPress: () =>
-          router.navigate(place === 'new' ? '/new' : { pathname: '/shortcut/[id]', params: { id: place } }),
-      },
-    });
-  });
-
-  const cleanExpansion = () => {
-    if (getValues('keepsEnd') || getValues('template')) return;
-    const original = withUnixNewlines(getValues('expansion'));
-    const cleaned = cleanEnd(original);
-    const note = tellCleaned(cleaned);
-    if (!note) return;
-    setCut({ note, original });
-    setValue('expansion', cleaned.text, { shouldDirty: true });
-  };
-
-  const putBack = () => {
-    if (!cut) return;
-    setValue('keepsEnd', true);
-    setValue('expansion', cut.original, { shouldDirty: true });
-    setCut(null);
-  };
-
   /** A first guess at the kind follows the text until the person chooses one. */
   const followExpansion = (expansion: string) => {
-    setCut(null);
+    forget();
     setValue('keepsEnd', false);
     if (!saved && !isKindChosen.current) {
       setValue('kind', guessKind(expansion, getValues('code')));
@@ -158,9 +115,7 @@ export function useEditor(saved: Shortcut | null) {
     startsWithText: start.cleaned !== null && start.cleaned.text !== '',
     lines,
     bringInLines,
-    note: cut?.note ?? null,
-    putBack,
-    cleanExpansion,
+    ...cleaning,
     followExpansion,
     chooseKind: (kind: FormValues['kind']) => {
       isKindChosen.current = true;
@@ -169,6 +124,15 @@ export function useEditor(saved: Shortcut | null) {
     save: () => void form.handleSubmit(saveValid)(),
     remove: () => void remove(),
   };
+}
+
+export type Editor = ReturnType<typeof useEditor>;
+
+/** What each part of the form is given: the form, what stands in it, and what is saved. */
+export interface EditorPartProps {
+  editor: Editor;
+  draft: Draft;
+  saved: Shortcut | null;
 }
 
 /** Only what differs from what is saved is written, so that devices do not undo each other. */

@@ -65,12 +65,8 @@ export function ExportPage() {
   const own = part.shortcuts.filter((shortcut) => shortcut.private).length;
   const going = part.shortcuts.length - own;
   const { ending, type } = FORMS.find((one) => one.form === form)!;
-  const name =
-    what === 'all'
-      ? 'shortcuts'
-      : what === 'chosen'
-        ? 'chosen shortcuts'
-        : (list.sets.find(({ id }) => what.endsWith(id))?.name ?? 'set');
+  const names: Partial<Record<What, string>> = { all: 'shortcuts', chosen: 'chosen shortcuts' };
+  const name = names[what] ?? list.sets.find(({ id }) => what.endsWith(id))?.name ?? 'set';
   const written = () => ask((api) => api.write(part, form, new Date().toISOString()));
   const failed = () =>
     notify({ text: 'Writing it has failed on this device. Your list is as it was; try a part of it.' });

@@ -30,15 +30,13 @@ export function Columns({ table, onDone }: ColumnsProps) {
   const [hasHeading, setHasHeading] = useState(table.hasHeading);
   const [error, setError] = useState<string | null>(null);
   // What was taken for a heading is the first row again.
-  const shown =
-    hasHeading && !table.hasHeading
-      ? table.sample.slice(1)
-      : !hasHeading && table.hasHeading
-        ? [table.heading, ...table.sample]
-        : table.sample;
-  const heading = hasHeading ? (table.hasHeading ? table.heading : (table.sample[0] ?? [])) : [];
-  const use = (index: number, column: Column | null) =>
-    setUses(uses.map((one, at) => (at === index ? column : one === column ? null : one)));
+  const rows = table.hasHeading ? [table.heading, ...table.sample] : table.sample;
+  const shown = hasHeading ? rows.slice(1) : rows;
+  const heading = (hasHeading && rows[0]) || [];
+  const use = (index: number, column: Column | null) => {
+    const others = uses.map((one) => (one === column ? null : one));
+    setUses(others.with(index, column));
+  };
   const go = () => {
     if (uses.includes('expansion')) onDone(uses, hasHeading);
     else setError('Say which column holds the text that you get.');

@@ -26,6 +26,7 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
   const { title, about } = GROUPS.find((group) => group.status === status)!;
   const isOut = (index: number) => choiceOf(preview.rows[index]!, index, importer.choices).do === 'leave';
   const out = rows.filter(isOut).length;
+  const bringWord = status === 'in use' ? 'All recoded' : 'All in';
   const decides = status === 'new' || status === 'changed' || status === 'in use';
   const bringAll = () => {
     if (status !== 'in use') {
@@ -56,13 +57,7 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
             {title} {rows.length.toLocaleString('en')}
           </Text>
           <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-            {decides && out > 0 && out < rows.length
-              ? `${(rows.length - out).toLocaleString('en')} of them come in`
-              : decides && out === rows.length && status !== 'in use'
-                ? 'stay out'
-                : decides && out === 0 && status === 'in use'
-                  ? 'come in under other codes'
-                  : about}
+            {decides ? tellChoice(status, rows.length, out, about) : about}
           </Text>
         </View>
       </Pressable>
@@ -72,11 +67,18 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
           onPress={out > 0 ? bringAll : () => importer.choose(rows, { do: 'leave' })}
           contentStyle={styles.tall}
         >
-          {out > 0 ? (status === 'in use' ? 'All recoded' : 'All in') : 'All out'}
+          {out > 0 ? bringWord : 'All out'}
         </Button>
       )}
     </View>
   );
+}
+
+/** What becomes of the rows of a group, as a person has decided; `about`: what becomes of them by itself. */
+function tellChoice(status: PlannedRow['status'], rows: number, out: number, about: string): string {
+  if (out > 0 && out < rows) return `${(rows - out).toLocaleString('en')} of them come in`;
+  if (out === rows && status !== 'in use') return 'stay out';
+  return out === 0 && status === 'in use' ? 'come in under other codes' : about;
 }
 
 const styles = StyleSheet.create({

@@ -49,26 +49,28 @@ export function ImportPage() {
         }
         hasOwnScroll
       >
-        {!canEdit ? (
+        {!canEdit && (
           <Text variant="bodyMedium" style={styles.told}>
             This device may use the list, not change it.
           </Text>
-        ) : source === null ? (
-          <Start importer={importer} />
-        ) : (
+        )}
+        {canEdit && source === null && <Start importer={importer} />}
+        {canEdit && source && (
           <View style={styles.page}>
             <Understanding importer={importer} />
-            {importer.result === null ? (
+            {importer.result === null && (
               <Text role="status" variant="bodyMedium" style={styles.told}>
                 Reading {source.name}…
               </Text>
-            ) : 'type' in importer.result ? (
+            )}
+            {importer.result && 'type' in importer.result && (
               <Text role="alert" variant="bodyLarge" style={[styles.told, { color: palette.alarm }]}>
                 {importer.result.type === 'failed'
                   ? 'Reading it has failed on this device. Nothing was brought in; your list is as it was. Try again, or cut the file in parts.'
                   : tellFileProblem(importer.result)}
               </Text>
-            ) : (
+            )}
+            {importer.result && !('type' in importer.result) && (
               <PreviewList key={source.serial} importer={importer} preview={importer.result} />
             )}
           </View>

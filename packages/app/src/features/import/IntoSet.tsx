@@ -10,10 +10,12 @@ import type { Importer } from './useImport';
 const NEW = ' new';
 const BROUGHT_IN = 'Brought in';
 
+const intoOf = (next: string) => (next === NEW ? { name: BROUGHT_IN } : { setId: next });
+
 /** The set for rows that say nothing of one. */
 export function IntoSet({ importer, sets }: { importer: Importer; sets: readonly { id: string; name: string }[] }) {
   const { into, setInto } = importer;
-  const value = into === null ? null : 'setId' in into ? into.setId : NEW;
+  const value = into && ('setId' in into ? into.setId : NEW);
   return (
     <View style={styles.into}>
       <ChoiceChip
@@ -25,9 +27,7 @@ export function IntoSet({ importer, sets }: { importer: Importer; sets: readonly
           ...sets.map(({ id, name }) => ({ value: id, label: name })),
           { value: NEW, label: 'a new set…' },
         ]}
-        onChange={(next: string | null) =>
-          setInto(next === null ? null : next === NEW ? { name: BROUGHT_IN } : { setId: next })
-        }
+        onChange={(next: string | null) => setInto(next === null ? null : intoOf(next))}
       />
     </View>
   );

@@ -40,12 +40,7 @@ export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAs
   const { wanted, line } = row;
   const isIn = choice.do !== 'leave';
   const code = choice.do === 'recode' ? choice.code : wanted.fields.code;
-  const known =
-    row.status === 'changed' || row.status === 'same'
-      ? shortcuts.find(({ id }) => id === row.known)
-      : row.status === 'in use' && row.by.in === 'list'
-        ? shortcuts.find(({ id }) => id === (row.by as { id: string }).id)
-        : undefined;
+  const known = shortcuts.find(({ id }) => id === knownIdOf(row));
   const text = wanted.isPrivate ? `${MASK}, only on this device` : onOneLine(wanted.fields.content.expansion);
   const pair = (
     <View style={styles.pair}>
@@ -121,17 +116,19 @@ function noteOf(
     case 'in use': {
       const by =
         row.by.in === 'file' ? `line ${row.by.line} has this code` : `your list has ${knownCode ?? 'this code'}`;
-      const what =
-        choice.do === 'recode'
-          ? `comes in as ${choice.code}`
-          : choice.do === 'replace'
-            ? 'takes the place of yours'
-            : 'stays out';
+      const unlessRecoded = choice.do === 'replace' ? 'takes the place of yours' : 'stays out';
+      const what = choice.do === 'recode' ? `comes in as ${choice.code}` : unlessRecoded;
       return `${line}, ${by}: ${what}`;
     }
     case 'same':
       return line;
   }
+}
+
+/** The shortcut of the list that a row has to do with. */
+function knownIdOf(row: PlannedRow): string | null {
+  if (row.status === 'changed' || row.status === 'same') return row.known;
+  return row.status === 'in use' && row.by.in === 'list' ? row.by.id : null;
 }
 
 const styles = StyleSheet.create({

@@ -24,11 +24,13 @@ interface RowSheetProps {
 /** What is to become of one row: out, in under this or another code, or in place of what has its code. */
 export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps) {
   const { shortcuts } = useList();
-  const [picked, setPicked] = useState<'leave' | 'in' | 'replace'>(
-    choice.do === 'replace' ? 'replace' : choice.do === 'leave' && row.status !== 'in use' ? 'leave' : 'in',
-  );
+  const [picked, setPicked] = useState<'leave' | 'in' | 'replace'>(() => {
+    if (choice.do === 'replace') return 'replace';
+    return choice.do === 'leave' && row.status !== 'in use' ? 'leave' : 'in';
+  });
   const own = row.status === 'refused' ? '' : row.wanted.fields.code;
-  const [code, setCode] = useState(choice.do === 'recode' ? choice.code : row.status === 'in use' ? row.free : own);
+  const free = row.status === 'in use' ? row.free : own;
+  const [code, setCode] = useState(choice.do === 'recode' ? choice.code : free);
   const [error, setError] = useState<string>();
   if (row.status === 'refused' || row.status === 'same') return null;
   const holder =

@@ -82,17 +82,13 @@ export function GlassKeys({ keyboard, before, onKey, onBackspace, onTap }: Glass
             const isUp = plain.gives === '' && (layer === 'capitals' || layer === 'locked') && drawn.name === 'shift';
             const icon = drawn.name === 'shift' && layer !== 'locked' ? 'shift' : ICONS[plain.gives];
             const color = isUp ? palette.surface : palette.ink;
+            const ground = drawn.isSwitch ? palette.line : palette.surface;
+            const label = choices.length > 0 ? `${drawn.label}, held: ${drawn.behind}` : drawn.label;
             return (
               <Pressable
                 key={drawn.name}
                 role="button"
-                aria-label={
-                  drawn.isSwitch
-                    ? `To ${layerName(plain.to[0]!)}`
-                    : choices.length > 0
-                      ? `${drawn.label}, held: ${drawn.behind}`
-                      : drawn.label
-                }
+                aria-label={drawn.isSwitch ? `To ${layerName(plain.to[0]!)}` : label}
                 tabIndex={-1}
                 delayLongPress={400}
                 onLongPress={
@@ -115,7 +111,7 @@ export function GlassKeys({ keyboard, before, onKey, onBackspace, onTap }: Glass
                   place(drawn.key),
                   {
                     borderColor: palette.inkSoft,
-                    backgroundColor: isUp ? palette.ink : drawn.isSwitch ? palette.line : palette.surface,
+                    backgroundColor: isUp ? palette.ink : ground,
                   },
                   pressed && { backgroundColor: palette.inkSoft },
                 ]}

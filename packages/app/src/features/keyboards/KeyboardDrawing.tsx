@@ -34,6 +34,7 @@ export function KeyboardDrawing({ keyboard, layer, lit, width }: KeyboardDrawing
           const { x, y } = place(key.x, key.y);
           const [w, h] = [key.width * scale - 3, key.height * scale - 4];
           const isLit = lit.includes(name);
+          const ground = isSwitch ? palette.line : palette.surface;
           const size = Math.min(label.length > 1 ? 13 : 17, h * 0.6, (w * 1.6) / label.length);
           return (
             <G key={name}>
@@ -43,7 +44,7 @@ export function KeyboardDrawing({ keyboard, layer, lit, width }: KeyboardDrawing
                 width={w}
                 height={h}
                 rx={4}
-                fill={isLit ? palette.ink : isSwitch ? palette.line : palette.surface}
+                fill={isLit ? palette.ink : ground}
                 stroke={palette.inkSoft}
                 strokeWidth={1}
               />

@@ -18,7 +18,8 @@ import { WayExplorer } from './WayExplorer';
 
 /** The device that a keyboard most likely belongs to. */
 function deviceOf(id: string): string {
-  return id.startsWith('phone') ? 'phone-list' : id.startsWith('tablet') ? 'tablet-list' : 'computer-list';
+  const held = ['phone', 'tablet'].find((kind) => id.startsWith(kind));
+  return `${held ?? 'computer'}-list`;
 }
 
 /** The keyboards in use: how much each is used, drawn from its data, with the way of any text lit up. */
@@ -34,7 +35,7 @@ export default function KeyboardsPage() {
   const shown = known[Math.min(shownIndex, known.length - 1)]!;
   const parts = keyboards.reduce((sum, { share }) => sum + share, 0);
   const change = (index: number, next: KeyboardUse | null) =>
-    void choose({ keyboards: keyboards.flatMap((use, at) => (at !== index ? [use] : next ? [next] : [])) });
+    void choose({ keyboards: keyboards.toSpliced(index, 1, ...(next ? [next] : [])) });
   const free = [
     ...Object.entries(LAYOUTS).map(([id, { name }]) => ({ value: id, label: name })),
     ...ownKeyboards.map(({ id, layout }) => ({ value: id, label: layout.name })),

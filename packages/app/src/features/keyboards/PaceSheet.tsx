@@ -66,13 +66,7 @@ function Measure({ keyboard, onClose, onKeep }: PaceSheetProps & { keyboard: Key
         onSubmit={() => {}}
       />
       <Text role="status" variant="bodyMedium">
-        {!isOver
-          ? startedAt === null
-            ? `${MEASURE_SECONDS} seconds.`
-            : `${Math.ceil(left)} seconds left.`
-          : pace
-            ? `${Math.round(pace.wordsAMinute)} words a minute: ${pace.pace} times as long as the model takes.`
-            : 'Too little was typed to tell. Try once more.'}
+        {isOver ? tellPace(pace) : tellLeft(startedAt === null ? null : left)}
       </Text>
       <View style={styles.actions}>
         {isOver && (
@@ -87,6 +81,17 @@ function Measure({ keyboard, onClose, onKeep }: PaceSheetProps & { keyboard: Key
       </View>
     </View>
   );
+}
+
+/** `left`: in s; null: nothing was typed yet. */
+function tellLeft(left: number | null): string {
+  return left === null ? `${MEASURE_SECONDS} seconds.` : `${Math.ceil(left)} seconds left.`;
+}
+
+function tellPace(pace: { readonly wordsAMinute: number; readonly pace: number } | null | undefined): string {
+  return pace
+    ? `${Math.round(pace.wordsAMinute)} words a minute: ${pace.pace} times as long as the model takes.`
+    : 'Too little was typed to tell. Try once more.';
 }
 
 const styles = StyleSheet.create({

@@ -44,11 +44,9 @@ export function StandIn({ device, text, before, onKey, onBackspace, otherTaps: l
   return (
     <View>
       <Text role="status" variant="bodyMedium" style={[styles.count, { color: palette.inkSoft }]}>
-        {all === 0 ? (
-          'Type here: every layer has to be changed as on the device.'
-        ) : written === null || start.written === null ? (
-          tellTaps(all)
-        ) : (
+        {all === 0 && 'Type here: every layer has to be changed as on the device.'}
+        {all > 0 && (written === null || start.written === null) && tellTaps(all)}
+        {all > 0 && written !== null && start.written !== null && (
           <>
             <Text style={[STRONG, { color: palette.ink }]}>{tellTaps(all)}</Text> instead of{' '}
             {Math.max(0, written - start.written)}

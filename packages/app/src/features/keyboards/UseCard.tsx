@@ -84,11 +84,7 @@ export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange,
             contentStyle={styles.tall}
             accessibilityLabel={`Measure my pace on ${name}`}
           >
-            {pace === 1
-              ? 'Measure my pace'
-              : pace > 1
-                ? `${tellNumber(pace)} × the time`
-                : `${tellNumber(1 / pace)} × as quick`}
+            {tellPace(pace)}
           </Button>
           <View style={styles.name} />
           {onRemove && (
@@ -104,6 +100,11 @@ export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange,
       )}
     </View>
   );
+}
+
+function tellPace(pace: number): string {
+  if (pace === 1) return 'Measure my pace';
+  return pace > 1 ? `${tellNumber(pace)} × the time` : `${tellNumber(1 / pace)} × as quick`;
 }
 
 const styles = StyleSheet.create({

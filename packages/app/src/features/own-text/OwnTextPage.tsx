@@ -116,18 +116,20 @@ export default function OwnTextPage() {
               Another text
             </Button>
           </View>
-          {refusal ? (
+          {refusal && (
             <Text role="alert" variant="bodyMedium" style={[styles.told, { color: palette.alarm }]}>
               {tellOwnTextProblem(refusal)}
             </Text>
-          ) : answer && !('type' in answer) ? (
+          )}
+          {!refusal && answer && !('type' in answer) && (
             <Reading
               key={source.name}
               read={answer}
               isKept={kept?.bytes === source.bytes}
               onKeep={() => keep(source)}
             />
-          ) : (
+          )}
+          {!refusal && !answer && (
             <Text role="status" variant="bodyMedium" style={styles.told}>
               {read && state.phase === 'failed'
                 ? 'The check has stopped by itself. Start it again under Check; your text is still here.'

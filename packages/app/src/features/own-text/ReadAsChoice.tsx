@@ -4,7 +4,7 @@ import { useEffect } from 'react';
 
 import { ChoiceChip } from '@/look/ChoiceChip';
 
-import { likelyField, type OwnTextSource, type ReadAs } from '@/answers/ownText/source';
+import { formatOf, likelyField, type OwnTextSource, type ReadAs } from '@/answers/ownText/source';
 import { useColumns } from '@/answers/ownText/useOwnText';
 
 const WAYS: readonly { value: ReadAs; label: string }[] = [
@@ -34,15 +34,7 @@ export function ReadAsChoice({ source, onChange }: ReadAsChoiceProps) {
         label="Read as"
         value={format.type}
         choices={WAYS}
-        onChange={(type) =>
-          readAs(
-            type === 'csv'
-              ? { type, column: 0 }
-              : type === 'json-lines'
-                ? { type, field: likelyField(columns) }
-                : { type },
-          )
-        }
+        onChange={(type) => readAs(formatOf(type, likelyField(columns)))}
       />
       {format.type === 'csv' && columns.length > 0 && (
         <ChoiceChip

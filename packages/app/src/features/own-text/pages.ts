@@ -9,7 +9,8 @@ export function pagesOf(text: string, longest = 3_000): number[] {
     const part = text.slice(start, start + longest);
     const newline = part.lastIndexOf('\n');
     const blank = part.lastIndexOf(' ');
-    const cut = newline > longest / 3 ? newline + 1 : blank > longest / 3 ? blank + 1 : longest;
+    const edge = [newline, blank].find((at) => at > longest / 3);
+    const cut = edge === undefined ? longest : edge + 1;
     start += cut;
     const unit = text.charCodeAt(start);
     if (unit >= 0xdc00 && unit <= 0xdfff) start += 1;

@@ -83,7 +83,8 @@ function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
   const isHere = placeOf(pathname) === place.path;
   const findings = urgentCount(useAudit().findings);
   const versions = useList().unsettled.length;
-  const count = place.path === '/check' ? findings : place.path === '/devices' ? versions : 0;
+  const counts: Readonly<Record<string, number>> = { '/check': findings, '/devices': versions };
+  const count = counts[place.path] ?? 0;
   const badge = count > 0 ? count : null;
   const color = isHere ? palette.ink : palette.inkSoft;
   return (

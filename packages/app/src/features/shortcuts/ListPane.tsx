@@ -124,9 +124,8 @@ export function ListPane() {
         )}
       </View>
       <View style={styles.list}>
-        {isEmpty ? (
-          <EmptyList />
-        ) : items.length === 0 ? (
+        {isEmpty && <EmptyList />}
+        {!isEmpty && items.length === 0 && (
           <NothingFound
             query={query}
             isFiltered={isFiltered(filters)}
@@ -135,7 +134,8 @@ export function ListPane() {
               setFilters(NO_FILTERS);
             }}
           />
-        ) : (
+        )}
+        {!isEmpty && items.length > 0 && (
           <VirtualList<ListItem>
             label="The shortcuts"
             items={items}

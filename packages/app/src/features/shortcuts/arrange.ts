@@ -1,5 +1,5 @@
 import type { Severity } from '@yellow-latch/core/clash/finding';
-import type { Kind, Shortcut } from '@yellow-latch/core/model';
+import { compareUnits, type Kind, type Shortcut } from '@yellow-latch/core/model';
 
 import type { ListView } from '@yellow-latch/replica/storage/view';
 
@@ -78,6 +78,6 @@ const byText = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
 const COMPARE: Record<Exclude<Sort, 'set' | 'code'>, (a: Shortcut, b: Shortcut) => number> = {
   expansion: (a, b) => byText.compare(a.content.expansion.slice(0, 80), b.content.expansion.slice(0, 80)),
   // An id tells when it was made (UUIDv7, RFC 9562).
-  newest: (a, b) => (a.id < b.id ? 1 : a.id > b.id ? -1 : 0),
+  newest: (a, b) => compareUnits(b.id, a.id),
   'most used': (a, b) => (b.used?.count ?? 0) - (a.used?.count ?? 0) || (b.usesAWeek ?? 0) - (a.usesAWeek ?? 0),
 };

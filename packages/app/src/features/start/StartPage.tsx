@@ -63,6 +63,7 @@ export default function StartPage({ device }: Outside) {
     else void go(way === 'code' ? { type: 'code', code: read.code } : { type: 'spare key', key: read.code });
   };
 
+  const verb = way === 'code' ? 'Join' : 'Get the list back';
   const form = (
     <View style={styles.form}>
       {way === 'code' ? (
@@ -99,11 +100,7 @@ export default function StartPage({ device }: Outside) {
         placeholder={guess.name}
       />
       <KindChoice value={kind} onChange={setKind} />
-      <LatchButton
-        label={isBusy ? 'One moment' : way === 'code' ? 'Join' : 'Get the list back'}
-        icon="check"
-        onPress={() => !isBusy && submit()}
-      />
+      <LatchButton label={isBusy ? 'One moment' : verb} icon="check" onPress={() => !isBusy && submit()} />
     </View>
   );
   return (
@@ -206,11 +203,12 @@ function Row({ icon, title, action, onPress, isPrimary = false, isOpen = false, 
         <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
           {children}
         </Text>
-        {isPrimary ? (
+        {isPrimary && (
           <View style={styles.primary}>
             <LatchButton label={action} onPress={onPress} />
           </View>
-        ) : isOpen ? null : (
+        )}
+        {!isPrimary && !isOpen && (
           <Pressable role="button" onPress={onPress} style={styles.action}>
             <Text variant="bodyLarge" style={[STRONG, styles.underlined]}>
               {action}

@@ -14,7 +14,7 @@ import { BlanksSheet } from './BlanksSheet';
 import { DraftList } from './DraftList';
 import { KeysSheet } from './KeysSheet';
 import { SendSheet } from './SendSheet';
-import { useWriteSettings } from './settings';
+import { useWriteSettings, type WriteSettings } from './settings';
 import { Strip } from './Strip';
 import { TagChips } from './TagChips';
 import { TapBoard } from './TapBoard';
@@ -42,7 +42,7 @@ export function WritePage() {
   const { pad, live, filling } = composer;
   const { opened, trouble } = drafts;
   const hasKeys = standsIn(settings.device);
-  const below = settings.below === 'board' ? 'board' : hasKeys && settings.below === 'keys' ? 'keys' : null;
+  const below = settings.below === 'keys' && !hasKeys ? null : settings.below;
   const turn = (what: 'board' | 'keys') => setSettings({ ...settings, below: settings.below === what ? null : what });
   const close = () => {
     setSheet(null);
@@ -93,7 +93,7 @@ export function WritePage() {
               setSettings({
                 ...settings,
                 device,
-                below: standsIn(device) ? 'keys' : settings.below === 'keys' ? null : settings.below,
+                below: belowFor(device, settings.below),
               })
             }
           />
@@ -193,6 +193,12 @@ export function WritePage() {
       )}
     </View>
   );
+}
+
+/** What stands below the page, typed as on another device: its keyboard, or what stood there. */
+function belowFor(device: WriteSettings['device'], before: WriteSettings['below']): WriteSettings['below'] {
+  if (standsIn(device)) return 'keys';
+  return before === 'keys' ? null : before;
 }
 
 /** The board beside a wide page is always there: its first key takes the focus. */

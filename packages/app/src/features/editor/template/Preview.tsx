@@ -32,7 +32,8 @@ export default function Preview({ shortcut }: { shortcut: Expandable }) {
   });
   const there =
     device === 'app' ? null : expandFor(shortcut, DEVICE_PROFILES[device as ProfileId] ?? DEVICE_PROFILES.app, context);
-  const errors = here.type === 'errors' ? here.errors : there?.type === 'errors' ? there.errors : null;
+  const failed = [here, there].find((one) => one?.type === 'errors');
+  const errors = failed?.type === 'errors' ? failed.errors : null;
   const copy = () => {
     if (here.type !== 'expanded' || here.html === null) return;
     void copyFormatted({ html: here.html, plain: here.plain }).then((isCopied) =>
@@ -52,11 +53,12 @@ export default function Preview({ shortcut }: { shortcut: Expandable }) {
           onChange={setDevice}
         />
       </View>
-      {errors ? (
+      {errors && (
         <Text role="alert" variant="bodyMedium" style={{ color: palette.alarm }}>
           {tellExpansionError(errors[0]!)}
         </Text>
-      ) : there === null && here.type === 'expanded' ? (
+      )}
+      {!errors && there === null && here.type === 'expanded' && (
         <>
           {here.html === null ? <Text variant="bodyMedium">{here.plain}</Text> : <Formatted html={here.html} />}
           {here.html !== null && (
@@ -67,16 +69,16 @@ export default function Preview({ shortcut }: { shortcut: Expandable }) {
             </View>
           )}
         </>
-      ) : there?.type === 'refused' ? (
-        <Text variant="bodyMedium">{tellRefusal(there.why)}</Text>
-      ) : there?.type === 'text' ? (
+      )}
+      {!errors && there?.type === 'refused' && <Text variant="bodyMedium">{tellRefusal(there.why)}</Text>}
+      {!errors && there?.type === 'text' && (
         <>
           <Text variant="bodyMedium">{there.text}</Text>
           <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
             {tellLosses(there.lost)}
           </Text>
         </>
-      ) : null}
+      )}
     </View>
   );
 }

@@ -1,0 +1,90 @@
+import { markCode } from '@yellow-latch/core/convention/mark';
+import { checkCode, checkExpansion, trimCode } from '@yellow-latch/core/model';
+import { Suspense } from 'react';
+import { Controller } from 'react-hook-form';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { useNewMark } from '@/answers/effort/useNewMark';
+import { TryHere } from '@/bundles/editor';
+import { CodePlate } from '@/look/CodePlate';
+import { Field } from '@/look/Field';
+import { usePalette } from '@/look/useLook';
+
+import { EffortBar } from './EffortBar';
+import { rulesOf } from './form';
+import type { EditorPartProps } from './useEditor';
+import { useVerdict } from './useVerdict';
+import { Verdict } from './Verdict';
+
+/** What you type: the code, whether it is safe, what it costs, and a line to try it in. */
+export function CodePart({ editor, draft, saved }: EditorPartProps) {
+  const palette = usePalette();
+  const newMark = useNewMark();
+  const verdict = useVerdict(draft);
+  const { control, formState, setValue } = editor.form;
+  const { errors } = formState;
+  const { code, expansion, template, format, kind, fires, edge, isPrivate } = draft;
+  return (
+    <>
+      <Controller
+        control={control}
+        name="code"
+        render={({ field }) => (
+          <Field
+            label="You type"
+            isCode
+            inputRef={field.ref}
+            value={field.value}
+            onChangeText={field.onChange}
+            onBlur={field.onBlur}
+            onSubmit={editor.save}
+            error={errors.code?.message}
+            startsHere={editor.startsWithText}
+            placeholder={`such as ${markCode('ws', newMark)}`}
+          />
+        )}
+      />
+      {trimCode(code) !== '' && (
+        <View style={styles.plate}>
+          <CodePlate code={trimCode(code)} size="large" />
+          {/\s/u.test(trimCode(code)) && (
+            <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+              ␣ is a blank inside the code
+            </Text>
+          )}
+        </View>
+      )}
+
+      {trimCode(code) !== '' && (
+        <Verdict
+          code={trimCode(code)}
+          verdict={verdict}
+          onKeepPrivate={isPrivate ? null : () => setValue('isPrivate', true, { shouldDirty: true })}
+          onTake={(free) => setValue('code', free, { shouldDirty: true, shouldValidate: formState.isSubmitted })}
+        />
+      )}
+
+      {trimCode(code) !== '' && expansion !== '' && <EffortBar draft={draft} />}
+
+      {checkCode(trimCode(code)) === null && checkExpansion(expansion) === null && (
+        <Suspense fallback={null}>
+          <TryHere
+            shortcut={{
+              id: saved?.id ?? 'new',
+              code: trimCode(code),
+              content: { expansion, template, format },
+              kind,
+              setId: draft.setId,
+              rules: rulesOf({ fires: fires ?? null, edge: edge ?? null }, saved?.rules),
+            }}
+          />
+        </Suspense>
+      )}
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  plate: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingVertical: 6 },
+});

@@ -1,0 +1,74 @@
+import { trimCode } from '@yellow-latch/core/model';
+import { Suspense, useState } from 'react';
+import { Controller } from 'react-hook-form';
+
+import { Preview } from '@/bundles/editor';
+import { FieldNote } from '@/look/Field';
+
+import { ExpansionField } from './ExpansionField';
+import { HiddenText } from './HiddenText';
+import { LinkNotes } from './LinkNotes';
+import type { EditorPartProps } from './useEditor';
+
+/** What you get: the text, what it makes now, what is in its links, and what came along with it. */
+export function TextPart({ editor, draft, saved }: EditorPartProps) {
+  const { control, formState, setValue } = editor.form;
+  const { errors } = formState;
+  const { code, expansion, template, format } = draft;
+  const [isShown, setShown] = useState(!saved?.private);
+  return (
+    <>
+      {!isShown && <HiddenText onShow={() => setShown(true)} />}
+      {isShown && (
+        <Controller
+          control={control}
+          name="expansion"
+          render={({ field }) => (
+            <ExpansionField
+              id={saved?.id ?? null}
+              value={field.value}
+              isTemplate={template}
+              inputRef={field.ref}
+              onChange={(text, isTemplate) => {
+                if (isTemplate !== template) setValue('template', isTemplate, { shouldDirty: true });
+                field.onChange(text);
+                if (!isTemplate) editor.followExpansion(text);
+              }}
+              onBlur={() => {
+                field.onBlur();
+                editor.cleanExpansion();
+              }}
+              onSubmit={editor.save}
+              error={errors.expansion?.message}
+              startsHere={!saved && !editor.startsWithText}
+            />
+          )}
+        />
+      )}
+      {isShown && expansion !== '' && (template || format === 'markdown') && (
+        <Suspense fallback={null}>
+          <Preview
+            shortcut={{ id: saved?.id ?? 'new', code: trimCode(code), content: { expansion, template, format } }}
+          />
+        </Suspense>
+      )}
+      {isShown && !template && (
+        <LinkNotes text={expansion} onChange={(text) => setValue('expansion', text, { shouldDirty: true })} />
+      )}
+      {editor.lines > 1 && (
+        <FieldNote
+          text={`${editor.lines} lines came along.`}
+          action="Each its own"
+          icon="split"
+          onPress={editor.bringInLines}
+        />
+      )}
+      {editor.note && <FieldNote text={`${capitalise(editor.note)}.`} action="Put back" onPress={editor.putBack} />}
+      {editor.wasRefused && <FieldNote text="The browser kept the clipboard to itself: paste here by hand." />}
+    </>
+  );
+}
+
+function capitalise(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

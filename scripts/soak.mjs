@@ -6,7 +6,7 @@ const UNIT = {
   firing: ['Firing against a plain reading of its rules', ['--selectProjects', 'core', '--testPathPattern', 'naive']],
   clashes: [
     'Clashes: planted cases, edits followed',
-    ['--selectProjects', 'core', '--testPathPattern', 'clash/(planted|follow)'],
+    ['--selectProjects', 'core', '--testPathPattern', 'clash/(planted|reaudit)'],
   ],
   effort: [
     'The quickest way to type, against trying everything',

@@ -1,3 +1,4 @@
+import { makeShortcut } from '@yellow-latch/core/model/testing';
 import { DeviceList } from '@yellow-latch/core/compose';
 import { compile } from '@yellow-latch/core/fire';
 import { THIS_APP } from '@yellow-latch/core/fit';
@@ -6,13 +7,7 @@ import fc from 'fast-check';
 import { attach } from '.';
 import { EditableSurface } from './editable';
 
-const shortcut = (id: string, code: string, expansion: string) => ({
-  id,
-  code,
-  content: { expansion, template: false, format: 'plain' as const },
-  kind: 'message' as const,
-  setId: null,
-});
+const shortcut = (id: string, code: string, expansion: string) => makeShortcut(code, expansion, { id });
 const shortcuts = [shortcut('1', ';ten', 'I am ten minutes away.'), shortcut('2', ';sig', 'Best wishes,\nRowena')];
 const device = DeviceList.whole(compile({ shortcuts, sets: [] }, THIS_APP));
 

@@ -1,16 +1,12 @@
+import { makeShortcut } from '@yellow-latch/core/model/testing';
 import { DeviceList, MissedChances, type Refused } from '@yellow-latch/core/compose';
 import { compile, settleRules, type Explanation } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, THIS_APP } from '@yellow-latch/core/fit';
 
 import { attach, type FieldContent, type FieldEvent, type FieldState } from '.';
 
-const shortcut = (code: string, expansion: string, index: number) => ({
-  id: String(index + 1),
-  code,
-  content: { expansion, template: false, format: 'plain' as const },
-  kind: 'message' as const,
-  setId: null,
-});
+const shortcut = (code: string, expansion: string, index: number) =>
+  makeShortcut(code, expansion, { id: String(index + 1) });
 const shortcuts = [
   [';ten', 'I am ten minutes away.'],
   ['fam', '👩‍👩‍👧'],

@@ -1,3 +1,4 @@
+import { makeShortcut } from '../model/testing';
 import fc from 'fast-check';
 
 import { applyInputOnDevice, settleRules, startSession } from '../fire';
@@ -14,13 +15,7 @@ import {
   withoutTags,
 } from '.';
 
-const shortcut = (code: string, expansion: string, id = code) => ({
-  id,
-  code,
-  content: { expansion, template: false, format: 'plain' as const },
-  kind: 'message' as const,
-  setId: null,
-});
+const shortcut = (code: string, expansion: string, id = code) => makeShortcut(code, expansion, { id });
 
 describe('gaps', () => {
   const text = 'Dear ___, we meet on ______ at __.';

@@ -1,26 +1,11 @@
+import { makeShortcut } from '../model/testing';
 import type { Kind, Mark, Shortcut } from '../model';
 import { formerCodes, FORMER_LASTS, idOfFormer, planRecodes } from '.';
 
 let next = 0;
-function one(code: string, expansion = `what ${code} gives`, more: { kind?: Kind; setId?: string } = {}): Shortcut {
+function one(code: string, expansion?: string, more: { kind?: Kind; setId?: string } = {}): Shortcut {
   next += 1;
-  const content = { expansion, template: false, format: 'plain' as const };
-  return {
-    id: String(next).padStart(4, '0'),
-    code,
-    content,
-    kind: 'message',
-    setId: null,
-    rules: {},
-    usesAWeek: null,
-    former: null,
-    pinned: null,
-    note: '',
-    language: null,
-    changed: 0,
-    private: false,
-    ...more,
-  };
+  return makeShortcut(code, expansion, { id: String(next).padStart(4, '0'), ...more });
 }
 const COMMA: Mark = { place: 'before', marker: ',' };
 const whole = (mark: Mark) => ({ scope: { of: 'list' }, mark, capitals: 'as they are' }) as const;

@@ -1,13 +1,9 @@
+import { makeShortcut } from '../model/testing';
 import type { ChosenConvention, Kind, Mark } from '../model';
 import { conventionFor, markCode, partsOf, recogniseConventions } from '.';
 
-const one = (code: string, kind: Kind = 'message', setId: string | null = null) => ({
-  id: code,
-  code,
-  kind,
-  setId,
-  content: { expansion: `text of ${code}`, template: false, format: 'plain' } as const,
-});
+const one = (code: string, kind: Kind = 'message', setId: string | null = null) =>
+  makeShortcut(code, `text of ${code}`, { kind, setId });
 
 describe('a code taken apart', () => {
   test.each<[string, Mark | null, string]>([

@@ -1,21 +1,12 @@
-import { RECORD_TYPES, type Shortcut, type ShortcutSet } from '../model';
+import { makeShortcut } from '../model/testing';
+import type { Shortcut, ShortcutSet } from '../model';
 
 let count = 0;
 
-/** A shortcut for a test; what is not given is as usual. */
+/** A shortcut for a test, under an id as records have them. */
 export function shortcutOf(code: string, expansion: string, more: Partial<Shortcut> = {}): Shortcut {
   count += 1;
-  return {
-    ...RECORD_TYPES.shortcut.defaults,
-    id: idOf(count),
-    code,
-    content: { expansion, template: false, format: 'plain' },
-    kind: 'message',
-    setId: null,
-    private: false,
-    changed: 0,
-    ...more,
-  };
+  return makeShortcut(code, expansion, { id: idOf(count), ...more });
 }
 
 /** An id as records have them, by number. */

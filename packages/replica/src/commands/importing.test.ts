@@ -1,5 +1,6 @@
+import { makeShortcut } from '@yellow-latch/core/model/testing';
 import { planImport, readList, writeList } from '@yellow-latch/core/exchange';
-import { RECORD_TYPES, type Shortcut } from '@yellow-latch/core/model';
+import type { Shortcut } from '@yellow-latch/core/model';
 
 import type { ListView } from '../storage/view';
 
@@ -11,17 +12,7 @@ const idOf = (n: number) => `01930000-0000-7000-8000-${String(n).padStart(12, '0
 
 function shortcut(code: string, expansion: string, more: Partial<Shortcut> = {}): Shortcut {
   number += 1;
-  return {
-    ...RECORD_TYPES.shortcut.defaults,
-    id: idOf(number),
-    code,
-    content: { expansion, template: false, format: 'plain' },
-    kind: 'message',
-    setId: null,
-    private: false,
-    changed: 0,
-    ...more,
-  };
+  return makeShortcut(code, expansion, { id: idOf(number), ...more });
 }
 
 const visits = { id: idOf(900), name: 'Visits', icon: 'truck', order: 'a0', changed: 0 };

@@ -1,18 +1,10 @@
-import { RECORD_TYPES, type Shortcut, type ShortcutSet } from '@yellow-latch/core/model';
+import { makeShortcut } from '@yellow-latch/core/model/testing';
+import type { ShortcutSet } from '@yellow-latch/core/model';
 
 import { changingSet, deletingSet, emptyingSet, makingSet, mergingSets, movingSet } from './sets';
 
 const set = (id: string, order: string): ShortcutSet => ({ id, name: id, icon: 'folder', order, changed: 0 });
-const shortcut = (id: string, setId: string | null): Shortcut => ({
-  ...RECORD_TYPES.shortcut.defaults,
-  id,
-  code: `;${id}`,
-  content: { expansion: id, template: false, format: 'plain' },
-  kind: 'message',
-  setId,
-  private: false,
-  changed: 0,
-});
+const shortcut = (id: string, setId: string | null) => makeShortcut(`;${id}`, id, { id, setId });
 const [visits, signs, tags] = [set('visits', 'a0'), set('signs', 'a1'), set('tags', 'a2')];
 const parts = {
   shortcuts: [shortcut('ten', 'visits'), shortcut('sh', 'signs'), shortcut('late', 'visits')],

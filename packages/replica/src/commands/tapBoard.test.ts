@@ -1,9 +1,10 @@
+import { makeShortcut } from '@yellow-latch/core/model/testing';
 import type { Shortcut } from '@yellow-latch/core/model';
 
 import { movingTo, pinnedOf, pinning } from './tapBoard';
 
 describe('the tap board', () => {
-  const shortcut = (code: string, pinned: string | null) => ({ id: code, code, pinned }) as Shortcut;
+  const shortcut = (code: string, pinned: string | null) => makeShortcut(code, 'text', { pinned });
   /** The list after a command, as its writes say. */
   const after = (shortcuts: Shortcut[], command: ReturnType<typeof pinning> | null) =>
     shortcuts.map((one) => {

@@ -1,22 +1,8 @@
-import type { Shortcut } from '@yellow-latch/core/model';
+import { makeShortcut } from '@yellow-latch/core/model/testing';
 
 import { changeBetween } from './listDiff';
 
-const shortcut = (id: string, code: string, expansion = 'x'): Shortcut => ({
-  id,
-  code,
-  content: { expansion, template: false, format: 'plain' },
-  kind: 'message',
-  setId: null,
-  rules: {},
-  usesAWeek: null,
-  former: null,
-  pinned: null,
-  note: '',
-  language: null,
-  private: false,
-  changed: 0,
-});
+const shortcut = (id: string, code: string, expansion = 'x') => makeShortcut(code, expansion, { id });
 
 test('an equal list is no change, whatever objects it is made of', () => {
   expect(changeBetween([shortcut('1', 'a')], [{ ...shortcut('1', 'a'), changed: 5 }])).toBeNull();

@@ -1,3 +1,4 @@
+import { makeShortcut } from '@yellow-latch/core/model/testing';
 import { MessageChannel } from 'node:worker_threads';
 
 import { waitFor } from '@testing-library/react';
@@ -64,21 +65,7 @@ class NearWorker extends EventTarget {
   }
 }
 
-const shortcut = (id: string, code: string): ListView['shortcuts'][number] => ({
-  id,
-  code,
-  content: { expansion: `what ${id} gives`, template: false, format: 'plain' },
-  kind: 'message',
-  setId: null,
-  rules: {},
-  usesAWeek: null,
-  former: null,
-  pinned: null,
-  note: '',
-  language: null,
-  private: false,
-  changed: 0,
-});
+const shortcut = (id: string, code: string) => makeShortcut(code, `what ${id} gives`, { id });
 
 const list = (...shortcuts: ListView['shortcuts']): AuditedList => ({
   shortcuts,

@@ -1,22 +1,17 @@
 /** @jest-environment node */
+import { makeShortcut } from '@yellow-latch/core/model/testing';
 import { createDecipheriv, pbkdf2Sync } from 'node:crypto';
 
-import { RECORD_TYPES, type Shortcut } from '@yellow-latch/core/model';
+import type { Shortcut } from '@yellow-latch/core/model';
 
 import { ExchangeWorkerApi } from './workerApi';
 import { seal, unseal } from './sealed';
 
-const shortcut = (code: string, expansion: string, more: Partial<Shortcut> = {}): Shortcut => ({
-  ...RECORD_TYPES.shortcut.defaults,
-  id: `01930000-0000-7000-8000-${String(code.codePointAt(1)).padStart(12, '0')}`,
-  code,
-  content: { expansion, template: false, format: 'plain' },
-  kind: 'message',
-  setId: null,
-  private: false,
-  changed: 0,
-  ...more,
-});
+const shortcut = (code: string, expansion: string, more: Partial<Shortcut> = {}) =>
+  makeShortcut(code, expansion, {
+    id: `01930000-0000-7000-8000-${String(code.codePointAt(1)).padStart(12, '0')}`,
+    ...more,
+  });
 const NOTHING = { shortcuts: [], sets: [] };
 const REST = { list: null, conventions: [], keyboards: [], leftFindings: [] };
 

@@ -1,3 +1,4 @@
+import { makeShortcut } from '@yellow-latch/core/model/testing';
 import type { Comparison, MarkCost } from '@yellow-latch/core/convention';
 import { recogniseConventions } from '@yellow-latch/core/convention/recognise';
 import type { Mark } from '@yellow-latch/core/model';
@@ -5,13 +6,7 @@ import type { Mark } from '@yellow-latch/core/model';
 import { scopeName, scopeOf, tellScope } from './scope';
 import { tellAgainst, tellRecognised, tellFirstStep, tellRecommendation, tellRow } from './words';
 
-const one = (code: string) => ({
-  id: code,
-  code,
-  kind: 'message' as const,
-  setId: null,
-  content: { expansion: 'a text', template: false, format: 'plain' } as const,
-});
+const one = (code: string) => makeShortcut(code, 'a text');
 const row = (mark: Mark, more: Partial<MarkCost> = {}): MarkCost => ({
   mark,
   effort: { taps: 5, seconds: 1.7 },

@@ -1,23 +1,10 @@
+import { makeShortcut } from '@yellow-latch/core/model/testing';
 import type { Shortcut } from '@yellow-latch/core/model';
 
 import { makeResolver, NEW_SET, newFormValues, tidy, type FormValues } from './form';
 import { tellCleaned, tellProblem } from '@/parts/kinds';
 
-const inUse: Shortcut = {
-  id: 'inUse',
-  code: ';ws',
-  content: { expansion: 'Corrie & Vale\nUnit 3', template: false, format: 'plain' },
-  kind: 'address',
-  setId: null,
-  rules: {},
-  usesAWeek: null,
-  former: null,
-  pinned: null,
-  note: '',
-  language: null,
-  private: false,
-  changed: 0,
-};
+const inUse = makeShortcut(';ws', 'Corrie & Vale\nUnit 3', { id: 'inUse', kind: 'address' });
 const twin: Shortcut = { ...inUse, id: 'twin', code: ';WS' };
 
 async function errorsOf(values: Partial<FormValues>, saved: Shortcut | null = null) {

@@ -1,33 +1,12 @@
+import { makeShortcut } from '@yellow-latch/core/model/testing';
 import type { Severity } from '@yellow-latch/core/clash/finding';
 import type { Shortcut } from '@yellow-latch/core/model';
 
 import { makeFinder } from '@/parts/find';
 import { arrange, NO_FILTERS, type Filters, type Sort } from './arrange';
 
-function shortcut(
-  code: string,
-  expansion: string,
-  setId: string | null = null,
-  more: Partial<Shortcut> = {},
-): Shortcut {
-  const content = { expansion, template: false, format: 'plain' as const };
-  return {
-    id: code,
-    code,
-    content,
-    kind: 'message',
-    setId,
-    rules: {},
-    usesAWeek: null,
-    former: null,
-    pinned: null,
-    note: '',
-    language: null,
-    private: false,
-    changed: 0,
-    ...more,
-  };
-}
+const shortcut = (code: string, expansion: string, setId: string | null = null, more: Partial<Shortcut> = {}) =>
+  makeShortcut(code, expansion, { setId, ...more });
 
 const set = (id: string, name: string) => ({ id, name, icon: 'folder', order: id, changed: 0 });
 

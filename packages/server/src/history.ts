@@ -5,7 +5,7 @@ import { and, eq, sql, type SQL } from 'drizzle-orm';
 import type { Database } from './database';
 import { subscribedSetsOf, type Device } from './devices';
 import { changeGroups, changes } from './schema';
-import { gets } from './scope';
+import { gets } from './subscribedSets';
 import { statementsOf } from './statements';
 
 export interface HistoryQuery {

@@ -25,7 +25,7 @@ import type { Database } from './database';
 import { deviceNow, onlyUse, refuseSignedOut, subscribedSetsOf, type Device } from './devices';
 import { ProblemError } from './problem';
 import { changes, records } from './schema';
-import { belongingOf, gets, type Belonging } from './scope';
+import { belongingOf, gets, type Belonging } from './subscribedSets';
 import { statementsOf } from './statements';
 
 /** What records and log of one list may take, in bytes, unless the operator says otherwise. */

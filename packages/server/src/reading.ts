@@ -5,7 +5,7 @@ import type { Database } from './database';
 import { deviceNow, subscribedSetsOf, type Device } from './devices';
 import type { Erasure } from './erasure';
 import { ProblemError } from './problem';
-import { gets } from './scope';
+import { gets } from './subscribedSets';
 import { statementsOf, type RecordRow } from './statements';
 
 /** A page ends when its records take this much, in UTF-16 units, however few they are: everybody waits while it is read. */

@@ -1,7 +1,6 @@
 /** Findings made of what the tables of an audit hold about one shortcut. */
 import { heldBy } from '../fire';
 import { findSecrets } from '../guard';
-import { splitMarker } from '../model';
 import { claimsOn } from './claims';
 import { CONTEXT_COUNT } from './contexts';
 import { faultsOf } from './faults';
@@ -9,7 +8,6 @@ import {
   compareSeverity,
   MOST_EXAMPLES,
   RISKY_CONTEXTS,
-  severityOfMisfires,
   type Finding,
   type PlaceExample,
   type Severity,
@@ -20,8 +18,7 @@ import type { Device, Item } from './item';
 import type { Items } from './items';
 import { tryCode } from './reach';
 import { trapsOf, type TrapFound } from './traps';
-import { ASSUMED_BAND, bandOf, bandOfCode, type Vocabulary } from './vocabulary';
-import type { InWord, WordMisfires } from './wordHits';
+import type { Vocabulary } from './vocabulary';
 
 const ids = (items: readonly { id: string }[]): string[] => items.slice(0, MOST_EXAMPLES).map(({ id }) => id);
 
@@ -170,50 +167,6 @@ export function hides(item: Item, longer: readonly Item[], devices: readonly Dev
     count: hidden.size,
     evidence: null,
   };
-}
-
-const MISFIRE_TYPES = { whole: 'word', beginning: 'beginning of words', inside: 'inside words' } as const;
-
-/** `tallies`: for each device the misfires of this code, in every language. */
-export function misfires(
-  item: Item,
-  tallies: readonly { readonly device: string; readonly misfires: Partial<Record<InWord, WordMisfires>> }[],
-  vocabularies: readonly Vocabulary[],
-): Finding[] {
-  const isEstimate = vocabularies.some((vocabulary) => vocabulary.isEstimate);
-  return (Object.keys(MISFIRE_TYPES) as InWord[]).flatMap((kind): Finding[] => {
-    const byDevice: Record<string, number> = {};
-    let worst: WordMisfires | null = null;
-    for (const { device, misfires: ofItem } of tallies) {
-      const here = ofItem[kind];
-      if (!here) continue;
-      byDevice[device] = here.perTenThousand;
-      if (!worst || here.perTenThousand > worst.perTenThousand) worst = here;
-    }
-    if (!worst) return [];
-    const { perTenThousand, words, examples } = worst;
-    const isAssumed =
-      kind === 'whole' &&
-      vocabularies.some(
-        ({ language, assumed }) =>
-          language === examples[0]!.language && assumed?.has(splitMarker(examples[0]!.word).mnemonic),
-      );
-    const ofCode =
-      kind === 'whole'
-        ? bandOfCode(splitMarker(item.key).mnemonic, perTenThousand, isEstimate)
-        : bandOf(perTenThousand, isEstimate);
-    const band = isAssumed ? ASSUMED_BAND : ofCode;
-    return [
-      {
-        type: MISFIRE_TYPES[kind],
-        severity: severityOfMisfires(perTenThousand),
-        shortcuts: [item.id],
-        devices: Object.keys(byDevice),
-        count: words,
-        evidence: { perTenThousand, band, isAssumed, byDevice, examples },
-      },
-    ];
-  });
 }
 
 /** Where a code fires on one device. */

@@ -1,6 +1,7 @@
 import type { FiringEntry, RuledList } from '../fire';
 import type { DeviceProfile } from '../fit';
 import * as make from './assemble';
+import { misfires } from './misfires';
 import { CONTEXT_COUNT, CONTEXTS } from './contexts';
 import { byTelling, byWorst, compareSeverity, type Finding, type PlaceExample } from './finding';
 import type { TextPlace } from './hits';
@@ -301,7 +302,7 @@ export class Audit {
     const findings: (Finding | null)[] = [];
     if (devices.some(({ tallies }) => tallies.has(item.index))) {
       findings.push(
-        ...make.misfires(
+        ...misfires(
           item,
           devices.map(({ profile, tallies }) => ({ device: profile.id, misfires: tallies.get(item.index) ?? {} })),
           this.vocabularies,

@@ -7,7 +7,8 @@ import { decodeText } from './decode';
 import { planImport } from './plan';
 import { readList, type ReadChoices } from './readList';
 import { setOf, shortcutOf } from './testing';
-import { DELIMITERS, findDelimiter, readTable } from './table';
+import { DELIMITERS, readTable } from './table';
+import { findDelimiter } from './csvDelimiter';
 import { WRITTEN_FORMS, writeBackup, writeList } from './writeList';
 
 const CASES = process.env.YELLOW_LATCH_SOAK ? 100_000 : 10_000;

@@ -4,15 +4,8 @@ import { readListFile, type JsonProblem, type ReadJson } from './listFile';
 import { readLines } from './lines';
 import { findMarkdownTable, readMarkdownTable } from './markdownTable';
 import type { Entry, ReadRow } from './row';
-import {
-  DELIMITERS,
-  findDelimiter,
-  isNamedTable,
-  readTable,
-  unguardCell,
-  type Delimiter,
-  type TableRow,
-} from './table';
+import { DELIMITERS, readTable, unguardCell, type Delimiter, type TableRow } from './table';
+import { findDelimiter, isNamedTable } from './csvDelimiter';
 
 /** How a text holds a list. `lines`: a text in each line, without codes. */
 export type ListForm = 'json' | 'table' | 'markdown' | 'lines';

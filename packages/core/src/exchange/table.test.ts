@@ -6,7 +6,8 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 
 import { decodeText, type DecodedText } from './decode';
-import { findDelimiter, guardCell, readTable, unguardCell, writeTable } from './table';
+import { findDelimiter } from './csvDelimiter';
+import { guardCell, readTable, unguardCell, writeTable } from './table';
 
 const cellsOf = (text: string, delimiter: Parameters<typeof readTable>[1] = ',') =>
   readTable(text, delimiter).rows.map(({ cells }) => cells);

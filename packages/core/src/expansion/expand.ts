@@ -5,6 +5,7 @@ import { markdownToHtml, markdownToPlain } from './markdown';
 import { nextWeekday, shift, yearOf } from './moment';
 import { parseTemplate } from './parse';
 import { formatMoment } from './pattern';
+import { declaredBlanks, type OpenBlank } from './blanks';
 import { nameOfGiven, type BlankSegment, type DateSegment, type Segment, type TemplateProblem } from './segment';
 
 /** A shortcut as an expansion looks at it. */
@@ -28,16 +29,6 @@ export interface ExpansionContext {
   readonly clipboard?: string;
   readonly selection?: string;
   readonly shortcutOf: (id: string) => Expandable | undefined;
-}
-
-/** Something that is asked for before an expansion is whole. */
-export interface OpenBlank {
-  readonly name: string;
-  readonly kind: BlankSegment['kind'];
-  readonly label: string;
-  readonly default: string;
-  readonly options: readonly string[];
-  readonly pattern: string;
 }
 
 export interface Expanded {
@@ -196,17 +187,4 @@ class Expanding {
     this.errors.push(...errors);
     return '';
   }
-}
-
-/** Blanks by their names, as the one that says most has them. */
-function declaredBlanks(segments: readonly Segment[]): Map<string, BlankSegment> {
-  const blanks = new Map<string, BlankSegment>();
-  const says = ({ kind, label, default: otherwise, options }: BlankSegment) =>
-    (kind === 'text' ? 0 : 1) + (label ? 1 : 0) + (otherwise ? 1 : 0) + (options.length > 0 ? 1 : 0);
-  for (const segment of segments) {
-    if (segment.type !== 'blank') continue;
-    const known = blanks.get(segment.name);
-    if (!known || says(segment) > says(known)) blanks.set(segment.name, segment);
-  }
-  return blanks;
 }

@@ -4,6 +4,7 @@
  * `parseTemplate` reads a template into segments and `templateOf` writes them; `expand` gives what a shortcut gives at a
  * moment, or why it cannot; `expandFor` what a simpler device would be given. Functions and syntax: docs/formats.md.
  */
+export type { OpenBlank } from './blanks';
 export { applyCasing } from './casing';
 export { expandFor, type ForDevice, type Loss } from './degrade';
 export { isDuration, parseDuration, type Duration } from './duration';
@@ -14,7 +15,6 @@ export {
   type Expansion,
   type ExpansionContext,
   type ExpansionError,
-  type OpenBlank,
 } from './expand';
 export { markdownToHtml, markdownToPlain } from './markdown';
 export { nextWeekday, shift } from './moment';

@@ -29,17 +29,15 @@ export {
   type Way,
 } from './rules';
 export { keysOf, simulate, type Keystroke, type Simulation, type TraceLine } from './simulate';
+export { composedIn } from './composition';
+export { applyInput, MOST_PASSES, offersOf } from './session';
+export { difference, differenceAt } from './textDiff';
+export { UndoHistory, type Step } from './undoHistory';
 export {
-  composedIn,
-  MOST_PASSES,
-  offersOf,
   startSession,
-  applyInput,
   type FiredBy,
   type FiringEvent,
   type Input,
   type Outcome,
   type TypingSession,
-} from './session';
-export { difference, differenceAt } from './textDiff';
-export { UndoHistory, type Step } from './undoHistory';
+} from './typingSession';

@@ -4,17 +4,16 @@ import { hasEdgeBefore } from './edge';
 import type { CompiledList } from './list';
 import type { Match } from './place';
 import { applyEdit, isWithin, type Range } from './range';
+import { composedIn } from './composition';
 import {
-  composedIn,
   MOST_AT_ONCE,
-  offersOf,
-  applyInput,
   type FiredBy,
   type FiringEvent,
   type Input,
   type Outcome,
   type TypingSession,
-} from './session';
+} from './typingSession';
+import { offersOf, applyInput } from './session';
 import { difference } from './textDiff';
 
 /** Why something happened at an input, or did not: the rules of docs/firing.md by name. */

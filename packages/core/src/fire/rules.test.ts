@@ -1,7 +1,8 @@
 import { DEVICE_PROFILES, DeviceProfileSchema, type DeviceProfile } from '../fit';
 import { compile } from './list';
 import type { FiringEntry } from './rules';
-import { applyInput, offersOf, startSession } from './session';
+import { applyInput, offersOf } from './session';
+import { startSession } from './typingSession';
 import { keysOf, simulate, type Keystroke } from './simulate';
 import { device, entry, listOf } from './testing';
 

@@ -1,102 +1,24 @@
 import { expansionFor, fitsCapitals } from './capitals';
+import { compose, composedIn } from './composition';
 import type { CompiledList } from './list';
-import type { Match, Offer, Place } from './place';
-import { addRange, applyEdit, isWithin, shiftRanges, type Edit, type Range } from './range';
-
-/**
- * A text being typed, as a value. Every function here returns a new one. The rules are told in
- * docs/firing.md, by the numbers that stand beside them here.
- *
- * `quiet` are the stretches that were not typed (pasted, put in by a firing), were given back by
- * Backspace, or were kept as typed: a code inside one does not fire until one of its characters
- * changes.
- */
-export interface TypingSession {
-  readonly text: string;
-  readonly caret: Range;
-  readonly quiet: readonly Range[];
-  /** A match that may still turn out to be the beginning of a longer code. */
-  readonly waiting: Candidate | null;
-  /** What one Backspace straight after takes back. */
-  readonly lastFiring: Firing | null;
-  /** The session as it was before the composition in progress, and the range that it replaces. */
-  readonly composition: { before: TypingSession; replaced: Range } | null;
-  /** In a password field nothing fires and nothing is offered. */
-  readonly isSecret: boolean;
-}
-
-/** A match that would fire, and how many characters after it are its delimiter. */
-interface Candidate extends Match {
-  readonly delimiter: number;
-}
-
-interface Firing {
-  readonly id: string;
-  /** From the start of the code to the caret: what was typed, and its code's length. */
-  readonly typed: string;
-  readonly codeLength: number;
-  /** The same stretch after the firing. */
-  readonly start: number;
-  readonly end: number;
-  /** Where what was put in ends: at `end`, or before the delimiter and what came after. */
-  readonly insertedEnd: number;
-}
-
-/** Something a person did, told after the field has shown it. */
-export type Input =
-  | {
-      type: 'edit';
-      /** What was replaced, in the text before. */
-      range: Range;
-      text: string;
-      how: 'typing' | 'composing' | 'backspace' | 'paste' | 'other';
-      /** Where the caret is now; after `text` unless given. */
-      caret?: number;
-    }
-  | { type: 'composition-end' }
-  | { type: 'caret'; caret: Range }
-  /** An offer was tapped. */
-  | { type: 'take'; offer: Offer }
-  /** Offers were rejected: what stands before the caret stays as typed. */
-  | { type: 'keep'; range: Range }
-  /** What was asked for is there: it takes the place of its code; `caret` in the text, null: behind what was typed. */
-  | { type: 'fill'; id: string; range: Range; text: string; caret: number | null };
-
-/** What made a shortcut fire. */
-export type FiredBy = 'delimiter' | 'instant' | 'waiting' | 'rescan' | 'offer' | 'filled';
-
-/** What came of an input, for a line under the page and for use counts. */
-export type FiringEvent =
-  | { type: 'fired'; by: FiredBy; id: string; typed: string; expansion: string }
-  | { type: 'taken-back'; id: string; typed: string }
-  /** A code is complete whose expansion is to be made: `range` is what a fill is to replace. */
-  | { type: 'asked'; id: string; typed: string; range: Range };
-
-export interface Outcome {
-  session: TypingSession;
-  /** To apply to the field as it stands after the input; null: nothing to do. */
-  edit: Edit | null;
-  events: FiringEvent[];
-}
-
-/** More than this, in UTF-16 units, nobody types or dictates at once: it counts as pasted (rule 8.4). */
-export const MOST_AT_ONCE = 2_000;
+import type { Offer, Place } from './place';
+import { addRange, applyEdit, isWithin, type Edit, type Range } from './range';
+import { backspace } from './takingBack';
+import {
+  MOST_AT_ONCE,
+  unchanged,
+  withCaret,
+  withReplaced,
+  type Candidate,
+  type FiredBy,
+  type FiringEvent,
+  type Input,
+  type Outcome,
+  type TypingSession,
+} from './typingSession';
 
 /** How often a device that rescans looks again at what it has just put in (rule 8.2). */
 export const MOST_PASSES = 8;
-
-/** A session over `text` with the caret at its end. Text that was there before is not quiet. */
-export function startSession(text = '', isSecret = false): TypingSession {
-  return {
-    text,
-    caret: { start: text.length, end: text.length },
-    quiet: [],
-    waiting: null,
-    lastFiring: null,
-    composition: null,
-    isSecret,
-  };
-}
 
 /**
  * Follows one input. The session it returns has the edit applied already.
@@ -129,29 +51,6 @@ export function offersOf(session: TypingSession, list: CompiledList, limit = 8):
   if (session.caret.start !== session.caret.end) return [];
   const place = list.at(session.text, session.caret.start);
   return place.offers(limit).filter((offer) => !isWithin(session.quiet, offer));
-}
-
-function unchanged(session: TypingSession): Outcome {
-  return { session, edit: null, events: [] };
-}
-
-/** The session with the field's own change in it and nothing fired. */
-function withReplaced(session: TypingSession, range: Range, text: string): TypingSession {
-  const caret = range.start + text.length;
-  return {
-    text: applyEdit(session.text, { range, replacement: text }),
-    caret: { start: caret, end: caret },
-    quiet: shiftRanges(session.quiet, range, text.length),
-    waiting: null,
-    lastFiring: null,
-    composition: null,
-    isSecret: session.isSecret,
-  };
-}
-
-function withCaret(session: TypingSession, caret: Range): TypingSession {
-  const same = caret.start === session.caret.start && caret.end === session.caret.end;
-  return same ? session : { ...session, caret, waiting: null, lastFiring: null };
 }
 
 function replaceQuietly(
@@ -359,51 +258,6 @@ function takeOffer(session: TypingSession, offer: Offer): Outcome {
     caret: next.caret.start,
   };
   return { session: next, edit, events };
-}
-
-// ── taking back ─────────────────────────────────────────────────────────────────────────────
-
-/**
- * Backspace has deleted `range`. Straight after a firing it means "not that": the stretch from
- * the code to the caret comes back as it was typed, and the code in it stays quiet (rule 7).
- */
-function backspace(session: TypingSession, range: Range): Outcome {
-  const firing = session.lastFiring;
-  const next = withReplaced(session, range, '');
-  if (!firing || range.end !== firing.end || range.start < firing.start) return unchanged(next);
-  const edit: Edit = {
-    range: { start: firing.start, end: range.start },
-    replacement: firing.typed,
-    caret: firing.start + firing.typed.length,
-  };
-  const restored = withReplaced(next, edit.range, edit.replacement);
-  const code: Range = { start: firing.start, end: firing.start + firing.codeLength };
-  return {
-    session: { ...restored, quiet: addRange(restored.quiet, code) },
-    edit,
-    events: [{ type: 'taken-back', id: firing.id, typed: firing.typed.slice(0, firing.codeLength) }],
-  };
-}
-
-// ── composition ─────────────────────────────────────────────────────────────────────────────
-
-/** Text under composition may still turn into other characters: nothing fires inside it. */
-function compose(session: TypingSession, range: Range, text: string): Outcome {
-  const begun = session.composition ?? { before: session, replaced: range };
-  const shown = withReplaced(session, range, text);
-  // What it replaces in the text before lies between the head and the tail it has not touched.
-  const start = Math.min(begun.replaced.start, range.start);
-  const tail = Math.min(begun.before.text.length - begun.replaced.end, session.text.length - range.end);
-  const replaced = { start, end: begun.before.text.length - tail };
-  return unchanged({ ...shown, composition: { before: begun.before, replaced } });
-}
-
-/** What the composition in progress comes to: the session before it, and what was typed into that. */
-export function composedIn(session: TypingSession): { before: TypingSession; range: Range; text: string } | null {
-  if (!session.composition) return null;
-  const { before, replaced: range } = session.composition;
-  const tail = before.text.length - range.end;
-  return { before, range, text: session.text.slice(range.start, session.text.length - tail) };
 }
 
 /** What was composed counts as typed when the composition ends. */

@@ -3,7 +3,8 @@ import { compile, CompiledList } from './list';
 import { applyInputOnDevice, type Explanation } from './onDevice';
 import type { Range } from './range';
 import type { RuledList } from './rules';
-import { offersOf, startSession, type Input, type TypingSession } from './session';
+import { offersOf } from './session';
+import { startSession, type Input, type TypingSession } from './typingSession';
 
 /** One thing a person does on a keyboard. */
 export type Keystroke =

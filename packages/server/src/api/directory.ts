@@ -5,7 +5,7 @@ import { listDevices, refuseToManage, setDevice, signOut } from '../devices';
 import { endList, invite, listOf, makeSpareKey, purgeSome, succeed, withdraw } from '../lists';
 import { ProblemError } from '../problem';
 import type { ApiOptions } from './options';
-import { perHour, TRIES } from './rates';
+import { perHour, TRIES } from './rateLimits';
 import { bodyOf, deviceOf, idOf, parse, welcome } from './request';
 
 /** The devices of a list: seen, named, let in and signed out. */

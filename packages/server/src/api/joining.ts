@@ -5,7 +5,7 @@ import { admitDevice } from '../devices';
 import { beginList, join, listOf, recover, type Admitted } from '../lists';
 import { ProblemError } from '../problem';
 import type { ApiOptions } from './options';
-import { perHour, TRIES, triesInVain } from './rates';
+import { perHour, TRIES, triesInVain } from './rateLimits';
 import { bodyOf, parse, welcome } from './request';
 
 /** How one who is not in gets in: a list begun, a code, the spare key; or an open door. */

@@ -3,7 +3,7 @@ import type { Presence } from '../devices';
 import type { Erasure } from '../erasure';
 import type { Intake } from '../intake';
 import type { Streams } from '../stream';
-import type { Tries } from './rates';
+import type { Tries } from './rateLimits';
 
 /** What the routes work with, and what the operator sets. */
 export interface ApiOptions {

@@ -1,8 +1,8 @@
 /** Keyboards that are there from the start: national ones for ten fingers, generic ones of our own on glass. */
 import type { Layout } from '../../model';
 import type { Keyboard } from '../keyboard';
-import { GLASS_LAYOUTS, glassKeyboard } from './glass';
-import { HARDWARE_LAYOUTS, hardwareKeyboard } from './hardware';
+import { GLASS_LAYOUTS, glassKeyboard } from './phonesAndTablets';
+import { HARDWARE_LAYOUTS, hardwareKeyboard } from './computers';
 
 export const LAYOUTS: Readonly<Record<string, Layout>> = { ...GLASS_LAYOUTS, ...HARDWARE_LAYOUTS };
 
@@ -13,4 +13,4 @@ export function keyboardFrom(id: string, layout: Layout): Keyboard {
 
 export const KEYBOARDS: readonly Keyboard[] = Object.entries(LAYOUTS).map(([id, layout]) => keyboardFrom(id, layout));
 
-export { glassKeyboard } from './glass';
+export { glassKeyboard } from './phonesAndTablets';

@@ -16,6 +16,8 @@ interface DetailPageProps {
   foot?: ReactNode;
   /** Whether what is on the page scrolls by itself, as a long list does. */
   hasOwnScroll?: boolean;
+  /** Between its parts, in px. */
+  gap?: number;
   children?: ReactNode;
 }
 
@@ -29,6 +31,7 @@ export function DetailPage({
   actions,
   foot,
   hasOwnScroll = false,
+  gap = 14,
   children,
 }: DetailPageProps) {
   const router = useRouter();
@@ -43,7 +46,7 @@ export function DetailPage({
       {hasOwnScroll ? (
         children
       ) : (
-        <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
+        <ScrollView style={styles.scroll} contentContainerStyle={[styles.parts, { gap }]}>
           {children}
         </ScrollView>
       )}
@@ -56,5 +59,5 @@ const styles = StyleSheet.create({
   page: { flex: 1, minHeight: 0 },
   title: { flex: 1 },
   scroll: { flex: 1, minHeight: 0 },
-  parts: { paddingHorizontal: 16, paddingBottom: 24, gap: 12, maxWidth: 760 },
+  parts: { paddingHorizontal: 16, paddingBottom: 24, maxWidth: 760 },
 });

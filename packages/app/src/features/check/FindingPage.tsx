@@ -58,6 +58,7 @@ export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
   const code = codes.codeOf(id);
   return (
     <DetailPage
+      gap={12}
       title={GROUP_TITLES[type]}
       about={`${id} ${type}`}
       back={{ label: 'Back to the findings', href: '/check' }}

@@ -52,6 +52,7 @@ export default function KeyboardsPage() {
   const measuredLayout = measured === null ? undefined : known[measured]?.layout;
   return (
     <DetailPage
+      gap={12}
       title="Keyboards in use"
       about="keyboards"
       back={{ label: 'Back to the findings', href: '/check' }}

@@ -79,6 +79,7 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
   };
   return (
     <DetailPage
+      gap={8}
       title="A keyboard of your own"
       about={id}
       back={{ label: 'Back to the keyboards', href: '/check/keyboards' }}

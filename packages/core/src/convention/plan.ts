@@ -10,7 +10,7 @@ export interface Recode {
   readonly id: string;
   readonly from: string;
   readonly to: string;
-  /** What it would be, had that not been inUse. */
+  /** What it would be, had that not been in use. */
   readonly insteadOf: string | null;
 }
 

@@ -90,7 +90,7 @@ export type PlannedRow =
 
 /**
  * What would become of each row if it came into the list. A file of ours is matched by id; else a shortcut with the very same
- * code is the one that is meant, and a code that is the same for who types it, but written otherwise, is inUse. Nothing is
+ * code is the one that is meant, and a code that is the same for who types it, but written otherwise, is in use. Nothing is
  * decided here: see `usualChoice`. Linear in rows and list.
  */
 export function planImport(

@@ -30,7 +30,7 @@ export function mainMark(codes: readonly string[]): Mark | null {
  * Free codes near `typed`, the nearest first: with the list's marker, without its blanks, with its first
  * letter doubled, without its vowels, and longer ones made from the expansion, or from the kind where that has no words; for
  * a code with a marker of its own, those with the list's come last. `codes`: those of the list, which
- * are inUse. `ours`: the mark of the convention which holds, if one was chosen. Every proposal passes the
+ * are in use. `ours`: the mark of the convention which holds, if one was chosen. Every proposal passes the
  * model's rules and differs from all of them.
  */
 export function nearCodes(

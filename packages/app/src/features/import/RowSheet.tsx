@@ -56,7 +56,7 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
           matchKey(other.wanted.fields.code) === key,
       );
     if (problem) setError(tellProblem('code', problem));
-    else if (isInUse) setError(`${typed} is inUse. Choose another code.`);
+    else if (isInUse) setError(`${typed} is taken. Choose another code.`);
     else {
       onChoose(typed === own && row.status === 'new' ? { do: 'take' } : { do: 'recode', code: typed });
       onClose();

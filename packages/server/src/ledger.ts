@@ -50,7 +50,7 @@ export interface Push {
 }
 
 /**
- * SubscribedSets changes of one device, all or none, in one durable transaction. A change that was taken
+ * Receives changes of one device, all or none, in one durable transaction. A change that was taken
  * before is passed over; one that follows a gap, or reuses a number, is refused. What is erased is
  * gone from the log and the records when this returns, and from the files after an `Erasure`.
  */
@@ -69,7 +69,7 @@ export function receiveChanges(
 /** What became of a push. `erases`: something is to be gone from the files; see `Erasure`. */
 export type Answer = Received & { erases: boolean };
 
-/** SubscribedSets pushes in one transaction; if one of the pushes is refused, each in its own, so that the others stand. */
+/** Receives pushes in one transaction; if one of the pushes is refused, each in its own, so that the others stand. */
 export function receivePushes(db: Database, pushes: readonly Push[], quota: number): (Answer | ProblemError)[] {
   try {
     return db.$client.transaction(() => receiveAll(db, pushes, quota)).immediate();

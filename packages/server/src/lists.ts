@@ -155,7 +155,7 @@ export function invite(db: Database, by: Device, now: number): Invitation {
   );
 }
 
-/** SubscribedSets back a code that was given; one that is used or expired already is a quiet success. */
+/** Takes back a code that was given; one that is used or expired already is a quiet success. */
 export function withdraw(db: Queries, by: Device, typed: string): void {
   const code = parse(readJoinCode(typed), '/code', 'join code');
   db.delete(invitations)

@@ -17,7 +17,7 @@ export interface Hit {
   readonly entry: FiringEntry;
 }
 
-/** Explanation of the hits of one text after the other, those of a text in the order of their starts. */
+/** Told of the hits of one text after the other, those of a text in the order of their starts. */
 export type HitMet = (text: number, start: number, end: number, entry: FiringEntry) => void;
 
 /** What stands behind every text of a corpus, so that a code at its end is ended. */

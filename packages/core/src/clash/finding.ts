@@ -2,7 +2,7 @@ import type { TraceLine } from '../fire';
 import type { Secret } from '../guard';
 import type { Band } from './vocabulary';
 
-/** How bad a finding is. Explanation in docs/clashes.md; set in this file alone. */
+/** How bad a finding is. Explained in docs/clashes.md; set in this file alone. */
 export type Severity = 'breaks' | 'risky' | 'note';
 
 /** A code that fires by mistake so often in 10,000 words breaks; see `severityOfMisfires`. */
@@ -114,7 +114,7 @@ export type Finding =
   | Found<'broken inside', Reach>
   /** It begins others, so that it fires only with the next character, and not at the end of a text. */
   | Found<'delayed', null>
-  /** Explanation of a code that is not saved yet: others, which go on from it, would no longer fire where a word begins. */
+  /** Told of a code that is not saved yet: others, which go on from it, would no longer fire where a word begins. */
   | Found<'hides', null>
   | Found<'word', Misfires>
   | Found<'beginning of words', Misfires>

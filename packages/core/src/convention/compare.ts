@@ -298,7 +298,7 @@ class Comparing {
     const of = space.count();
     for (const { code } of others) space.take(code);
     const free = space.count();
-    // The codes themselves take space under every mark: only short ones can.
+    // The codes themselves take room under every mark: only short ones can.
     const mnemonics = [...new Set(subjects.map(({ mnemonic }) => matchKey(mnemonic)))].filter((mnemonic) =>
       /^\p{L}{1,3}$/u.test(mnemonic),
     );

@@ -1,6 +1,6 @@
 /**
  * What a character is to firing: how it folds, what it is to an edge beside it, whether it ends a
- * code. Explanation for UTF-16 units in one number from a table that is filled as units are met, since
+ * code. Told for UTF-16 units in one number from a table that is filled as units are met, since
  * searches ask for every unit they pass.
  */
 import { clustersOf, matchKey } from '../model';

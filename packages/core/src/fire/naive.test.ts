@@ -253,7 +253,7 @@ test(`the engine agrees with a plain reading of the rules on ${CASES} random lis
     const engine = simulate(keys, listOf(codes, profile), profile);
     fired += engine.trace.filter(({ rule }) => rule.startsWith('fired')).length;
     if (engine.text !== naive.text || engine.caret.start !== naive.caret) {
-      // Explanation with its seed, so that the case can be looked at.
+      // Told with its seed, so that the case can be looked at.
       expect({ seed, codes, keys, profile, text: engine.text, caret: engine.caret.start }).toEqual({
         seed,
         codes,

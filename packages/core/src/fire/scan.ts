@@ -8,7 +8,7 @@ import type { FoldedText } from './fold';
 import { FoldedPlaces } from './places';
 import type { FiringEntry } from './rules';
 
-/** Explanation of every place at which a code would fire, in the order of starts. */
+/** Told of every place at which a code would fire, in the order of starts. */
 export type Scanned = (start: number, end: number, entry: FiringEntry) => void;
 
 /**

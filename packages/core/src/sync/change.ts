@@ -16,7 +16,7 @@ export interface Change {
   device: string;
   /** The device's own number for it, from 1, without gaps. */
   n: number;
-  /** UUIDv7: changes that were made in one group carry the same, and are taken back together. */
+  /** UUIDv7: changes that were made in one go carry the same, and are taken back together. */
   together?: string;
 }
 

@@ -16,7 +16,7 @@ export interface LoggedChange {
   together: { id: string; size: number; shortcuts: number } | null;
 }
 
-/** Changes that were made in one group, latest first; of a large one, some of them. */
+/** Changes that were made in one go, latest first; of a large one, some of them. */
 export interface ChangeGroup {
   id: string;
   changes: LoggedChange[];

@@ -202,7 +202,7 @@ export class Replica {
   }
 
   /**
-   * SubscribedSets in what the server sent and lets go of own changes that it has. A fresh copy is put together in memory and
+   * Takes in what the server sent and lets go of own changes that it has. A fresh copy is put together in memory and
    * takes the place of the old one when it is whole. Resolves to whether a fresh copy is to be asked for, since this
    * device takes other sets now.
    */

@@ -8,7 +8,7 @@ import { deviceOf, isJson, LARGEST_BODY, parse, type Asking } from './request';
 
 const PATH = /^\/api\/d\/([0-9a-f-]{36})\/changes(?:\?|$)/u;
 
-/** SubscribedSets a push in and tells the streams of it. */
+/** Receives a push and tells the streams of it. */
 export async function receivePush(
   { db, intake, streams, now }: ApiOptions,
   request: Asking,

@@ -33,7 +33,7 @@ class KeptChannel extends MessageChannel {
 Object.assign(globalThis, { MessageChannel: KeptChannel });
 afterAll(() => channels.forEach(({ port1 }) => port1.close()));
 
-/** A worker in the same thread: a api behind a channel of messages. */
+/** A worker in the same thread: an API behind a channel of messages. */
 class NearWorker extends EventTarget {
   wasEnded = false;
   /** Takes questions in and never answers. */

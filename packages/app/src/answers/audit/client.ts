@@ -47,16 +47,16 @@ export interface AuditState {
   readonly wasRestarted: boolean;
 }
 
-/** What the worker does, by api. */
+/** What the worker does, by API. */
 export interface WorkerApis {
   readonly audit: AuditWorkerApi;
   readonly effort: EffortWorkerApi;
 }
 
-/** The apis as messages carry their questions. */
+/** The APIs as messages carry their questions. */
 type ReachedApis = { readonly [Name in keyof WorkerApis]: WorkerApis[Name] & ProxyMarked };
 
-/** The apis as the page reaches them. */
+/** The APIs as the page reaches them. */
 export type RemoteApis = Remote<ReachedApis>;
 
 const EMPTY: AuditedList = { shortcuts: [], sets: [], languages: [], devices: [] };

@@ -130,7 +130,7 @@ export class AuditWorkerApi {
     }
   }
 
-  /** The list as it stands under audit, and the languages it was proved in, for other apis. Null: nothing has been proved yet. */
+  /** The list as it stands under audit, and the languages it was proved in, for the other APIs. Null: nothing has been proved yet. */
   proved(): { readonly audit: Audit; readonly vocabularies: readonly Vocabulary[] } | null {
     const { audit, vocabularies } = this;
     return audit && { audit, vocabularies };

@@ -35,7 +35,7 @@ const shortcut = (
   setId,
 });
 
-async function deskOf(...shortcuts: AuditedShortcut[]): Promise<EffortWorkerApi> {
+async function apiOf(...shortcuts: AuditedShortcut[]): Promise<EffortWorkerApi> {
   const audit = new AuditWorkerApi(
     (name) => Promise.resolve(name === 'en' ? VOCABULARY : []),
     () => Promise.resolve(),
@@ -57,7 +57,7 @@ const asked = (more: Partial<EffortRequest> = {}): EffortRequest => ({
 });
 const text = (own: string) => ({ bytes: new TextEncoder().encode(own), format: { type: 'text' } as const });
 
-describe('the effort api', () => {
+describe('the effort API', () => {
   test('has no answer before anything was proved', () => {
     const api = new EffortWorkerApi(
       new AuditWorkerApi(
@@ -72,14 +72,14 @@ describe('the effort api', () => {
   });
 
   test('prices one as it stands in the form, by the rules of its set', async () => {
-    const api = await deskOf(shortcut('1', ';a'));
+    const api = await apiOf(shortcut('1', ';a'));
     const { on, saved } = api.one(shortcut('new', ';ten', 'I am about ten minutes away.'), asked())!;
     expect(on).toHaveLength(1);
     expect(saved!.taps).toBeGreaterThan(20);
   });
 
   test('takes uses as said or counted, else from what was typed out in own text', async () => {
-    const api = await deskOf(
+    const api = await apiOf(
       shortcut('1', ';ten', 'ten minutes away'),
       shortcut('2', ';late', 'I am late'),
       shortcut('3', ';never', 'never said'),
@@ -96,7 +96,7 @@ describe('the effort api', () => {
   });
 
   test('weighs marks for a part of the list', async () => {
-    const api = await deskOf(shortcut('1', ';ten'), shortcut('2', 'so', 'x', 's'));
+    const api = await apiOf(shortcut('1', ';ten'), shortcut('2', 'so', 'x', 's'));
     const all = api.compare(asked(), { of: 'list' });
     const part = api.compare(asked(), { of: 'set', setId: 's' });
     if (!all || 'type' in all || !part || 'type' in part) throw new Error('both can be compared');
@@ -108,7 +108,7 @@ describe('the effort api', () => {
   });
 
   test('knows a mark for new codes only while none of the list has one', async () => {
-    const [none, some] = await Promise.all([deskOf(shortcut('1', 'so')), deskOf(shortcut('1', '#so'))]);
+    const [none, some] = await Promise.all([apiOf(shortcut('1', 'so')), apiOf(shortcut('1', '#so'))]);
     const wider = { ...PHONE, keyboard: 'tablet-en' };
     expect(some.usualMark(asked())).toBeNull();
     expect(none.usualMark(asked({ keyboards: [] }))).toBeNull();
@@ -117,7 +117,7 @@ describe('the effort api', () => {
   });
 
   test('tries codes on the list, which stays as it is', async () => {
-    const api = await deskOf(shortcut('1', 'so'), shortcut('2', ';te'), shortcut('3', '#ten'));
+    const api = await apiOf(shortcut('1', 'so'), shortcut('2', ';te'), shortcut('3', '#ten'));
     const tried = api.tryCodes([
       { id: '1', to: ';so' },
       { id: '3', to: ';ten' },

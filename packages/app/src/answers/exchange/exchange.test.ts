@@ -48,7 +48,7 @@ describe('sealing', () => {
   });
 });
 
-describe('the api', () => {
+describe('the API', () => {
   const open = (text: string) => {
     const api = new ExchangeWorkerApi();
     api.open(new TextEncoder().encode(text));

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef } from 'react';
 
 import type { ExchangeWorkerApi } from './workerApi';
 
-/** The api as the page reaches it. */
+/** The API as the page reaches it. */
 export type RemoteApi = Remote<ExchangeWorkerApi & ProxyMarked>;
 
 export type AskWorker = <Content>(question: (api: RemoteApi) => Promise<Content>) => Promise<Content>;

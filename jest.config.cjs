@@ -1,4 +1,4 @@
-// Unit tests: core and server in Node, app in jsdom through the web preset of jest-expo.
+// Unit tests: core and server in Node, fields and app in jsdom.
 // The journeys in a real browser have their own configuration, e2e/jest.config.cjs.
 /** Packages that are modules of the language, which Jest takes only transformed. */
 const MODULES = [
@@ -24,6 +24,8 @@ const MODULES = [
   'escape-string-regexp',
   'character-entities[^/]*',
   'devlop',
+  'lexical',
+  '@lexical',
 ];
 
 const inNode = (name) => ({
@@ -46,6 +48,18 @@ const field = {
   setupFiles: [`${__dirname}/packages/field/src/testing/setup.ts`],
 };
 
+/** What the app works out without drawing it. What it draws goes through the web preset of jest-expo: packages/app/jest.config.cjs. */
+const app = {
+  ...inNode('app'),
+  testEnvironment: 'jsdom',
+  setupFiles: [`${__dirname}/packages/app/src/testing/setup.ts`],
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '^react-native$': 'react-native-web',
+    '\\.woff2$': '<rootDir>/src/testing/font.ts',
+  },
+};
+
 /** Devices and server together, without a page: what the two sides make of each other. */
 const whole = {
   ...inNode('server'),
@@ -65,6 +79,7 @@ module.exports = {
     field,
     inNode('server'),
     whole,
+    app,
     '<rootDir>/packages/app/jest.config.cjs',
   ],
 };

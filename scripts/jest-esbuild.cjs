@@ -7,6 +7,8 @@ const options = {
   format: 'cjs',
   target: 'node20',
   sourcemap: 'inline',
+  // A script in Jest cannot import; it can require.
+  supported: { 'dynamic-import': false },
   define: { 'import.meta.url': '__importMetaUrl' },
   banner: 'const __importMetaUrl = require("node:url").pathToFileURL(__filename).href;',
 };

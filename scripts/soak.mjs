@@ -12,6 +12,14 @@ const UNIT = {
     'The quickest way to type, against trying everything',
     ['--selectProjects', 'core', '--testPathPattern', 'effort'],
   ],
+  moments: [
+    'Moments and templates, against other libraries',
+    ['--selectProjects', 'core', '--testPathPattern', 'expansion/(dates|template)'],
+  ],
+  marks: [
+    'Marks weighed all at once, against weighing each',
+    ['--selectProjects', 'core', 'server', '--testPathPattern', 'convention/(compare|baker)|recommendation'],
+  ],
   files: ['Spoilt files read', ['--selectProjects', 'core', '--testPathPattern', 'exchange/fuzz']],
   whole: ['Devices and server with a bad line between them, and a server set back', ['--selectProjects', 'whole']],
   attack: ['The server attacked', ['--selectProjects', 'server', '--testPathPattern', 'attack']],

@@ -28,10 +28,10 @@ const transformed = [
 ].join('|');
 
 module.exports = {
-  displayName: 'app',
+  displayName: 'drawn',
   preset: 'jest-expo/web',
   rootDir: __dirname,
-  testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
+  testMatch: ['<rootDir>/src/**/*.test.tsx'],
   setupFiles: ['<rootDir>/src/testing/setup.ts'],
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
@@ -39,5 +39,5 @@ module.exports = {
     '^lucide-react-native/icons/(.*)$': '<rootDir>/../../node_modules/lucide-react-native/dist/cjs/icons/$1.js',
   },
   transformIgnorePatterns: [`/node_modules/(?!(${transformed}))`],
-  cacheDirectory: `${__dirname}/../../.cache/jest-app`,
+  cacheDirectory: `${__dirname}/../../.cache/jest-drawn`,
 };

@@ -12,7 +12,7 @@ import { findDelimiter } from './csvDelimiter';
 import { WRITTEN_FORMS, writeBackup, writeList } from './writeList';
 
 const IS_SOAK = Boolean(process.env.YELLOW_LATCH_SOAK);
-const CASES = IS_SOAK ? 100_000 : 10_000;
+const CASES = IS_SOAK ? 100_000 : 2_000;
 /** No reading of a small file may take longer, in ms. Looked at in the long run alone: tests share their machine. */
 const LONGEST = 1_000;
 

@@ -3,7 +3,7 @@ import type { StoredRecord } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
 import { inOrder, type Command } from './command';
-import { makingSet } from './sets';
+import { makingSet } from './makingSet';
 import { editing, makingPrivate, sharing } from './shortcuts';
 
 /** What a form over a shortcut asks to be saved. */

@@ -1,7 +1,8 @@
 import { makeShortcut } from '@yellow-latch/core/model/testing';
 import type { ShortcutSet } from '@yellow-latch/core/model';
 
-import { changingSet, deletingSet, emptyingSet, makingSet, mergingSets, movingSet } from './sets';
+import { makingSet } from './makingSet';
+import { changingSet, deletingSet, emptyingSet, mergingSets, movingSet } from './sets';
 
 const set = (id: string, order: string): ShortcutSet => ({ id, name: id, icon: 'folder', order, changed: 0 });
 const shortcut = (id: string, setId: string | null) => makeShortcut(`;${id}`, id, { id, setId });

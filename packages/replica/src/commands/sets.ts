@@ -1,5 +1,4 @@
 import type { ShortcutSet } from '@yellow-latch/core/model';
-import { v7 as uuid } from 'uuid';
 
 import type { ListView } from '../storage/view';
 import { inOrder, type Command } from './command';
@@ -7,19 +6,6 @@ import { keyAt } from './order';
 import { deleting, editingAll } from './shortcuts';
 
 type SetParts = Pick<ListView, 'shortcuts' | 'conventions'>;
-
-/** A new set behind all others. */
-export function makingSet(name: string, all: readonly ShortcutSet[]): Command {
-  const id = uuid();
-  const order = keyAt(
-    all.map((set) => set.order),
-    all.length,
-  );
-  return {
-    writes: [{ type: 'set', id, fields: { name, icon: 'folder', order } }],
-    undo: () => [{ type: 'set', id, fields: { deleted: true } }],
-  };
-}
 
 export function changingSet({ id, name, icon }: ShortcutSet, fields: { name?: string; icon?: string }): Command {
   const was = { ...(fields.name === undefined ? {} : { name }), ...(fields.icon === undefined ? {} : { icon }) };

@@ -1,6 +1,6 @@
 /**
  * What is recommended to two people, beside weighing marks one by one: each code typed by the search itself, each
- * text scanned by the engine: the best dozen signs, and a seeded sample of all marks (`npm run soak`: all of one
+ * text scanned by the engine: the best half dozen signs, and a seeded sample of all marks (`npm run soak`: all of one
  * character, and four hundred of two).
  */
 import { WORDS_A_WEEK } from '@yellow-latch/core/clash';
@@ -27,7 +27,7 @@ import { DEMO_KEYBOARDS, DEMO_SETS } from './scenario';
 
 /** Marks of two people take a second to weigh one by one for every four. */
 const IS_SOAK = Boolean(process.env.YELLOW_LATCH_SOAK);
-const SAMPLE = IS_SOAK ? 400 : 14;
+const SAMPLE = IS_SOAK ? 400 : 6;
 
 const use = (keyboard: string, share: number, device: ProfileId): InUse => ({
   keyboard: KEYBOARDS.find(({ id }) => id === keyboard)!,
@@ -129,7 +129,7 @@ function bestOneByOne(person: typeof ansel | typeof wanda, comparison: Compariso
         ])
       : comparison.rows
           .filter(({ mark }) => standsApart(mark))
-          .slice(0, 12)
+          .slice(0, 6)
           .map(({ mark }) => mark)),
     ...Array.from({ length: SAMPLE }, some),
   ];

@@ -28,7 +28,8 @@ import { usePalette } from '@/look/useLook';
 import { useList, useMay } from '@/frame/replica/ReplicaProvider';
 import { useCommand } from '@/frame/replica/useCommand';
 
-import { makingSet, movingSet } from '@yellow-latch/replica/commands/sets';
+import { makingSet } from '@yellow-latch/replica/commands/makingSet';
+import { movingSet } from '@yellow-latch/replica/commands/sets';
 import { SetSheet } from './SetSheet';
 
 /** Before a finger that rests becomes a drag, in ms; it may tremble by so many px. */

@@ -13,7 +13,8 @@ import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
 import { usePalette } from '@/look/useLook';
 
-import { recentOf, useRecent, withFilled } from './recent';
+import { recentOf, withFilled } from './recent';
+import { useRecent } from './useRecent';
 import type { Filling } from './useFilling';
 
 interface BlanksSheetProps {

@@ -1,11 +1,8 @@
 import type { OpenBlank } from '@yellow-latch/core/expansion';
 
-import { useKept } from '@/frame/replica/useKept';
-
 /** What was filled in lately, by what the blank is called, the newest first. Of this device alone. */
 export type Recent = Readonly<Record<string, readonly string[]>>;
 
-const NONE: Recent = {};
 const MOST = 5;
 /** Longer ones are hardly filled in twice. */
 const LONGEST = 60;
@@ -33,8 +30,4 @@ export function withFilled(
 
 export function recentOf(recent: Recent, blank: OpenBlank): readonly string[] {
   return recent[nameOf(blank)] ?? [];
-}
-
-export function useRecent(): [Recent, (next: Recent) => void] {
-  return useKept('fillings', NONE);
 }

@@ -1,6 +1,7 @@
 import { parseTemplate, templateOf, type Segment } from '@yellow-latch/core/expansion';
 import { createEditor } from 'lexical';
 
+import { loadExpansion } from '@/answers/expansion/context';
 import { tellExpansionError, tellLosses, tellTemplateProblem } from '@/answers/expansion/words';
 
 import { ChipNode } from './chipNode';
@@ -8,10 +9,7 @@ import { asksFirst, INSERTS, newSegment, withSegment } from './inserts';
 import { exampleOf, kindOf, labelOf, nameFor, PATTERNS } from './labels';
 import { $readSegments, $showSegments } from './templateText';
 
-// Jest fetches no bundles: the room is there.
-jest.mock('@/answers/expansion/context', () => ({
-  loadedExpansion: () => jest.requireActual<object>('@yellow-latch/core/expansion'),
-}));
+beforeAll(loadExpansion);
 
 const segmentsOf = (source: string): readonly Segment[] => {
   const parsed = parseTemplate(source);

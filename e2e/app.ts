@@ -10,6 +10,33 @@ const axeSource = readFileSync(createRequire(__filename).resolve('axe-core/axe.m
 const PATIENCE = 15_000;
 /** How often it is looked whether something has come, in ms. */
 const POLL = 40;
+/** What WebDriver says when the page asked has gone, or what it was asked about. */
+const GONE = /StaleElementReference|document unloaded|NoSuchExecutionContext|aborted by navigation|Cannot find context/;
+/**
+ * A script that looks every POLL ms until an expression gives something, for a second at most. In it `find` is the first
+ * element of a path or selector that is shown.
+ */
+const inPage = (expression: string) => `
+  const [done] = arguments;
+  const all = (using, value) => {
+    if (using === 'css selector') return [...document.querySelectorAll(value)];
+    const found = document.evaluate(value, document, null, XPathResult.ORDERED_NODE_SNAPSHOT_TYPE, null);
+    return Array.from({ length: found.snapshotLength }, (_, at) => found.snapshotItem(at));
+  };
+  const isShown = (element) =>
+    element.checkVisibility({ opacityProperty: true, visibilityProperty: true }) &&
+    [element, ...element.querySelectorAll('*')].some((one) => {
+      const { width, height } = one.getBoundingClientRect();
+      return width > 0 && height > 0;
+    });
+  const find = (using, value) => all(using, value).find(isShown) ?? null;
+  const end = performance.now() + 1000;
+  const again = () => {
+    const found = ${expression};
+    if (found || performance.now() > end) done(found || null);
+    else setTimeout(again, ${POLL});
+  };
+  again();`;
 /** What a browser logs when the server is gone, or does not know the device any more. */
 const EXPECTED_ERRORS =
   /ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_INCOMPLETE_CHUNKED|ERR_CONNECTION_RESET|ERR_SOCKET_NOT_CONNECTED|ERR_CONTENT_LENGTH_MISMATCH|status of 401|response has a MIME type \("text\/plain"\) that is not "text\/event-stream"|api\/joins - Failed to load resource|error occurred when fetching the script/;
@@ -41,23 +68,33 @@ export class App {
   // ── what is on the screen ─────────────────────────────────────────────────────────────────
 
   /** Waits until something is shown, and returns it. */
-  async see(what: By): Promise<WebElement> {
-    return this.driver.wait(
-      async () => {
-        for (const element of await this.driver.findElements(what)) {
-          if (await element.isDisplayed().catch(() => false)) return element;
-        }
-        return null;
-      },
-      PATIENCE,
-      `did not see ${String(what)}`,
-      POLL,
-    ) as Promise<WebElement>;
+  see(what: By): Promise<WebElement> {
+    const { using, value } = what as unknown as { using: string; value: string };
+    return this.waitInPage<WebElement>(`find(${JSON.stringify(using)}, ${JSON.stringify(value)})`, String(what));
   }
 
   /** Waits until `condition` holds. */
   async until(condition: () => Promise<boolean>, what: string): Promise<void> {
     await this.driver.wait(condition, PATIENCE, `waited in vain: ${what}`, POLL);
+  }
+
+  /**
+   * Waits until an expression gives something, and returns it. The page itself looks: to ask it from here again and again
+   * would cost more than what is waited for. `find`: see inPage.
+   */
+  private async waitInPage<T>(expression: string, what: string): Promise<T> {
+    const end = Date.now() + PATIENCE;
+    let last: unknown = null;
+    do {
+      // A page that goes away takes the question with it; the next one is asked again.
+      const found = await this.driver.executeAsyncScript<T | null>(inPage(expression)).catch((error: unknown) => {
+        if (!(error instanceof Error && GONE.test(error.name + error.message))) throw error;
+        last = error;
+        return null;
+      });
+      if (found) return found;
+    } while (Date.now() < end);
+    throw new Error(`waited in vain: ${what}`, { cause: last });
   }
 
   /** A control by what a screen reader calls it. */
@@ -86,11 +123,11 @@ export class App {
   }
 
   async seeText(text: string): Promise<void> {
-    await this.until(async () => (await this.text()).includes(text), `the text “${text}”`);
+    await this.waitInPage(`document.body.innerText.includes(${JSON.stringify(text)})`, `the text “${text}”`);
   }
 
   async seeNoText(text: string): Promise<void> {
-    await this.until(async () => !(await this.text()).includes(text), `“${text}” to be gone`);
+    await this.waitInPage(`!document.body.innerText.includes(${JSON.stringify(text)})`, `“${text}” to be gone`);
   }
 
   /** The codes in the list, in their order, read off the rows drawn. */

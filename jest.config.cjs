@@ -53,11 +53,7 @@ const app = {
   ...inNode('app'),
   testEnvironment: 'jsdom',
   setupFiles: [`${__dirname}/packages/app/src/testing/setup.ts`],
-  moduleNameMapper: {
-    '^@/(.*)$': '<rootDir>/src/$1',
-    '^react-native$': 'react-native-web',
-    '\\.woff2$': '<rootDir>/src/testing/font.ts',
-  },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
 };
 
 /** Devices and server together, without a page: what the two sides make of each other. */

@@ -7,7 +7,7 @@ import {
   type LoggedChange,
   type ChangeGroup,
 } from '@yellow-latch/core/sync';
-import { useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
+import { useInfiniteQuery } from '@tanstack/react-query';
 import type { Href } from 'expo-router';
 import { useEffect, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -26,6 +26,7 @@ import { server } from '@yellow-latch/replica/sync/server';
 
 import { nameOfField } from './fieldWords';
 import { tellChange, tellSeveral, type NameOf } from './tellChange';
+import { queries } from './queries';
 import { useDeviceName } from './useDirectory';
 
 /** So many records of a group are named before the rest is counted. */
@@ -44,20 +45,22 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
   const { replica } = useOpened();
   const list = useList();
   const { waiting } = useSyncState();
-  const queries = useQueryClient();
   const self = replica.state.id;
-  const { data, isError, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } = useInfiniteQuery({
-    queryKey: ['history', shortcutId ?? null, isDeletedOnly],
-    queryFn: ({ pageParam }) =>
-      server.history(self, {
-        ...(shortcutId ? { type: 'shortcut', id: shortcutId } : {}),
-        ...(isDeletedOnly ? { deleted: '1' } : {}),
-        ...(pageParam === null ? {} : { before: String(pageParam) }),
-      }),
-    initialPageParam: null as number | null,
-    getNextPageParam: ({ next }) => next,
-    staleTime: 0,
-  });
+  const { data, isError, isPending, hasNextPage, fetchNextPage, isFetchingNextPage } = useInfiniteQuery(
+    {
+      queryKey: ['history', shortcutId ?? null, isDeletedOnly],
+      queryFn: ({ pageParam }) =>
+        server.history(self, {
+          ...(shortcutId ? { type: 'shortcut', id: shortcutId } : {}),
+          ...(isDeletedOnly ? { deleted: '1' } : {}),
+          ...(pageParam === null ? {} : { before: String(pageParam) }),
+        }),
+      initialPageParam: null as number | null,
+      getNextPageParam: ({ next }) => next,
+      staleTime: 0,
+    },
+    queries,
+  );
   // What came in meanwhile is history too.
   const { through } = replica.state;
   const toldUpTo = useRef(through);
@@ -65,7 +68,7 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
     if (toldUpTo.current === through) return;
     toldUpTo.current = through;
     void queries.invalidateQueries({ queryKey: ['history'] });
-  }, [queries, through]);
+  }, [through]);
   const groups = useMemo(() => {
     const all = changeGroupsOf(data?.pages.flatMap(({ changes }) => changes) ?? []);
     // What is back by now, or was deleted again later, stands once or not at all.

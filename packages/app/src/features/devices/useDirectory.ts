@@ -1,10 +1,12 @@
 import type { DeviceInfo, Directory } from '@yellow-latch/core/sync';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useEffect } from 'react';
 
 import { useKept } from '@/frame/replica/useKept';
 import { useOpened } from '@/frame/replica/ReplicaProvider';
 import { server } from '@yellow-latch/replica/sync/server';
+
+import { queries } from './queries';
 
 /** How often it is asked anew while it is on the screen, in ms; a device that joins is told of at once. */
 const EVERY = 10_000;
@@ -19,25 +21,28 @@ export interface DirectoryState {
 
 /** The devices of the list, from the server, or as they were when it was last there. */
 export function useDirectory(): DirectoryState {
-  const { replica } = useOpened();
-  const queries = useQueryClient();
+  const { replica, sync } = useOpened();
+  useEffect(() => sync.onDevices(() => void queries.invalidateQueries({ queryKey: ['directory'] })), [sync]);
   const [kept, keep] = useKept<Directory | null>('directory', null);
-  const { data, isError } = useQuery({
-    queryKey: ['directory'],
-    queryFn: async () => {
-      const directory = await server.directory(replica.state.id);
-      keep(directory);
-      return directory;
+  const { data, isError } = useQuery(
+    {
+      queryKey: ['directory'],
+      queryFn: async () => {
+        const directory = await server.directory(replica.state.id);
+        keep(directory);
+        return directory;
+      },
+      staleTime: 0,
+      refetchInterval: EVERY,
     },
-    staleTime: 0,
-    refetchInterval: EVERY,
-  });
+    queries,
+  );
   const take = useCallback(
     (directory: Directory) => {
       queries.setQueryData(['directory'], directory);
       keep(directory);
     },
-    [queries, keep],
+    [keep],
   );
   return { directory: data ?? kept, isAway: isError, take };
 }

@@ -1,5 +1,4 @@
 import { mayManage, type May } from '@yellow-latch/core/sync';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
 
 import { useNotice } from '@/frame/Notices';
@@ -25,11 +24,6 @@ export interface Outside {
 }
 
 const ReplicaContext = createContext<Opened | null>(null);
-
-/** What is asked of the server: devices, history. The list itself is on this device, and read from the replica. */
-const queryClient = new QueryClient({
-  defaultOptions: { queries: { networkMode: 'always', staleTime: Infinity, retry: false } },
-});
 
 async function openReplica(): Promise<Opened | Outside> {
   const device = (await openCurrentDevice()) ?? (await throughOpenDoor());
@@ -59,28 +53,12 @@ interface ReplicaProviderProps {
 export function ReplicaProvider({ children, renderError, renderStart, open = openReplica }: ReplicaProviderProps) {
   const [opened, setOpened] = useState<Opened | Outside | Error | null>(null);
   useEffect(() => {
-    let stop = () => {};
-    open().then(
-      (result) => {
-        if ('device' in result) {
-          setOpened(result);
-          return;
-        }
-        stop = result.sync.onDevices(() => void queryClient.invalidateQueries({ queryKey: ['directory'] }));
-        setOpened(result);
-      },
-      (error: unknown) => setOpened(error instanceof Error ? error : new Error(String(error))),
-    );
-    return () => stop();
+    open().then(setOpened, (error: unknown) => setOpened(error instanceof Error ? error : new Error(String(error))));
   }, [open]);
   if (opened === null) return null;
   if (opened instanceof Error) return renderError(opened);
   if ('device' in opened) return renderStart(opened);
-  return (
-    <QueryClientProvider client={queryClient}>
-      <ReplicaContext value={opened}>{children}</ReplicaContext>
-    </QueryClientProvider>
-  );
+  return <ReplicaContext value={opened}>{children}</ReplicaContext>;
 }
 
 export function useOpened(): Opened {

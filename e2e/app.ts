@@ -12,12 +12,8 @@ const PATIENCE = 15_000;
 const POLL = 40;
 /** What WebDriver says when the page asked has gone, or what it was asked about. */
 const GONE = /StaleElementReference|document unloaded|NoSuchExecutionContext|aborted by navigation|Cannot find context/;
-/**
- * A script that looks every POLL ms until an expression gives something, for a second at most. In it `find` is the first
- * element of a path or selector that is shown.
- */
-const inPage = (expression: string) => `
-  const [done] = arguments;
+/** For scripts: `find` is the first element of a selector or path that is shown. */
+const FIND = `
   const all = (using, value) => {
     if (using === 'css selector') return [...document.querySelectorAll(value)];
     const found = document.evaluate(value, document, null, XPathResult.ORDERED_NODE_SNAPSHOT_TYPE, null);
@@ -29,14 +25,7 @@ const inPage = (expression: string) => `
       const { width, height } = one.getBoundingClientRect();
       return width > 0 && height > 0;
     });
-  const find = (using, value) => all(using, value).find(isShown) ?? null;
-  const end = performance.now() + 1000;
-  const again = () => {
-    const found = ${expression};
-    if (found || performance.now() > end) done(found || null);
-    else setTimeout(again, ${POLL});
-  };
-  again();`;
+  const find = (using, value) => all(using, value).find(isShown) ?? null;`;
 /** What a browser logs when the server is gone, or does not know the device any more. */
 const EXPECTED_ERRORS =
   /ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_INCOMPLETE_CHUNKED|ERR_CONNECTION_RESET|ERR_SOCKET_NOT_CONNECTED|ERR_CONTENT_LENGTH_MISMATCH|status of 401|response has a MIME type \("text\/plain"\) that is not "text\/event-stream"|api\/joins - Failed to load resource|error occurred when fetching the script/;
@@ -70,7 +59,7 @@ export class App {
   /** Waits until something is shown, and returns it. */
   see(what: By): Promise<WebElement> {
     const { using, value } = what as unknown as { using: string; value: string };
-    return this.waitInPage<WebElement>(`find(${JSON.stringify(using)}, ${JSON.stringify(value)})`, String(what));
+    return this.waitFor<WebElement>(`find(${JSON.stringify(using)}, ${JSON.stringify(value)})`, String(what));
   }
 
   /** Waits until `condition` holds. */
@@ -79,22 +68,17 @@ export class App {
   }
 
   /**
-   * Waits until an expression gives something, and returns it. The page itself looks: to ask it from here again and again
-   * would cost more than what is waited for. `find`: see inPage.
+   * Waits until an expression in the page gives something, and returns it. One short question at a time: WebDriver's own
+   * ways to find an element and to say whether it is shown cost more than what is waited for.
    */
-  private async waitInPage<T>(expression: string, what: string): Promise<T> {
-    const end = Date.now() + PATIENCE;
-    let last: unknown = null;
-    do {
-      // A page that goes away takes the question with it; the next one is asked again.
-      const found = await this.driver.executeAsyncScript<T | null>(inPage(expression)).catch((error: unknown) => {
-        if (!(error instanceof Error && GONE.test(error.name + error.message))) throw error;
-        last = error;
-        return null;
+  private waitFor<T>(expression: string, what: string): Promise<T> {
+    const look = () =>
+      this.driver.executeScript<T | null>(`${FIND} return ${expression}`).catch((error: unknown) => {
+        // A page that goes away takes the question with it; the next one is asked again.
+        if (error instanceof Error && GONE.test(error.name + error.message)) return null;
+        throw error;
       });
-      if (found) return found;
-    } while (Date.now() < end);
-    throw new Error(`waited in vain: ${what}`, { cause: last });
+    return this.driver.wait(look, PATIENCE, `waited in vain: ${what}`, POLL) as Promise<T>;
   }
 
   /** A control by what a screen reader calls it. */
@@ -123,11 +107,11 @@ export class App {
   }
 
   async seeText(text: string): Promise<void> {
-    await this.waitInPage(`document.body.innerText.includes(${JSON.stringify(text)})`, `the text “${text}”`);
+    await this.waitFor(`document.body.innerText.includes(${JSON.stringify(text)})`, `the text “${text}”`);
   }
 
   async seeNoText(text: string): Promise<void> {
-    await this.waitInPage(`!document.body.innerText.includes(${JSON.stringify(text)})`, `“${text}” to be gone`);
+    await this.waitFor(`!document.body.innerText.includes(${JSON.stringify(text)})`, `“${text}” to be gone`);
   }
 
   /** The codes in the list, in their order, read off the rows drawn. */

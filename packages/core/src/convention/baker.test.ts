@@ -3,7 +3,7 @@
  * a computer. A marker that is a mark of ordinary sentences must not be recommended to her.
  */
 import { buildVocabulary } from '@yellow-latch/language/build';
-import { parseVocabulary } from '@yellow-latch/language';
+import { parseVocabulary, type LanguageCode } from '@yellow-latch/language';
 
 import { WORDS_A_WEEK } from '../clash';
 import { shortcut } from '../clash/testing';
@@ -100,15 +100,16 @@ test('a long text of her own forbids no marker for one place in it', () => {
   expect(isOftenMistaken(row)).toBe(false);
 }, 60_000);
 
-/** Pairs of languages only in the long run: each case weighs all marks anew. */
-const TOGETHER = process.env.YELLOW_LATCH_SOAK
-  ? ([
+/** Two languages at a time only in the long run: each case weighs all marks anew. */
+const TOGETHER: readonly [LanguageCode, ...LanguageCode[]][] = process.env.YELLOW_LATCH_SOAK
+  ? [
       ['de', 'en'],
       ['en', 'fr'],
-    ] as const)
+    ]
   : [];
+const LANGUAGES: readonly [LanguageCode, ...LanguageCode[]][] = [['en'], ['de'], ['fr'], ['es'], ...TOGETHER];
 
-test.each([['en'], ['de'], ['fr'], ['es'], ...TOGETHER] as const)(
+test.each(LANGUAGES)(
   'without a word about keyboards it is the one for a phone and a computer: %s',
   (first, ...others) => {
     const usual = [

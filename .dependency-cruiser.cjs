@@ -1,4 +1,5 @@
-/** The rooms of the house and which way imports go between them: see docs/architecture.md. Checked in `npm run check`. */
+// The rooms of the house and which way imports go between them: see docs/architecture.md. Checked in `npm run check`.
+
 /** A package may import these of ours and no others; its tests may. */
 const onlyImports = (name, allowed) => ({
   name: `${name}-imports-${allowed.join('-and-') || 'nothing-of-ours'}`,

@@ -62,6 +62,12 @@ module.exports = {
       to: { path: '^packages/app/src/(app|features|bundles|parts|answers)/' },
     },
     {
+      name: 'wording-below-all',
+      severity: 'error',
+      from: { path: '^packages/app/src/wording/' },
+      to: { path: '^packages/app/src/(app|features|bundles|parts|answers|frame|look|offline)/' },
+    },
+    {
       name: 'routes-on-top',
       severity: 'error',
       from: { path: '^packages/app/src/', pathNot: '^packages/app/src/app/' },

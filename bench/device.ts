@@ -32,7 +32,7 @@ export async function propagate(): Promise<Figure[]> {
   try {
     await other.command('Page.addScriptToEvaluateOnNewDocument', { source: NOTE_WHEN_SEEN });
     const [writer, reader] = [await new App(one, stand.address).open(), await new App(other, stand.address).open()];
-    for (const app of [writer, reader]) await app.seeText('In step');
+    for (const app of [writer, reader]) await app.seeText('Synced');
     await writer.openShortcut(';ten');
     const times: number[] = [];
     for (let edit = 0; edit < EDITS; edit += 1) {
@@ -82,7 +82,7 @@ export async function propagate(): Promise<Figure[]> {
   }
 }
 
-/** From the first page asked for to the list on the screen, in step: in a browser that had nothing. */
+/** From the first page asked for to the list on the screen, synced: in a browser that had nothing. */
 export async function firstPull(): Promise<Figure[]> {
   const stand = await Stand.start('empty');
   const other = await OtherDevice.join(stand.address);
@@ -94,16 +94,16 @@ export async function firstPull(): Promise<Figure[]> {
       const browser = await Browser.start('phone');
       try {
         await browser.command('Page.addScriptToEvaluateOnNewDocument', {
-          source: `${NOTE_WHEN_SEEN} noteWhenSeen('in step', 'In step');`,
+          source: `${NOTE_WHEN_SEEN} noteWhenSeen('synced', 'Synced');`,
         });
         const app = await new App(browser, stand.address).open();
         await browser.driver.wait(
-          async () => (await app.driverScript<number | null>(`return seenAt['in step'] ?? null`)) !== null,
+          async () => (await app.driverScript<number | null>(`return seenAt['synced'] ?? null`)) !== null,
           60_000,
         );
         times.push(
           await app.driverScript<number>(
-            `return seenAt['in step'] - performance.timeOrigin - performance.getEntriesByType('resource').find(({ name }) => name.includes('/pages?')).startTime`,
+            `return seenAt['synced'] - performance.timeOrigin - performance.getEntriesByType('resource').find(({ name }) => name.includes('/pages?')).startTime`,
           ),
         );
         bare.push(
@@ -142,7 +142,7 @@ export async function openOffline(): Promise<Figure[]> {
     try {
       if (shortcuts > 0) await (await OtherDevice.join(stand.address)).make(...pairs(shortcuts));
       const app = await new App(browser, stand.address).open();
-      await browser.driver.wait(async () => (await app.text()).includes('In step'), 60_000);
+      await browser.driver.wait(async () => (await app.text()).includes('Synced'), 60_000);
       await app.isKeptOnDevice();
       await stand.stop();
       const text = shortcuts > 0 ? 'expansion ' : 'What do you type again and again?';
@@ -176,7 +176,7 @@ export async function openOffline(): Promise<Figure[]> {
   ];
 }
 
-/** A device that was away while others made five thousand changes, from the first page it asks for until it is in step. */
+/** A device that was away while others made five thousand changes, from the first page it asks for until it is synced. */
 export async function catchUp(): Promise<Figure[]> {
   const stand = await Stand.start('empty');
   const proxy = await Proxy.start(stand.address);
@@ -185,20 +185,20 @@ export async function catchUp(): Promise<Figure[]> {
     const other = await OtherDevice.join(stand.address);
     await other.make(...pairs(1_000));
     const app = await new App(browser, proxy.address).open();
-    await browser.driver.wait(async () => (await app.text()).includes('In step'), 60_000);
+    await browser.driver.wait(async () => (await app.text()).includes('Synced'), 60_000);
     proxy.be('refused');
-    await app.seeText('No server');
+    await app.seeText('Offline');
     await other.make(...pairs(AWAY_FOR).map(([code, expansion]): Pair => [`${code}2`, expansion]));
     const since = await app.driverScript<number>(`performance.clearResourceTimings(); return performance.now()`);
-    await app.driverScript(`${NOTE_WHEN_SEEN} noteWhenSeen('in step', 'In step'); return true`);
+    await app.driverScript(`${NOTE_WHEN_SEEN} noteWhenSeen('synced', 'Synced'); return true`);
     proxy.be('good');
     await app.driverScript(`dispatchEvent(new Event('online')); return true`);
     await browser.driver.wait(
-      async () => (await app.driverScript<number | null>(`return seenAt['in step'] ?? null`)) !== null,
+      async () => (await app.driverScript<number | null>(`return seenAt['synced'] ?? null`)) !== null,
       60_000,
     );
     const time = await app.driverScript<number>(
-      `return seenAt['in step'] - performance.timeOrigin - performance.getEntriesByType('resource').filter(({ name, startTime, responseStatus }) => name.includes('/pages?') && startTime >= ${since} && responseStatus === 200)[0].startTime`,
+      `return seenAt['synced'] - performance.timeOrigin - performance.getEntriesByType('resource').filter(({ name, startTime, responseStatus }) => name.includes('/pages?') && startTime >= ${since} && responseStatus === 200)[0].startTime`,
     );
     const bare = await app.driverScript<number>(`
       return (async () => {
@@ -211,7 +211,7 @@ export async function catchUp(): Promise<Figure[]> {
     return [
       timed(
         'catch-up',
-        `a device away for ${AWAY_FOR.toLocaleString('en')} changes, from its first question until it is in step`,
+        `a device away for ${AWAY_FOR.toLocaleString('en')} changes, from its first question until it is synced`,
         time,
         `${round(bare)} ms, the same bytes fetched and parsed`,
         bare,

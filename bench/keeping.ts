@@ -1,4 +1,4 @@
-/** A list kept: ten thousand brought in, written out, searched and opened. */
+/** A list of ten thousand: imported, exported, searched and opened. */
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -32,12 +32,12 @@ const WATCH = `
   };
   document.querySelector('[role=main] input[type=file]').addEventListener('change', () => {
     at.chosen = performance.now();
-    note('preview', () => [...document.querySelectorAll('[role=button]')].find((button) => /^Bring in [\\d,]+$/.test(button.textContent)));
+    note('preview', () => [...document.querySelectorAll('[role=button]')].find((button) => /^Import [\\d,]+$/.test(button.textContent)));
     const press = () => {
       if (at.preview === undefined) return requestAnimationFrame(press);
-      [...document.querySelectorAll('[role=button]')].find((button) => /^Bring in [\\d,]+$/.test(button.textContent)).click();
+      [...document.querySelectorAll('[role=button]')].find((button) => /^Import [\\d,]+$/.test(button.textContent)).click();
       at.pressed = performance.now();
-      note('listed', () => document.querySelector('[role=group][aria-label="The shortcuts"] [role=link]'));
+      note('listed', () => document.querySelector('[role=group][aria-label="Shortcuts"] [role=link]'));
     };
     press();
   }, { capture: true });
@@ -82,9 +82,9 @@ export async function importing(): Promise<Figure[]> {
         const { chosen, listed } = await app.driverScript<{ chosen: number; listed: number }>('return at');
         times!.push(listed - chosen);
         bare!.push(await browser.driver.executeAsyncScript<number>(PUT_ONE_BY_ONE, list));
-        await browser.driver.wait(async () => (await app.text()).includes('In step'), 120_000);
-        await app.driverScript(`document.querySelector('[aria-label="More about the list"]').click(); return true`);
-        await app.tap('Files and backup');
+        await browser.driver.wait(async () => (await app.text()).includes('Synced'), 120_000);
+        await app.driverScript(`document.querySelector('[aria-label="More"]').click(); return true`);
+        await app.tap('Export and back up');
         await app.press(await app.see(By.xpath('//*[@role="radio"][starts-with(normalize-space(.), "Table (CSV)")]')));
         // From the press to the file that is handed to the browser; twice, as the worker is there the second time.
         for (let save = 0; save < 2; save += 1) {
@@ -115,7 +115,7 @@ export async function importing(): Promise<Figure[]> {
   return [
     {
       name: 'import',
-      what: `a table of ${ROWS.toLocaleString('en')} rows: chosen, previewed, all of it brought in, kept and on the screen`,
+      what: `a table of ${ROWS.toLocaleString('en')} rows: chosen, previewed, imported, saved and on the screen`,
       ours: round(time),
       peer: `${round(beside)} ms, the rows put into IndexedDB one by one`,
       ratio: round(time / beside),
@@ -178,9 +178,9 @@ export async function search(): Promise<Figure[]> {
   return [
     {
       name: 'search',
-      what: `a search over ${ROWS.toLocaleString('en')} shortcuts at each letter of ${queries.length + slips.length} queries, slips forgiven, p95`,
+      what: `a search over ${ROWS.toLocaleString('en')} shortcuts at each letter of ${queries.length + slips.length} queries, typos allowed, p95`,
       ours: round(p95),
-      peer: `${round(filter)} ms, Array.filter for the same letters, no slip forgiven`,
+      peer: `${round(filter)} ms, Array.filter for the same letters, no typos allowed`,
       ratio: round(p95 / filter),
       unit: 'ms',
       bar: '≤ 16 ms',
@@ -208,7 +208,7 @@ async function opened(pairs: Pair[]): Promise<Figure> {
   try {
     await (await OtherDevice.join(stand.address)).make(...pairs);
     const app = await new App(browser, stand.address).open();
-    await browser.driver.wait(async () => (await app.text()).includes('In step'), 120_000);
+    await browser.driver.wait(async () => (await app.text()).includes('Synced'), 120_000);
     const times: number[] = [];
     const bare: number[] = [];
     for (let turn = 0; turn < 6; turn += 1) {
@@ -218,7 +218,7 @@ async function opened(pairs: Pair[]): Promise<Figure> {
         const link = [...document.querySelectorAll('[role=link]')].find((one) => one.getAttribute('aria-label')?.startsWith('Shortcuts'));
         const start = performance.now();
         link.click();
-        const look = () => (document.querySelector('[role=group][aria-label="The shortcuts"] [role=link]') ? done(performance.now() - start) : requestAnimationFrame(look));
+        const look = () => (document.querySelector('[role=group][aria-label="Shortcuts"] [role=link]') ? done(performance.now() - start) : requestAnimationFrame(look));
         look();`);
       const plain = await browser.driver.executeAsyncScript<number>(
         `const [pairs, done] = arguments;

@@ -125,7 +125,7 @@ export async function streamsPush(): Promise<Figure[]> {
     return [
       {
         name: 'streams-push',
-        what: `changes taken one by one from ${WRITERS} devices while ${STREAMS.toLocaleString('en')} streams of other lists are open (${Math.round(memory / 1_000_000)} MB in all)`,
+        what: `changes accepted one by one from ${WRITERS} devices while ${STREAMS.toLocaleString('en')} streams of other lists are open (${Math.round(memory / 1_000_000)} MB in all)`,
         ours: round(crowded, 3),
         peer: `${round(before, 3)} and ${round(after, 3)} a second, without them, before and after`,
         ratio: round(crowded / alone),

@@ -1,4 +1,4 @@
-/** The server under many devices: changes taken one by one, and told to many streams. */
+/** The server under many devices: changes accepted one by one, and sent to many streams. */
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { Agent, createServer, get, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import { connect, type AddressInfo, type Socket } from 'node:net';
@@ -181,7 +181,7 @@ function sameTables(folder: string): SQLite.Database {
   return db;
 }
 
-/** Changes taken one by one from twenty devices, beside what SQLite alone commits one by one of the same: in turns, since both wait for one disk. */
+/** Changes accepted one by one from twenty devices, beside what SQLite alone commits one by one of the same: in turns, since both wait for one disk. */
 export async function commits(): Promise<Figure[]> {
   const stand = await Stand.start('empty');
   const folder = mkdtempSync(join(tmpdir(), 'yellow-latch-bench-'));
@@ -213,7 +213,7 @@ export async function commits(): Promise<Figure[]> {
     return [
       {
         name: 'commits',
-        what: `changes taken one by one from ${WRITERS} devices over HTTP, each durable before it is answered`,
+        what: `changes accepted one by one from ${WRITERS} devices over HTTP, each durable before it is answered`,
         ours: round(median(ours), 3),
         peer: `${round(median(peers), 3)} a second, SQLite alone into the same tables`,
         ratio: round(ratio),

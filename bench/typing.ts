@@ -49,7 +49,7 @@ export async function typing(): Promise<Figure[]> {
     const list = madeUpList(SHORTCUTS, 1);
     await (await OtherDevice.join(stand.address)).make(...list.map(({ code, expansion }): Pair => [code, expansion]));
     const app = await new App(browser, stand.address).open();
-    await browser.driver.wait(async () => (await app.text()).includes('In step'), 120_000);
+    await browser.driver.wait(async () => (await app.text()).includes('Synced'), 120_000);
     await app.goTo('Write');
     await app.driverScript(`${TIME_KEYS}
       globalThis.bare = Object.assign(document.createElement('textarea'), { id: 'bare' });

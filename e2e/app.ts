@@ -157,7 +157,7 @@ export class App {
     await this.until(async () => {
       if ((await this.driver.findElements(row)).length > 0) return true;
       await this.driver.executeScript(
-        `const list = document.querySelector('[role=group][aria-label="The shortcuts"]');
+        `const list = document.querySelector('[role=group][aria-label="Shortcuts"]');
          if (list) list.scrollTop = list.scrollTop + list.clientHeight >= list.scrollHeight - 1 ? 0 : list.scrollTop + list.clientHeight;`,
       );
       return false;
@@ -187,11 +187,11 @@ export class App {
 
   /** Makes a shortcut by hand, from the bar to Save. */
   async make(code: string, expansion: string): Promise<void> {
-    await this.tap('Paste or write…');
+    await this.tap('New shortcut…');
     await this.insert(await this.field('You get'), expansion);
     await this.insert(await this.field('You type'), code);
     await this.tap('Save');
-    await this.seeText(`${code.trim()} is saved`);
+    await this.seeText(`“${code.trim()}” works in Write.`);
   }
 
   /** Puts text, of any script, into a field as an input method does when it commits. */
@@ -255,7 +255,7 @@ export class App {
   /** The devices shown, as a screen reader reads them. */
   devices(): Promise<string[]> {
     return this.driver.executeScript(
-      `return [...document.querySelectorAll('[role=list][aria-label="Devices of the list"] [role=link]')].map((row) => row.getAttribute('aria-label'))`,
+      `return [...document.querySelectorAll('[role=list][aria-label="Your devices"] [role=link]')].map((row) => row.getAttribute('aria-label'))`,
     );
   }
 
@@ -286,14 +286,14 @@ export class App {
   findings(): Promise<string[]> {
     return this.driver.executeScript(
       `return [...document.querySelectorAll('[role=link][aria-label]')]
-        .filter((row) => /, (Breaks|Risky|Safe, with a note): /.test(row.getAttribute('aria-label')) && row.offsetParent)
+        .filter((row) => /, (Needs fixing|Risky|Safe, with a note): /.test(row.getAttribute('aria-label')) && row.offsetParent)
         .map((row) => ({ text: row.getAttribute('aria-label'), at: row.getBoundingClientRect().top }))
         .sort((a, b) => a.at - b.at).map(({ text }) => text)`,
     );
   }
 
   /** Opens a bench of Check. */
-  async bench(name: 'Your own text' | 'Conventions' | 'Savings' | 'Keyboards'): Promise<void> {
+  async bench(name: 'Own texts' | 'Markers' | 'Savings' | 'Keyboards'): Promise<void> {
     await this.goTo('Check');
     await this.tap(name);
   }
@@ -355,7 +355,7 @@ export class App {
       ),
     );
     await this.driver.wait(until.elementLocated(By.css('[role=heading], h1')), PATIENCE);
-    if (place === 'Check') await this.seeText('Proved at');
+    if (place === 'Check') await this.seeText('Checked at');
     if (place === 'Write') await this.see(By.css('textarea.write-pad'));
   }
 
@@ -371,7 +371,7 @@ export class App {
 
   /** Taps a shortcut on the tap board. */
   async putIn(code: string): Promise<void> {
-    await this.press(await this.see(By.css(`[role=button][aria-label^=${JSON.stringify(`Put in ${code}: `)}]`)));
+    await this.press(await this.see(By.css(`[role=button][aria-label^=${JSON.stringify(`${code}: `)}]`)));
   }
 
   /** The codes that are offered, in their order. */

@@ -92,6 +92,19 @@ export class OtherDevice {
     return JSON.stringify(fields.sort(([a], [b]) => (a < b ? -1 : 1)));
   }
 
+  /** Every text that a person wrote into the list: codes, what they give, notes, names. */
+  async everyText(): Promise<string[]> {
+    const texts = (value: unknown): string[] => {
+      if (typeof value === 'string') return [value];
+      return typeof value === 'object' && value !== null ? Object.values(value).flatMap(texts) : [];
+    };
+    return (await this.records()).flatMap(({ fields }) =>
+      ['code', 'content', 'note', 'name', 'reason'].flatMap((field) =>
+        texts((fields as Record<string, unknown>)[field]),
+      ),
+    );
+  }
+
   /** Takes in all there is, and lets the server know that it has. */
   async catchUp(): Promise<void> {
     let since = 0;

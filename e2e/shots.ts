@@ -15,8 +15,8 @@ const FOLDER = join(__dirname, '../docs/screenshots');
 type Pose = (app: App) => Promise<void>;
 
 const shortcuts: Pose = async (app) => {
-  await app.seeText('In step');
-  await app.see(By.css('[role=button][aria-label="Breaks: 5"]'));
+  await app.seeText('Synced');
+  await app.see(By.css('[role=button][aria-label="Needs fixing: 5"]'));
   if (app.browser.device === 'computer') {
     await app.openShortcut(';cv');
     await app.seeText('Try it here');
@@ -25,11 +25,11 @@ const shortcuts: Pose = async (app) => {
 
 /** A code that would fire where nobody wants it. */
 const verdict: Pose = async (app) => {
-  await app.tap('Paste or write…');
+  await app.tap('New shortcut…');
   await app.insert(await app.field('You get'), 'Somebody will be there to let you in.');
   await app.insert(await app.field('You type'), 'them');
-  await app.seeText('them is a word');
-  await app.see(By.css('[aria-label="Take ;them"]'));
+  await app.seeText('“them” is an everyday word');
+  await app.see(By.css('[aria-label="Use ;them"]'));
 };
 
 const write: Pose = async (app) => {
@@ -37,7 +37,7 @@ const write: Pose = async (app) => {
   await app.intoPad();
   await app.type('Dear Rowena,\n\n;pitch \n\n;sun ;six \n\n#tun \n;te');
   await app.see(By.css('[role=option]'));
-  await app.see(By.css('[aria-label="Take out #pianotuner"]'));
+  await app.see(By.css('[aria-label="Remove #pianotuner"]'));
 };
 
 /** A message put together by taps alone. */
@@ -47,51 +47,51 @@ const board: Pose = async (app) => {
   await app.putIn(';ten');
   await app.tap('New line');
   await app.putIn('book*');
-  await app.seeText('book* is in.');
+  await app.seeText('“book*” inserted.');
 };
 
 /** Figures and signs lie on other layers; the taps are counted. */
 const standIn: Pose = async (app) => {
   await app.goTo('Write');
   await app.choose('Write as', 'Phone');
-  for (const key of ['To figures', ';', 'To letters', 't', 'E', 'n', 'space', 'To figures']) {
+  for (const key of ['Switch to numbers', ';', 'Switch to letters', 't', 'E', 'n', 'space', 'Switch to numbers']) {
     await app.press(
       await app.see(
-        By.css(`[role=button][aria-label="${key}"], [role=button][aria-label^="${key.toLowerCase()}, held"]`),
+        By.css(`[role=button][aria-label="${key}"], [role=button][aria-label^="${key.toLowerCase()}, hold for"]`),
       ),
     );
   }
-  await app.seeText('8 taps instead of');
+  await app.seeText('taps without codes');
 };
 
 const check: Pose = async (app) => {
   await app.goTo('Check');
-  if (app.browser.device === 'computer') await app.openFinding(';tenp, Breaks');
+  if (app.browser.device === 'computer') await app.openFinding(';tenp, Needs fixing');
   if (app.browser.device === 'computer') await app.see(By.css('[role=radio][aria-checked=true]'));
 };
 
 const ownText: Pose = async (app) => {
   await app.goTo('Check');
-  await app.tap('Your own text');
+  await app.tap('Own texts');
   await app.insert(
     await app.field('Paste what you wrote'),
     'Dear Rowena,\n\nso the bench came in on Monday, and the ham was so good that we stayed for tea. The felt is worn, ' +
       'so please order some.\n\nThe Hamble visit is at ten -> over the bridge, second arch. I do hope so!',
   );
-  await app.tap('Read it');
-  await app.seeText('Counted in this text');
-  await app.tap('The next misfire');
+  await app.tap('Check it');
+  await app.seeText('misfires in ');
+  await app.tap('Next misfire');
 };
 
 /** Every marker weighed, and one recommended. */
 const conventions: Pose = async (app) => {
-  await app.bench('Conventions');
-  await app.seeText('markers weighed');
+  await app.bench('Markers');
+  await app.seeText('markers compared');
 };
 
 const keyboards: Pose = async (app) => {
   await app.bench('Keyboards');
-  await app.fill('Type something to see its way', ';ten');
+  await app.fill('Type something to see the keys it takes', ';ten');
   await app.seeText('6 taps');
 };
 
@@ -99,7 +99,7 @@ const keyboards: Pose = async (app) => {
 const template: Pose = async (app) => {
   await app.openShortcut(';conf');
   await app.see(By.css('.chip'));
-  await app.seeText('It gives now');
+  await app.seeText('You get now');
 };
 
 /** What two other devices have written of one shortcut, without knowing of each other. */
@@ -114,7 +114,7 @@ async function writtenTwice(app: App): Promise<void> {
   await phone.edit(seen, content('Ten minutes away, just past the bridge.'));
   await phone.catchUp();
   await tablet.catchUp();
-  await app.see(By.css('[aria-label="Devices, 1 to settle"]'));
+  await app.see(By.css('[aria-label="Devices, 1 thing with two versions"]'));
 }
 
 const devices: Pose = async (app) => {
@@ -125,13 +125,13 @@ const devices: Pose = async (app) => {
 
 const invite: Pose = async (app) => {
   await app.goTo('Devices');
-  await app.tap('Let a device in');
-  await app.seeText('It lets one device in');
+  await app.tap('Add a device');
+  await app.seeText('Works for one device');
 };
 
 const versions: Pose = async (app) => {
   await writtenTwice(app);
-  await app.openUnderDevices('To settle');
+  await app.openUnderDevices('Two versions of ');
   await app.seeText('behind a tractor');
 };
 
@@ -142,22 +142,22 @@ const importing: Pose = async (app) => {
     await app.field('Or paste a list'),
     'code,expansion,set\n;ten,I am ten minutes away.,Visits\n;loan,The loan piano is yours until the end of the month.,Loans\n;lid,"Please leave the lid open, and the window shut.",Visits\n;TEN,Ten past the hour.,\n;cv,"Corrie & Vale, travelling piano care",Us\n;none,,\n',
   );
-  await app.tap('Look at it');
-  await app.see(By.css('[aria-label="Refused: 1"]'));
+  await app.tap('Preview');
+  await app.see(By.css('[aria-label^="Can’t be imported 1"]'));
 };
 
 /** Some of the list chosen, to do one thing to all of them. */
 const choosing: Pose = async (app) => {
-  await app.seeText('In step');
-  await app.tap('More about the list');
-  await app.tap('Choose several');
+  await app.seeText('Synced');
+  await app.tap('More');
+  await app.tap('Select several');
   for (const code of [';cv', ';hi', ';mail'])
     await app.press(await app.see(By.css(`[role=checkbox][aria-label^="${code}: "]`)));
-  await app.seeText('3 chosen');
+  await app.seeText('3 selected');
 };
 
 const sheet: Pose = async (app) => {
-  await app.seeText('In step');
+  await app.seeText('Synced');
   await app.open('/sheet');
   await app.until(
     () =>

@@ -45,10 +45,11 @@ export class Tally {
 
 const ROOMS = [...PACKAGES.map((path) => `${path}/src`), 'e2e', 'bench'];
 
-/** What needs no types: the style, unused and undeclared packages, which way imports go. */
+/** What needs no types: the style, unused and undeclared packages, the catalogue, which way imports go. */
 export async function checkHouse(tally) {
   await tally.check('Style', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
   await tally.check('Packages', bin('knip'), ['--dependencies']);
+  await tally.check('Sentences', process.execPath, ['scripts/catalog.mjs', '--check']);
   await tally.check('Rooms', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...ROOMS]);
 }
 

@@ -13,11 +13,33 @@ const options = {
   banner: 'const __importMetaUrl = require("node:url").pathToFileURL(__filename).href;',
 };
 
+const SENTENCES = /from '@lingui\/core\/macro'/;
+
+/** Writes out the macros that sentences are marked with; only files that have one pass Babel. */
+function writtenOut(source, path) {
+  if (!SENTENCES.test(source)) return source;
+  const { transformSync: transform } = require('@babel/core');
+  return transform(source, {
+    filename: path,
+    configFile: false,
+    babelrc: false,
+    retainLines: true,
+    parserOpts: { plugins: path.endsWith('x') ? ['typescript', 'jsx'] : ['typescript'] },
+    plugins: [require('../packages/app/lingui.macro.cjs')],
+  }).code;
+}
+
 module.exports = {
   getCacheKey: (source, path) =>
-    createHash('sha1').update(source).update(path).update(version).update(JSON.stringify(options)).digest('hex'),
+    createHash('sha1')
+      .update(source)
+      .update(path)
+      .update(version)
+      .update(JSON.stringify(options))
+      .update('sentences')
+      .digest('hex'),
   process: (source, path) => ({
-    code: transformSync(source, {
+    code: transformSync(writtenOut(source, path), {
       ...options,
       loader: path.endsWith('.ts') ? 'ts' : path.endsWith('.tsx') ? 'tsx' : 'js',
       sourcefile: path,

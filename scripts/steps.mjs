@@ -6,6 +6,8 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSy
 import { delimiter, dirname, join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
+import { writeLocales } from './locales.mjs';
+
 export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
 export const SITE = join(ROOT, 'packages/app/dist');
 const PUBLIC = join(ROOT, 'packages/app/public');
@@ -179,6 +181,7 @@ async function buildWorker(room) {
 
 async function buildApp() {
   await buildLanguage();
+  await writeLocales(join(PUBLIC, 'locales'));
   await buildWorker('audit');
   await buildWorker('exchange');
   const stamp = join(SITE, '.made-from');
@@ -194,6 +197,9 @@ async function buildApp() {
     'packages/app/public',
     'packages/app/app.json',
     'packages/app/babel.config.js',
+    'packages/app/lingui.config.mjs',
+    'packages/app/lingui.macro.cjs',
+    'packages/app/locales',
     'packages/app/metro.config.js',
     'scripts/steps.mjs',
   ]);
@@ -213,7 +219,9 @@ async function buildApp() {
 async function buildServiceWorker() {
   const esbuild = await import('esbuild');
   const files = filesBelow(SITE).map((path) => relative(SITE, path).replaceAll('\\', '/'));
-  const kept = files.filter((path) => !/^(language\/|metadata\.json$|service-worker\.js$)|(^|\/)\.|\.map$/.test(path));
+  const kept = files.filter(
+    (path) => !/^(language\/|locales\/|metadata\.json$|service-worker\.js$)|(^|\/)\.|\.map$/.test(path),
+  );
   const precache = kept.map((path) => {
     const isHashed = /^(_expo\/static|assets)\//.test(path);
     const revision = isHashed

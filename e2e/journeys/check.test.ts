@@ -7,14 +7,14 @@ import { OtherDevice, type Pair } from '../otherDevice';
 
 journey('from opening Check to a mended finding in at most three taps, and back in one', 'demo', async ({ open }) => {
   const app = await open('phone');
-  await app.seeText('Your list was proved');
+  await app.seeText('“so” needs fixing.');
   await app.expectAccessible();
   app.taps = 0;
   await app.goTo('Check');
-  await app.openFinding('so, Breaks: so is a word');
+  await app.openFinding('so, Needs fixing: “so” is an everyday word');
   await app.seeText('44 → 0.12 in 10,000 words');
-  await app.tap('Do this');
-  await app.seeText('so is now ;so.');
+  await app.tap('Fix it');
+  await app.seeText('“so” is now “;so”.');
   console.log(`from opening Check to a mended finding: ${app.taps} taps`);
   expect(app.taps).toBeLessThanOrEqual(3);
   await app.until(async () => !(await app.findings()).some((words) => words.startsWith('so, ')), 'so to be gone');
@@ -25,23 +25,23 @@ journey('from opening Check to a mended finding in at most three taps, and back 
 
 journey('the first start leads through one finding, its evidence and its fix', 'demo', async ({ open }) => {
   const app = await open('phone');
-  await app.seeText('Your list was proved. so is a word');
-  await app.tap('See why, and mend it');
+  await app.seeText('“so” needs fixing. “so” is an everyday word');
+  await app.tap('Show me');
   await app.seeText('1. Why');
-  await app.seeText('Nothing is found without it');
-  await app.seeText('This is what it would change');
+  await app.seeText('This is what was found.');
+  await app.seeText('This is what changes.');
   await app.expectAccessible();
-  await app.tap('Do this');
-  await app.seeText('so is now ;so.');
+  await app.tap('Fix it');
+  await app.seeText('“so” is now “;so”.');
   // Once is enough.
   await app.goTo('Shortcuts');
   await app.reload();
-  await app.seeText('In step');
-  await app.seeNoText('Your list was proved');
+  await app.seeText('Synced');
+  await app.seeNoText('“so” needs fixing.');
   // The list shows the verdicts, and on request those of one kind alone.
-  await app.tap('Breaks: 4');
+  await app.tap('Needs fixing: 4');
   await app.until(async () => (await app.codes()).join() === ';tenp,;PK,ham,-----', 'only what breaks');
-  await app.tap('Breaks: 4');
+  await app.tap('Needs fixing: 4');
   await app.until(async () => (await app.codes()).length > 4, 'all again');
 });
 
@@ -72,21 +72,21 @@ const OF_EVERY_TYPE: readonly Pair[] = [
   [';iban', 'GB82 WEST 1234 5698 7654 32', { kind: 'contact' }],
 ];
 const TYPES = [
-  'One code for two',
+  'Same code twice',
   'Look-alikes',
-  'Cut short by another code',
+  'Another code expands first',
   'Another code inside',
   'Waits for the next key',
-  'A word of the language',
-  'The beginning of words',
+  'Everyday words',
+  'Starts of words',
   'Inside words',
-  'In links, prices and the like',
-  'In your own texts',
-  'Round in a circle',
-  'Taken by programs',
+  'In links and prices',
+  'Inside your other texts',
+  'Endless loops',
+  'Already used by apps',
   'Changed by a device',
   'One slip apart',
-  'Something in the text',
+  'Look at the text',
   'Better kept private',
 ];
 
@@ -99,13 +99,13 @@ interface Hands {
 
 const byTouch: Hands = {
   open: (app, words) => app.openFinding(words),
-  take: (app) => app.tap('Do this'),
+  take: (app) => app.tap('Fix it'),
   undo: (app) => app.tap('Undo'),
 };
 
 const byKeyboard: Hands = {
   open: (app, words) => app.pressByKey(words, 200),
-  take: (app) => app.pressByKey('Do this', 30),
+  take: (app) => app.pressByKey('Fix it', 30),
   undo: (app) => app.pressByKey('Undo', 200),
 };
 
@@ -130,7 +130,7 @@ describe.each<[Device, string, Hands]>([
       await other.choose({ languages: ['en'], devices: ['app', 'phone-list', 'computer-list', 'computer-again'] });
       await other.make(...OF_EVERY_TYPE);
       const app = await open(device, '/check');
-      await app.seeText('Proved at');
+      await app.seeText('Checked at');
       // One group is open at a time, so that its findings are near.
       const toggle = (which: string) =>
         app.driverScript(`document.querySelectorAll('[role=button][aria-expanded]').forEach((group) => {
@@ -147,7 +147,7 @@ describe.each<[Device, string, Hands]>([
         const words = (await row.getAttribute('aria-label'))!;
         const isFound = async () => (await app.findings()).includes(words);
         await hands.open(app, words);
-        await app.seeText('What would help');
+        await app.seeText('Ways to fix it');
         await app.see(By.css('[role=radio][aria-checked=true]'));
         await hands.take(app);
         await app.until(async () => !(await isFound()), `“${words}” to be mended`);
@@ -167,21 +167,21 @@ journey(
   async ({ open }) => {
     const app = await open('phone', '/check');
     const other = await open('computer', '/check');
-    await app.openFinding('ham, Risky: ham is a word');
-    await app.tap('Leave it…');
+    await app.openFinding('ham, Risky: “ham” is a word');
+    await app.tap('Ignore this');
     await app.expectAccessible();
     await app.fill('Or in your own words', 'We never eat it');
-    await app.tap('Leave it so');
-    await app.seeText('ham is left as it is.');
-    await other.tap('Left as they are: 1');
-    await other.seeText('Left: We never eat it');
+    await app.tap('Ignore');
+    await app.seeText('Ignored for “ham”.');
+    await other.tap('Ignored: 1');
+    await other.seeText('Ignored: We never eat it');
     await other.openFinding(
-      'ham, Risky: ham is a word: about 0.12 misfires in 10,000 words, once in 3.4 to 280 weeks. Left: We never eat it',
+      'ham, Risky: “ham” is a word. It would expand by mistake about every 4 months. Ignored: We never eat it',
     );
-    await other.seeText('Left as it is: We never eat it');
-    await other.tap('Take it up again');
+    await other.seeText('Ignored: We never eat it');
+    await other.tap('Stop ignoring');
     await app.until(
-      async () => (await app.findings()).some((words) => words.startsWith('ham, Risky: ham is a word')),
+      async () => (await app.findings()).some((words) => words.startsWith('ham, Risky: “ham” is a word')),
       'it to be back',
     );
   },
@@ -189,42 +189,42 @@ journey(
 
 journey('the list changes on another device while a fix is looked at', 'demo', async ({ open, stand }) => {
   const app = await open('phone', '/check');
-  await app.openFinding('so, Breaks: so is a word');
+  await app.openFinding('so, Needs fixing: “so” is an everyday word');
   await app.see(By.css('[role=radio][aria-label^="Type ;so."]'));
   const other = await OtherDevice.join(stand.address);
   await other.make([';so', 'Sold, thank you.']);
-  await app.seeText('worked out anew');
+  await app.seeText('Your list changed, so this was checked again.');
   await app.until(
     async () => (await app.browser.driver.findElements(By.css('[role=radio][aria-label^="Type ;so."]'))).length === 0,
     ';so not to be free any more',
   );
   await app.see(By.css('[role=radio][aria-checked=true]'));
-  await app.tap('Do this');
-  await app.seeText('so is now ');
+  await app.tap('Fix it');
+  await app.seeText('“so” is now ');
 });
 
 journey('a fix that makes a new clash says so before it is taken', 'demo', async ({ open }) => {
   const app = await open('phone', '/check');
-  await app.openFinding('#res, Safe, with a note: Networks take # for a tag.');
+  await app.openFinding('#res, Safe, with a note: Social networks use “#” for tags.');
   await app.press(await app.see(By.css('[role=radio][aria-label^="Type ;res."]')));
-  await app.seeText('New: At the start of a word ;res expands first on the computer, so ;resch does not.');
+  await app.seeText('New: At the start of a word, “;res” expands first on the computer. “;resch” never does.');
   await app.expectAccessible();
 });
 
 journey('nothing is left: what was checked, against what, and when', 'empty', async ({ open, stand }) => {
   const app = await open('phone', '/check');
-  await app.seeText('there is nothing to prove');
+  await app.seeText('Nothing to check yet: your list is empty.');
   await (await OtherDevice.join(stand.address)).make([';ws', 'Corrie & Vale, The Ropewalk']);
-  await app.seeText('Every latch is shut');
-  await app.seeText('1 shortcut, tried with every word of English, with 452 links, addresses, prices and the like');
+  await app.seeText('No problems found');
+  await app.seeText('against every word of English, 452 links, addresses and prices');
   await app.expectAccessible();
   // Another language and another device: proved anew.
-  await app.tap('Proved against: choose languages and devices');
+  await app.press(await app.see(By.css('[role=button][aria-label$="Choose languages and devices"]')));
   await app.press(await app.see(By.xpath('//*[@role="checkbox" and contains(., "German")]')));
-  await app.press(await app.see(By.xpath('//*[@role="checkbox" and contains(., "Keyboard with offers")]')));
+  await app.press(await app.see(By.xpath('//*[@role="checkbox" and contains(., "Keyboard with suggestions")]')));
   await app.expectAccessible();
   await app.tap('Done');
-  await app.seeText('against English, German on 5 devices');
+  await app.seeText('for English and German and your 5 devices');
 });
 
 journey(
@@ -237,47 +237,47 @@ journey(
       window.Worker = class extends Real { constructor(...args) { super(...args); window.workers.push(this); } };`,
     });
     await (await OtherDevice.join(stand.address)).choose({ languages: ['en', 'tlh'], devices: ['phone-list'] });
-    await app.seeText('Not checked, since it could not be loaded: tlh.');
+    await app.seeText('Not checked, because it didn’t load: tlh.');
     await app.expectAccessible();
     await app.reload();
-    await app.seeText('Proved at');
-    await app.openFinding('so, Breaks: so is a word');
+    await app.seeText('Checked at');
+    await app.openFinding('so, Needs fixing: “so” is an everyday word');
     await app.until(() => app.driverScript('return window.workers.length === 1'), 'a worker');
     const stop = () => app.driverScript<void>(`window.workers.at(-1).dispatchEvent(new Event('error'))`);
     await stop();
     await app.until(() => app.driverScript('return window.workers.length === 2'), 'another worker');
     await app.see(By.css('[role=radio][aria-checked=true]'));
-    await app.tap('Back to the findings');
+    await app.tap('Back to Check');
     await stop();
     await stop();
-    await app.seeText('stopped by itself twice running');
+    await app.seeText('The check stopped twice.');
     await app.expectAccessible();
-    await app.tap('Start it again');
-    await app.seeText('Proved at');
+    await app.tap('Start again');
+    await app.seeText('Checked at');
   },
 );
 
 journey('a secret is kept on this device only, and is gone from the others', 'demo', async ({ open }) => {
   const app = await open('phone', '/check');
   const other = await open('computer');
-  await other.fill('Find by code or text', ';iban');
+  await other.fill('Search your shortcuts', ';iban');
   await other.until(async () => (await other.codes()).join() === ';iban', ';iban');
   await app.openFinding(';iban, Risky');
   await app.seeText('•••• •••• •••• •••• •••4 32');
-  await app.tap('Do this');
-  await app.seeText(';iban is on this device only now.');
-  await other.seeText('No code, text, note or set holds “;iban”');
+  await app.tap('Fix it');
+  await app.seeText('“;iban” is now only on this device.');
+  await other.seeText('Nothing found for “;iban”');
   await app.goTo('Shortcuts');
-  await app.fill('Find by code or text', ';iban');
+  await app.fill('Search your shortcuts', ';iban');
   await app.until(async () => (await app.codes()).join() === ';iban', ';iban here');
   expect(await app.text()).not.toContain('GB82');
-  await app.tap('Copy what ;iban gives');
+  await app.tap('Copy the text of ;iban');
   await app.seeText('Copied: ••••••••');
   expect(await app.clipboard()).toBe('GB82 WEST 1234 5698 7654 32');
   await app.openShortcut(';iban');
   await app.seeText('••••••••');
   await app.expectAccessible();
-  await app.tap('Show it');
+  await app.tap('Show');
   expect(await (await app.field('You get')).getAttribute('value')).toBe('GB82 WEST 1234 5698 7654 32');
   // It works as any other, here.
   await app.goTo('Write');

@@ -31,7 +31,7 @@ journey('one message on the phone from five shortcuts, trimmed, handed to a mail
   await app.expectAccessible();
   await app.takeOffer(';hi');
   await app.insert(await app.field('Who it is for'), 'Rowena Teller');
-  await app.tap('Put it in');
+  await app.tap('Insert');
   await app.padHolds('Dear Rowena Teller,');
 
   // Rejected, what was typed stays; deleted, the code may be meant again.
@@ -50,32 +50,32 @@ journey('one message on the phone from five shortcuts, trimmed, handed to a mail
      const cut = ' over the bridge, left along the quay,';
      pad.setSelectionRange(pad.value.indexOf(cut), pad.value.indexOf(cut) + cut.length); return true`,
   );
-  await app.control('Capitals');
+  await app.control('CAPITALS');
   await app.expectAccessible();
   await app.type(Key.BACK_SPACE);
   const text = `Dear Rowena Teller,\n\n${COMPANY}\n${BOOKING} \n${trimmed} \n${BYE}\n`;
   await app.padHolds(text);
 
-  await app.tap('Send on');
+  await app.tap('Send');
   await app.insert(
-    await app.field('To, if you like: mail addresses or numbers'),
+    await app.field('To (optional): email addresses or phone numbers'),
     'rowena@tellers.example, 01632 960 555',
   );
-  await app.insert(await app.field('Subject of the mail'), 'Your first visit');
+  await app.insert(await app.field('Email subject (optional)'), 'Your first visit');
   await app.expectAccessible();
-  expect(mailOf(await app.hrefOf('Mail draft'))).toEqual({
+  expect(mailOf(await app.hrefOf('Email'))).toEqual({
     protocol: 'mailto:',
     to: 'rowena@tellers.example',
     subject: 'Your first visit',
     body: text,
   });
-  expect(await app.hrefOf('Text message draft')).toBe(
+  expect(await app.hrefOf('Text message')).toBe(
     `sms:01632960555?body=${encodeURIComponent(text).replaceAll(/[()*]/gu, (sign) => `%${sign.charCodeAt(0).toString(16).toUpperCase()}`)}`,
   );
 
   // Formatted and plain, for what knows either.
-  await app.tap('Copy formatted');
-  await app.seeText('Copied, formatted and plain.');
+  await app.tap('Copy with formatting');
+  await app.seeText('Copied with formatting.');
   expect(await app.clipboardAs('text/plain')).toBe(text);
   const html = await app.clipboardAs('text/html');
   expect(html).toContain('<strong>Corrie &amp; Vale</strong>');
@@ -88,9 +88,9 @@ journey('a message with the tap board alone', 'demo', async ({ open }) => {
   await app.tap('Tap board');
   await app.putIn(';hi');
   await app.insert(await app.field('Who it is for'), 'Rowena');
-  await app.tap('Put it in');
+  await app.tap('Insert');
   await app.padHolds('Dear Rowena,');
-  await app.tap('Clear the page');
+  await app.tap('Clear');
   await app.expectAccessible();
 
   // From here on not one letter is typed: what was filled in before is there to be tapped.
@@ -109,8 +109,8 @@ journey('a message with the tap board alone', 'demo', async ({ open }) => {
   await app.putIn(';tt');
   const text = `Dear Rowena,\n${COMPANY}. ${BOOKING} ${STATION}\nWith many thanks,\nMara Vale\nfor Corrie & Vale`;
   await app.padHolds(text);
-  await app.tap('Send on');
-  expect(mailOf(await app.hrefOf('Mail draft')).body).toBe(text);
+  await app.tap('Send');
+  expect(mailOf(await app.hrefOf('Email')).body).toBe(text);
   await app.type(Key.ESCAPE);
 
   // Put in order by buttons and by drag, and taken off; one tap takes it back.
@@ -141,7 +141,7 @@ journey('a message with the tap board alone', 'demo', async ({ open }) => {
   await app.until(async () => !(await order()).includes(';ten'), ';ten to be off the board');
   await app.tap('Choose');
   await app.insert(await app.field('Find a shortcut'), 'humidity');
-  await app.tick(';hum on the board');
+  await app.tick(';hum on the tap board');
   await app.expectAccessible();
   await app.press((await driver.findElements(By.xpath('//*[@role="button"][normalize-space(.)="Done"]'))).at(-1)!);
   await app.until(async () => (await order()).at(-1) === ';hum', ';hum to be on the board');
@@ -178,7 +178,7 @@ journey('a message with a hardware keyboard alone', 'demo', async ({ open }) => 
   // The strip can be reached with Tab as well.
   await app.type('\n;te');
   await app.see(By.css('[role=option]'));
-  await app.tabTo('Offers', 3);
+  await app.tabTo('Suggestions', 3);
   await app.type(Key.ARROW_RIGHT + Key.ARROW_DOWN + Key.RETURN);
   await app.padHolds('Dear Mr Teller,\n01632 960147');
   await app.type(Key.BACK_SPACE.repeat(5));
@@ -209,9 +209,9 @@ journey('a message with a hardware keyboard alone', 'demo', async ({ open }) => 
   await app.type(Key.ESCAPE);
   await app.until(async () => (await focused(app)) === 'Your text', 'the page to have the focus again');
   await app.withControl(Key.RETURN);
-  expect(mailOf(await app.hrefOf('Mail draft')).body).toBe(body('Friday', 'nine'));
+  expect(mailOf(await app.hrefOf('Email')).body).toBe(body('Friday', 'nine'));
   await app.pressByKey('Copy');
-  await app.seeText('Copied all');
+  await app.seeText('Copied ');
   expect(await app.clipboard()).toBe(body('Friday', 'nine'));
   await app.expectAccessible();
 });
@@ -225,47 +225,47 @@ journey('written as a phone, key by key on its keyboard; and as others', 'demo',
       await app.press(
         await app.see(
           By.css(
-            `[role=button][aria-label=${JSON.stringify(label)}], [role=button][aria-label^=${JSON.stringify(`${label}, held`)}]`,
+            `[role=button][aria-label=${JSON.stringify(label)}], [role=button][aria-label^=${JSON.stringify(`${label}, hold for`)}]`,
           ),
         ),
       );
     }
   };
-  await app.seeText('every layer has to be changed');
+  await app.seeText('as you would on the device');
   await app.expectAccessible();
   // Where a sentence begins the capitals are up, and the phone's own list ignores them.
-  await keys('To figures', ';', 'To letters', 't', 'e', 'n', 'space');
+  await keys('Switch to numbers', ';', 'Switch to letters', 't', 'e', 'n', 'space');
   await app.padHolds('I am about ten minutes away. ');
   // Written out: a capital of its own accord, 27 letters and spaces, a full stop.
-  await app.seeText('7 taps instead of 29');
-  await keys('Delete back');
+  await app.seeText('29 taps without codes');
+  await keys('Backspace');
   await app.padHolds(';ten ');
-  await app.tap('Clear the page');
+  await app.tap('Clear');
   // A quote is bent, two spaces make a full stop (common practice, no source), a held key gives what lies behind.
-  const held = await app.see(By.css('[role=button][aria-label^="C, held"]'));
+  const held = await app.see(By.css('[role=button][aria-label^="C, hold for"]'));
   await app.browser.driver.actions().move({ origin: held }).press().pause(700).release().perform();
-  await keys('Ç', 'a', 'space', 'space', 'To figures', '"', 'To letters');
+  await keys('Ç', 'a', 'space', 'space', 'Switch to numbers', '"', 'Switch to letters');
   await app.padHolds('Ça. “');
-  await app.seeText('The device bends the quote.');
+  await app.seeText('The device curls the quote.');
 
   // What it cannot hold is told of, and what it holds in other words.
-  await app.tap('Clear the page');
+  await app.tap('Clear');
   await app.intoPad();
   await app.type(';six ');
-  await app.seeText('That device knows no dates');
+  await app.seeText('That device can’t keep dates up to date.');
   await app.padHolds(';six ');
-  await app.tap('Clear the page');
+  await app.tap('Clear');
   await app.intoPad();
   await app.type(';ws ');
   await app.padHolds('Corrie & Vale Unit 3, The Ropewalk Tarnby ZZ4 7XX ');
 
-  await app.choose('Write as', 'Keyboard with offers');
-  await app.tap('Clear the page');
+  await app.choose('Write as', 'Keyboard with suggestions');
+  await app.tap('Clear');
   await app.intoPad();
   await app.type(';ten ');
-  await app.seeText(';ten is only offered.');
+  await app.seeText('“;ten” is only suggested.');
   await app.choose('Write as', 'Computer');
-  await app.tap('Clear the page');
+  await app.tap('Clear');
   await app.intoPad();
   await app.type('x;tenp');
   await app.padHolds('xI am about ten minutes away.p');
@@ -278,9 +278,9 @@ journey(
     const app = await open('phone', '/write');
     await app.intoPad();
     await app.type('New strings. ;grand and ;upr ');
-    await app.seeText(';upr left out what stands there: #restored #corrieandvale');
+    await app.seeText('“;upr” skipped what’s already there: #restored #corrieandvale');
     await app.padHolds('New strings. #grandpiano #restored #corrieandvale and #uprightpiano ');
-    await app.tap('Take out #restored');
+    await app.tap('Remove #restored');
     await app.padHolds('New strings. #grandpiano #corrieandvale and #uprightpiano ');
     await app.expectAccessible();
     await app.withControl('z');
@@ -291,34 +291,34 @@ journey(
         `const pad = document.querySelector('textarea.write-pad'); const at = pad.value.indexOf(${JSON.stringify(text)}); pad.focus(); pad.setSelectionRange(at, at + ${text.length}); return true`,
       );
     await select('New strings');
-    await app.tap('Capitals');
-    await app.tap('A capital for each word');
+    await app.tap('CAPITALS');
+    await app.tap('Every Word');
     await app.padHolds('New Strings. #grandpiano #restored #corrieandvale and #uprightpiano ');
-    await app.tap('Put into…');
-    await app.tap('Put it into ;ask');
+    await app.tap('Wrap in…');
+    await app.tap('Wrap in ;ask');
     await app.padHolds('You asked: “New Strings”. #grandpiano #restored #corrieandvale and #uprightpiano ');
 
-    await app.tap('Clear the page');
+    await app.tap('Clear');
     await app.intoPad();
     await app.type('i am outside with the van, ');
-    await app.seeText(';here gives that, with');
-    await app.tap('Keys and signs');
-    await app.tick('Tell me when a code would have done');
+    await app.seeText('“;here” would type that for you');
+    await app.tap('Keys and signals');
+    await app.tick('Tell me when I type out something I have a code for');
     await app.type(Key.ESCAPE);
-    await app.tap('Clear the page');
+    await app.tap('Clear');
     await app.intoPad();
     await app.type('I am outside with the van. ;ten ');
-    await app.seeText(';ten fired');
-    await app.seeNoText('gives that');
+    await app.seeText('“;ten” expanded.');
+    await app.seeNoText('would type that for you');
 
     // The space that fired a single address stays behind when it is copied (common practice, no source).
-    await app.tap('Clear the page');
+    await app.tap('Clear');
     await app.intoPad();
     await app.type(';mail ');
     await app.padHolds('ansel@corrieandvale.example ');
-    await app.tap('Send on');
+    await app.tap('Send');
     await app.tap('Copy');
-    await app.seeText('Copied all');
+    await app.seeText('Copied ');
     expect(await app.clipboard()).toBe('ansel@corrieandvale.example');
   },
 );
@@ -346,7 +346,7 @@ journey(
     await app.intoPad();
     await app.withControl('z');
     await app.padHolds('First one\n;ten ');
-    await app.seeText('A code fires');
+    await app.seeText('A code expands');
 
     // A second tab on the same draft: this one takes over what was typed there when one comes back to it.
     const here = await driver.getWindowHandle();
@@ -369,14 +369,14 @@ journey(
     await app.driverScript(keptElsewhere('First one\nfrom elsewhere'));
     await app.intoPad();
     await app.type(', here');
-    await app.seeText('Another tab has changed this draft. Both are kept');
+    await app.seeText('You changed this draft in another tab too.');
     expect(await app.driverScript<number>(keptTexts('from elsewhere'))).toBe(1);
     expect(await app.driverScript<number>(keptTexts('there, here'))).toBe(1);
 
     // Deleted, and back with one tap.
     await app.tap('Drafts');
     await app.tap('Delete Second');
-    await app.seeText('The draft is deleted.');
+    await app.seeText('Deleted the draft.');
     await app.type(Key.ESCAPE);
     await app.undo();
     await app.tap('Drafts');
@@ -393,7 +393,7 @@ journey(
     };`);
     await app.intoPad();
     await app.type(' and more');
-    await app.seeText('This device has no room left: the draft is not kept.');
+    await app.seeText('This device is full, so the draft isn’t saved.');
     await app.driverScript('makeRoom()');
     await app.type(' again');
     await app.until(
@@ -436,20 +436,20 @@ journey(
     await other.remove(';hi');
     // The board beside the page shows that it has come here.
     await app.until(
-      async () => (await app.browser.driver.findElements(By.css('[aria-label^="Put in ;hi"]'))).length === 0,
+      async () => (await app.browser.driver.findElements(By.css('[aria-label^=";hi: "]'))).length === 0,
       ';hi to be gone',
     );
-    await app.tap('Put it in');
+    await app.tap('Insert');
     await app.padHolds('Dear Rowena, ');
-    await app.seeText(';hi was deleted on another device meanwhile.');
+    await app.seeText('“;hi” was just deleted on another device.');
 
     await app.browser.command('Browser.setPermission', { permission: { name: 'clipboard-write' }, setting: 'denied' });
-    await app.tap('Send on');
+    await app.tap('Send');
     await app.tap('Copy');
-    await app.seeText('The browser did not let this be copied.');
+    await app.seeText('The browser didn’t allow copying.');
 
     // A hundred thousand lines pasted, a megabyte and more: codes still fire at its end, and it is kept.
-    await app.tap('Clear the page');
+    await app.tap('Clear');
     await app.intoPad();
     await app.browser.command('Browser.setPermission', { permission: { name: 'clipboard-write' }, setting: 'granted' });
     await app.copyToClipboard('a line of text\n'.repeat(100_000));
@@ -460,13 +460,13 @@ journey(
       async () => (await app.pad()).text.endsWith('\nI am about ten minutes away. '),
       'a code to fire at the end of a megabyte',
     );
-    await app.seeText(';ten fired');
+    await app.seeText('“;ten” expanded.');
     await app.until(
       async () => (await app.driverScript<number>(keptTexts('\nI am about ten minutes away. '))) === 1,
       'the megabyte to be kept',
     );
-    await app.tap('Send on');
-    await app.seeText('Some mail programs cut drafts as long as this');
+    await app.tap('Send');
+    await app.seeText('check that your mail app kept all of it');
   },
   120_000,
 );

@@ -10,26 +10,26 @@ journey(
     const other = await OtherDevice.join(stand.address);
     const before = await other.shortcuts();
     const app = await open('phone');
-    await app.bench('Conventions');
-    await app.seeText('54 of 62 codes begin with “;”; the others in 5 other ways.');
+    await app.bench('Markers');
+    await app.seeText('54 of 62 codes start with “;”. The others do it in 5 other ways.');
     // First what changes few codes, then what changes all.
-    await app.seeText('Give 8 codes your own marker “;”');
-    await app.control('See the 8 codes');
-    await app.seeText('Take “,” before');
-    await app.seeText('It saves another');
-    await app.seeText('markers weighed');
+    await app.seeText('Give 8 codes your marker “;”');
+    await app.control('Show the 8 codes');
+    await app.seeText('Use “,” before the code');
+    await app.seeText('This saves another');
+    await app.seeText('markers compared');
     await app.expectAccessible();
-    await app.tap('See what would change');
-    await app.seeText('findings would be gone');
-    await app.seeText('At the start of a word ,res expands first on the computer');
+    await app.tap('See what changes');
+    await app.seeText('It fixes ');
+    await app.seeText('At the start of a word, “,res” expands first on the computer');
     await app.expectAccessible();
     await app.tap('Change 62 codes');
-    await app.seeText('62 codes have “,” before now.');
-    await app.seeText('62 of 62 codes begin with “,”.');
-    await app.seeText('Nothing is better.');
+    await app.seeText('Changed 62 codes.');
+    await app.seeText('62 of 62 codes start with “,”.');
+    await app.seeText('No other marker would be noticeably better.');
     await app.until(async () => (await other.shortcuts()) !== before, 'the other devices to have it');
     await app.tap('Undo');
-    await app.seeText('54 of 62 codes begin with “;”');
+    await app.seeText('54 of 62 codes start with “;”');
     await app.until(async () => (await other.shortcuts()) === before, 'the list to be the same, byte for byte');
   },
 );
@@ -37,26 +37,26 @@ journey(
 journey('exceptions are ticked out, and old codes go on working and tell the new ones', 'demo', async ({ open }) => {
   const app = await open('phone', '/check/conventions/apply?place=before&marker=%2C&scope=list');
   await app.seeText('62 codes');
-  await app.tick(';ten becomes ,ten');
+  await app.tick('“;ten” becomes “,ten”');
   await app.seeText('61 codes, 1 left out');
   await app.tap('Change 61 codes');
-  await app.seeText('61 codes have “,” before now.');
-  await app.seeText('Astray:');
+  await app.seeText('Changed 61 codes.');
+  await app.seeText('Others:');
   await app.control('Open ;ten');
   await app.goTo('Write');
   await app.press(await app.see(By.css('textarea.write-pad')));
   await app.type(';late ');
-  await app.seeText(';late still works for a while. It is ,late now.');
+  await app.seeText('“;late” is now “,late”. The old code still works for a while.');
   expect((await app.pad()).text).toMatch(/^The last piano needed more time/);
-  await app.tap('Clear the page');
+  await app.tap('Clear');
   await app.type(',late ');
-  await app.seeText(',late fired.');
+  await app.seeText('“,late” expanded.');
   // Those in the code’s new place are not proposed again: a bare word is given the chosen marker.
   await app.goTo('Shortcuts');
-  await app.tap('Paste or write…');
+  await app.tap('New shortcut…');
   await app.insert(await app.field('You get'), 'Somebody will be there to let you in.');
   await app.insert(await app.field('You type'), 'them');
-  await app.see(By.css('[aria-label="Take ,them"]'));
+  await app.see(By.css('[aria-label="Use ,them"]'));
 });
 
 journey(
@@ -72,28 +72,28 @@ journey(
       ['x'.repeat(40), 'too long to be marked'],
     );
     const app = await open('computer', '/check/conventions');
-    await app.seeText('markers weighed');
+    await app.seeText('markers compared');
     await app.tabTo('Order');
     await app.type(Key.RETURN);
     await app.see(By.css('[role=radiogroup]'));
     await app.type(Key.ESCAPE);
     // Rows open and close; what speaks against a marker is told.
     await app.choose('Markers', 'Letters too');
-    await app.seeText('Show the other');
-    await app.pressByKey('Show the other', 200);
+    await app.seeText('more');
+    await app.pressByKey('Show ', 200);
     await app.tabTo('“/” before', 400);
     await app.type(Key.RETURN);
-    await app.seeText('Chats take / for a command.');
+    await app.seeText('Chat apps use “/” for commands.');
     await app.expectAccessible();
     await app.open('/check/conventions/apply?place=before&marker=%2C&scope=list');
-    await app.seeText(',ten is taken');
-    await app.seeText(`stays: ,${'x'.repeat(40)} would be too long`);
-    await app.seeText('1 code of signs or corrections stays as it is.');
+    await app.seeText('“,ten” is in use');
+    await app.seeText(`stays, because “,${'x'.repeat(40)}” would be too long`);
+    await app.seeText('1 symbol or correction stays as it is.');
     await app.expectAccessible();
-    await app.tabTo('ham becomes ,ham');
+    await app.tabTo('“ham” becomes “,ham”');
     await app.type(' ');
     await app.seeText('2 codes, 1 left out');
     await app.open('/check/conventions/apply?place=before&marker=abc&scope=list');
-    await app.seeText('There is no such marker');
+    await app.seeText('This marker doesn’t exist');
   },
 );

@@ -8,8 +8,8 @@ keepApp();
 
 journey('two devices: what is done on one shows and fires on the other', 'demo', async ({ open }) => {
   const [phone, computer] = [await open('phone'), await open('computer', '/write')];
-  await phone.seeText('In step');
-  await computer.seeText('In step');
+  await phone.seeText('Synced');
+  await computer.seeText('Synced');
 
   const begun = Date.now();
   await phone.make(';van', 'The van is blue, with a piano lid on the roof.');
@@ -39,16 +39,16 @@ journey('two devices: what is done on one shows and fires on the other', 'demo',
 
 journey('with the server stopped the page goes on, and what waits arrives', 'demo', async ({ stand, open }) => {
   const [phone, computer] = [await open('phone'), await open('computer')];
-  await phone.seeText('In step');
-  await computer.seeText('In step');
+  await phone.seeText('Synced');
+  await computer.seeText('Synced');
 
   await stand.stop();
-  await phone.seeText('No server since');
+  await phone.seeText('Offline since');
   await phone.make(';sh2', 'Made while the server was away.');
-  await phone.seeText('1 change waiting');
+  await phone.seeText('1 change to send');
   await phone.openShortcut(';bye');
   await phone.tap('Delete');
-  await phone.seeText('2 changes waiting');
+  await phone.seeText('2 changes to send');
   await phone.expectAccessible();
   await phone.goTo('Write');
   await phone.press(await phone.see(By.css('textarea.write-pad')));
@@ -58,12 +58,12 @@ journey('with the server stopped the page goes on, and what waits arrives', 'dem
   await computer.openShortcut(';bye');
   await computer.fill('You get', 'Until soon, Ansel');
   await computer.tap('Save');
-  await computer.seeText('1 change waiting');
+  await computer.seeText('1 change to send');
 
   await stand.start();
   await phone.goTo('Shortcuts');
-  await phone.seeText('In step');
-  await computer.seeText('In step');
+  await phone.seeText('Synced');
+  await computer.seeText('Synced');
   await computer.seeText('Made while the server was away.');
   // An edit outlives a delete that had not seen it.
   await phone.seeText('Until soon, Ansel');
@@ -72,10 +72,10 @@ journey('with the server stopped the page goes on, and what waits arrives', 'dem
 journey('all is there after a restart of the server and of the browser', 'demo', async ({ stand }) => {
   const first = await Browser.start('phone');
   const app = await new App(first, stand.address).open();
-  await app.seeText('In step');
+  await app.seeText('Synced');
   await stand.stop();
   await app.make(';kept', 'Written with the server stopped, the browser closed before it was sent.');
-  await app.seeText('1 change waiting');
+  await app.seeText('1 change to send');
   const profile = await first.restartable();
   await stand.start();
 
@@ -83,7 +83,7 @@ journey('all is there after a restart of the server and of the browser', 'demo',
   try {
     const again = await new App(second, stand.address).open();
     await again.seeText('Written with the server stopped');
-    await again.seeText('In step');
+    await again.seeText('Synced');
     const other = await Browser.start('computer');
     try {
       await (await new App(other, stand.address).open()).seeText('Written with the server stopped');
@@ -101,12 +101,12 @@ journey(
   async ({ stand, open }) => {
     const app = await open('phone');
     await app.make(';old', 'Sent to the server before it lost its data.');
-    await app.seeText('In step');
+    await app.seeText('Synced');
     await stand.stop();
     await app.make(';new', 'Waiting when the server lost its data.');
-    await app.seeText('1 change waiting');
+    await app.seeText('1 change to send');
     await stand.startAfresh();
-    await app.seeText('In step');
+    await app.seeText('Synced');
     const other = await open('computer');
     await other.seeText('Waiting when the server lost its data.');
     await other.seeText('Sent to the server before it lost its data.');
@@ -119,7 +119,7 @@ journey(
   'demo',
   async ({ open }) => {
     const app = await open('phone');
-    await app.seeText('In step');
+    await app.seeText('Synced');
     await app.driverScript(`
     const { add } = IDBObjectStore.prototype;
     globalThis.makeRoom = () => { IDBObjectStore.prototype.add = add; };
@@ -127,28 +127,28 @@ journey(
       if (this.name === 'outbox') throw new DOMException('no room', 'QuotaExceededError');
       return add.apply(this, given);
     };`);
-    await app.tap('Paste or write…');
+    await app.tap('New shortcut…');
     await app.insert(await app.field('You get'), 'There is no room for this yet.');
     await app.insert(await app.field('You type'), ';room');
     await app.tap('Save');
-    await app.seeText('This device has no room left: nothing was changed.');
+    await app.seeText('This device is full, so nothing was changed.');
     await app.driverScript('makeRoom()');
     await app.tap('Save');
-    await app.seeText(';room is saved');
-    await app.seeText('In step');
+    await app.seeText('“;room” works in Write.');
+    await app.seeText('Synced');
   },
 );
 
 journey('two tabs of one browser are one device', 'demo', async ({ open }) => {
   const app = await open('phone');
   const { driver } = app.browser;
-  await app.seeText('In step');
+  await app.seeText('Synced');
   const first = await driver.getWindowHandle();
   await driver.switchTo().newWindow('tab');
   await app.open();
-  await app.seeText('In step');
+  await app.seeText('Synced');
   await app.make(';tab', 'Made in the second tab.');
   await driver.switchTo().window(first);
   await app.seeText('Made in the second tab.');
-  await app.seeText('In step');
+  await app.seeText('Synced');
 });

@@ -62,50 +62,50 @@ journey(
   'demo',
   async ({ open }) => {
     const app = await open('phone');
-    await app.seeText('In step');
+    await app.seeText('Synced');
     const before = await app.kept();
-    await app.tap('More about the list');
-    await app.tap('Bring in a list or a file');
+    await app.tap('More');
+    await app.tap('Import');
     await app.seeText('Up to 32 MB and 50,000 rows');
     await app.expectAccessible();
     await openFile(
       app,
       file('alte Liste.csv', execFileSync('iconv', ['-f', 'UTF-8', '-t', 'UTF-16'], { input: TABLE })),
     );
-    await seeGroups(app, ['New: 4', 'Changed: 1', 'Code taken: 2', 'Refused: 2', 'The same: 1']);
-    await app.seeText('a table, with semicolons, its first row a heading, UTF-16');
+    await seeGroups(app, ['New 4', 'Changed 1', 'Code in use 2', 'Can’t be imported 2', 'The same 1']);
+    await app.seeText('table, semicolons, with a header, UTF-16');
     await app.expectAccessible();
-    await app.tap('New: 4');
-    await app.seeText('Line 12: A quote opens at character 9 and is never closed.');
-    await app.seeText('Line 11: There is no text for the code.');
-    await app.seeText('your list has ;ten: stays out');
-    await app.seeText('line 5 has this code: stays out');
+    await app.tap('New 4');
+    await app.seeText('Line 12: The quote at position 9 is never closed.');
+    await app.seeText('Line 11: There’s no text for this code.');
+    await app.seeText('you already use this code: skipped');
+    await app.seeText('line 5 has this code: skipped');
     // The one whose code is taken gets another; that is taken too, and told.
-    await app.tap('Decide on line 7, ;TEN');
+    await app.tap('Choose what to do with line 7, ;TEN');
     await app.fill('You type', ';cv');
     await app.tap('Done');
-    await app.seeText(';cv is taken');
+    await app.seeText('“;cv” is in use');
     await app.fill('You type', ';past');
     await app.expectAccessible();
     await app.tap('Done');
-    await app.seeText('comes in as ;past');
-    await app.tap('Code taken: 2');
-    await app.tap('Changed: 1');
-    await app.tap('New: 4');
+    await app.seeText('imported as ;past');
+    await app.tap('Code in use 2');
+    await app.tap('Changed 1');
+    await app.tap('New 4');
     await app.press(await app.see(By.css('[role=checkbox][aria-label^="Line 6, ;tune2"]')));
-    await app.choose('Those without a set go into', 'a new set…');
-    await app.fill('The name of the new set', 'Old list');
-    await app.tap('Bring in 5');
-    await app.seeText('4 shortcuts are new, 1 shortcut is changed.');
-    await app.fill('Find by code or text', 'old list');
+    await app.choose('Put shortcuts without a set into', 'new set…');
+    await app.fill('Name of the new set', 'Old list');
+    await app.tap('Import 5');
+    await app.seeText('Imported 4 new shortcuts, 1 changed.');
+    await app.fill('Search your shortcuts', 'old list');
     await app.until(async () => (await app.codes()).join() === ';past,;pay,;sum', 'those without a set in the new one');
     await app.seeText('=A1 plus the rest');
     // What looked like a secret has stayed on this device.
     expect(await app.kept()).not.toContain('4111 1111');
     await app.undo();
-    await app.seeText('No code, text, note or set holds “old list”');
+    await app.seeText('Nothing found for “old list”');
     await app.tap('Show all');
-    await app.seeText('In step');
+    await app.seeText('Synced');
     await app.until(async () => (await app.text()).includes('The Ropewalk'), 'the old address to be back');
     expect(codesAndTexts(await app.kept())).toEqual(codesAndTexts(before));
   },
@@ -124,12 +124,12 @@ function codesAndTexts(kept: string): string[] {
 
 journey('what is pasted: notes, Markdown, several copied lines; columns said by hand', 'empty', async ({ open }) => {
   const app = await open('phone');
-  await app.tap('Bring in what you have');
+  await app.tap('Import a list you have');
   await app.insert(await app.field('Or paste a list'), '- ;ws = Mill Lane\n- ;ten = Ten minutes\n');
-  await app.tap('Look at it');
-  await seeGroups(app, ['New: 2']);
-  await app.tap('Bring in 2');
-  await app.seeText('2 shortcuts are new.');
+  await app.tap('Preview');
+  await seeGroups(app, ['New 2']);
+  await app.tap('Import 2');
+  await app.seeText('Imported 2 new shortcuts.');
   await app.until(async () => (await app.codes()).join() === ';ten,;ws', 'both');
 
   await app.open('/import');
@@ -137,41 +137,41 @@ journey('what is pasted: notes, Markdown, several copied lines; columns said by 
     await app.field('Or paste a list'),
     '| You type | You get |\n|---|---|\n| ;ws | Mill Lane |\n| ;bye | Best wishes<br>Ansel |\n',
   );
-  await app.tap('Look at it');
-  await seeGroups(app, ['New: 1', 'The same: 1']);
+  await app.tap('Preview');
+  await seeGroups(app, ['New 1', 'The same 1']);
   await app.seeText('Best wishes ↵ Ansel');
-  await app.tap('Bring in 1');
+  await app.tap('Import 1');
 
   // Four columns of which it cannot be told what they hold.
-  await app.seeText('1 shortcut is new.');
+  await app.seeText('Imported 1 new shortcut.');
   await app.open('/import');
   await app.insert(
     await app.field('Or paste a list'),
     'x1,;key,The key is under the mat.,2019\nx2,;gate,The gate is open from ten.,2020\n',
   );
-  await app.tap('Look at it');
-  await app.seeText('What does each column hold?');
+  await app.tap('Preview');
+  await app.seeText('What’s in each column?');
   await app.expectAccessible();
-  await app.choose('Column 1', 'nothing that is read');
-  await app.choose('Column 2', 'You type (the code)');
-  await app.choose('Column 3', 'You get (the text)');
+  await app.choose('Column 1', 'Ignore this column');
+  await app.choose('Column 2', 'You type (code)');
+  await app.choose('Column 3', 'You get (text)');
   await app.choose('Column 4', 'Note');
-  await app.tap('Go on');
-  await seeGroups(app, ['New: 2']);
-  await app.tap('Bring in 2');
-  await app.fill('Find by code or text', '2019');
+  await app.tap('Next');
+  await seeGroups(app, ['New 2']);
+  await app.tap('Import 2');
+  await app.fill('Search your shortcuts', '2019');
   await app.until(async () => (await app.codes()).join() === ';key', 'the note to be found');
 
   // Lines that were copied together, from the bar at the foot.
   await app.open('/');
   await app.copyToClipboard('Please leave the lid open.\nParking is behind the hall.\nThe bench comes with it.\n');
   await app.tap('Paste');
-  await app.seeText('3 lines came along.');
-  await app.tap('Each its own');
-  await seeGroups(app, ['New: 3']);
-  await app.seeText('the code was made for it');
-  await app.tap('Bring in 3');
-  await app.seeText('3 shortcuts are new.');
+  await app.seeText('You pasted 3 lines.');
+  await app.tap('Make each a shortcut');
+  await seeGroups(app, ['New 3']);
+  await app.seeText('new code');
+  await app.tap('Import 3');
+  await app.seeText('Imported 3 new shortcuts.');
   await app.seeText('Parking is behind the hall.');
 });
 
@@ -184,23 +184,23 @@ journey('what cannot be brought in says why, and the list is as it was', 'demo',
   };
   const big = file('big.csv', '');
   truncateSync(big, 50 * 1024 * 1024);
-  await refuses(big, 'It has 50 MB; at most 32 MB are read');
+  await refuses(big, 'This file has 50 MB. The limit is 32 MB');
   await refuses(
     file('rows.csv', Array.from({ length: 100_000 }, (_, index) => `;r${index},x`).join('\n')),
     'more than 50,000 rows',
   );
-  await refuses(file('empty.csv', ''), 'There is nothing in it to bring in.');
-  await refuses(file('heading.csv', 'code,expansion\n'), 'It has a heading and nothing below it.');
-  await refuses(file('zeros.csv', ';a,b\n;c\0,d\n'), 'byte 8 is a zero');
-  await refuses(file('picture.csv', Buffer.from('89504e470d0a1a0a0000', 'hex')), 'This is a picture, no text.');
+  await refuses(file('empty.csv', ''), 'There’s nothing in it to import.');
+  await refuses(file('heading.csv', 'code,expansion\n'), 'It has a header but no rows.');
+  await refuses(file('zeros.csv', ';a,b\n;c\0,d\n'), 'This file isn’t text.');
+  await refuses(file('picture.csv', Buffer.from('89504e470d0a1a0a0000', 'hex')), 'This file is a picture, not text.');
   await refuses(
     file('later.json', '{"format": "yellow-latch list", "version": 2, "shortcuts": []}'),
-    'written by a later version',
+    'comes from a newer version',
   );
-  await refuses(file('other.json', '{"name": "something else"}'), 'no list of Yellow Latch');
+  await refuses(file('other.json', '{"name": "something else"}'), 'not from Yellow Latch');
   await refuses(
     file('broken.json', '{"format": "yellow-latch list",\n "version": 1,,'),
-    'breaks at line 2, character 15',
+    'breaks at line 2, position 15',
   );
 
   // Read in the wrong encoding: told, and mended by choosing another.
@@ -213,10 +213,10 @@ journey('what cannot be brought in says why, and the list is as it was', 'demo',
       }),
     ),
   );
-  await seeGroups(app, ['New: 1']);
-  await app.tap('Read otherwise');
+  await seeGroups(app, ['New 1']);
+  await app.tap('Change');
   await app.choose('Encoding', 'UTF-8');
-  await app.seeText('signs could not be read');
+  await app.seeText('couldn’t be read');
   await app.choose('Encoding', 'Western European (Mac)');
   await app.tap('Done');
   await app.seeText('Prüfstraße 5');
@@ -230,9 +230,9 @@ journey('what cannot be brought in says why, and the list is as it was', 'demo',
       'code,expansion\n;js,<script>document.title = "run"</script><img src=x onerror="document.title = 1">\n',
     ),
   );
-  await seeGroups(app, ['New: 1']);
-  await app.tap('Bring in 1');
-  await app.seeText('1 shortcut is new.');
+  await seeGroups(app, ['New 1']);
+  await app.tap('Import 1');
+  await app.seeText('Imported 1 new shortcut.');
   expect(await app.browser.driver.getTitle()).not.toBe('run');
 });
 
@@ -258,15 +258,15 @@ journey(
     );
     expect(await (await app.field('Note')).getAttribute('value')).toBe('Booking page');
     // What the link carries is told with the reason, and goes with one tap.
-    await app.seeText('utm_source says which campaign led here');
+    await app.seeText('utm_source shows which campaign you came from');
     await app.expectAccessible();
-    await app.tap('Take out');
+    await app.tap('Remove it');
     expect(await (await app.field('You get')).getAttribute('value')).toBe(
       'Book here: https://corrieandvale.example/book?slot=2',
     );
     await app.insert(await app.field('You type'), ';bookhere');
     await app.tap('Save');
-    await app.seeText(';bookhere is saved');
+    await app.seeText('“;bookhere” works in Write.');
 
     await share(`
     const input = Object.assign(document.createElement('input'), { type: 'file', name: 'file' });
@@ -278,7 +278,7 @@ journey(
       async () => (await app.browser.driver.getCurrentUrl()).endsWith('/import'),
       'the file to be looked at',
     );
-    await seeGroups(app, ['New: 1']);
+    await seeGroups(app, ['New 1']);
     await app.seeText('shared.csv');
     // It is fetched once, and nothing of it stays behind.
     expect(
@@ -286,7 +286,7 @@ journey(
     ).toBe(0);
 
     await share('');
-    await app.seeText('Nothing came along');
+    await app.seeText('Nothing was shared');
     await app.expectAccessible();
   },
 );

@@ -25,57 +25,57 @@ journey(
   'closed',
   async ({ open }) => {
     const computer = await open('computer');
-    await computer.seeText('Where is your list?');
+    await computer.seeText('Type a short code, get a whole text.');
     await computer.expectAccessible();
-    await computer.tap('Begin a new list');
+    await computer.tap('Start a new list');
     await computer.seeText('What do you type again and again?');
     await computer.make(';first', 'The first of a new list.');
-    await computer.seeText('In step');
+    await computer.seeText('Synced');
 
     // The QR code holds the address with the code behind the #, which no server is sent.
     await computer.goTo('Devices');
-    await computer.tap('Let a device in');
-    await computer.seeText('It lets one device in');
+    await computer.tap('Add a device');
+    await computer.seeText('Works for one device');
     await computer.expectAccessible();
     const address = await scan(computer);
     const code = await shownCode(computer);
     expect(address).toBe(`${computer.address}/join#${code.replace('-', '')}`);
 
     const phone = await open('phone', new URL(address!).pathname + new URL(address!).hash);
-    await phone.seeText('On another device');
+    await phone.seeText('I have a list on another device');
     await phone.expectAccessible();
     expect(await (await phone.field('Code')).getAttribute('value')).toBe(code.replace('-', ''));
-    await phone.fill('This device is called', 'Kitchen phone');
-    await phone.tap('Join');
+    await phone.fill('Name of this device', 'Kitchen phone');
+    await phone.tap('Get my list');
     await phone.seeText('The first of a new list.');
-    await computer.seeText('Kitchen phone is in');
+    await computer.seeText('Kitchen phone has joined');
 
     // Used once: it lets nobody else in. A new one, typed as a person would.
     const tablet = await open('phone', '/join');
     await tablet.fill('Code', code);
-    await tablet.tap('Join');
-    await tablet.seeText('This code doesn’t work, or not any more');
+    await tablet.tap('Get my list');
+    await tablet.seeText('This code doesn’t work or has expired.');
     await tablet.fill('Code', 'K7');
-    await tablet.tap('Join');
-    await tablet.seeText('The code has 8 signs; this has 2.');
-    await computer.tap('Let another in');
+    await tablet.tap('Get my list');
+    await tablet.seeText('The code has 8 characters; you typed 2.');
+    await computer.tap('Add another');
     await computer.until(
-      async () => (await computer.text()).includes('It lets one device in') && (await shownCode(computer)) !== code,
+      async () => (await computer.text()).includes('Works for one device') && (await shownCode(computer)) !== code,
       'a new code',
     );
     await tablet.fill('Code', (await shownCode(computer)).toLowerCase().replace('-', ' '));
-    await tablet.fill('This device is called', 'Van tablet');
+    await tablet.fill('Name of this device', 'Van tablet');
     await tablet.press(await tablet.see(By.xpath('//*[@role="radio"][normalize-space(.)="Tablet"]')));
-    await tablet.tap('Join');
+    await tablet.tap('Get my list');
     await tablet.seeText('The first of a new list.');
-    await computer.seeText('Van tablet is in');
+    await computer.seeText('Van tablet has joined');
 
     await computer.goTo('Devices');
     await computer.until(async () => (await computer.devices()).length === 3, 'three devices');
-    expect((await computer.devices())[0]).toMatch(/^Computer, this device: Here now, in step/u);
+    expect((await computer.devices())[0]).toMatch(/^Computer, this device, Online, synced/u);
     for (const name of ['Kitchen phone', 'Van tablet'])
       await computer.until(
-        async () => (await computer.devices()).join().includes(`${name}: Here now, in step`),
+        async () => (await computer.devices()).join().includes(`${name}, Online, synced`),
         `${name} to be here`,
       );
 
@@ -83,21 +83,21 @@ journey(
     await computer.openUnderDevices('Kitchen phone');
     await computer.expectAccessible();
     await computer.press(
-      await computer.see(By.xpath('//*[@role="radio"][starts-with(normalize-space(.), "Only use")]')),
+      await computer.see(By.xpath('//*[@role="radio"][starts-with(normalize-space(.), "Only use it")]')),
     );
     await phone.until(
-      async () => !(await phone.text()).includes('Paste or write…'),
+      async () => !(await phone.text()).includes('New shortcut…'),
       'the way to a new shortcut to be gone',
     );
     await phone.openShortcut(';first');
-    await phone.seeText('This device may use the list, not change it.');
+    await phone.seeText('This device can use the list but not change it.');
     await phone.expectAccessible();
 
     // Signed out from afar: at once, and what it held is gone.
-    await computer.tap('Sign it out');
-    await computer.seeText('It is out right away');
+    await computer.tap('Sign out Kitchen phone');
+    await computer.seeText('Your list leaves that device');
     await computer.tap('Sign out');
-    await phone.seeText('Out of the list');
+    await phone.seeText('This device is signed out');
     await phone.expectAccessible();
     expect(await phone.kept()).toBe('[]');
     await computer.until(async () => (await computer.devices()).length === 2, 'two devices');
@@ -105,7 +105,7 @@ journey(
     // Given a new name on itself, the others see it.
     await tablet.openUnderDevices('Van tablet');
     await tablet.fill('Name', 'Boat tablet');
-    await tablet.tap('Back to the devices');
+    await tablet.tap('Back to Devices');
     await computer.until(async () => (await computer.devices()).join().includes('Boat tablet'), 'the new name');
   },
   240_000,
@@ -116,37 +116,37 @@ journey(
   'closed',
   async ({ open }) => {
     const computer = await open('computer');
-    await computer.tap('Begin a new list');
+    await computer.tap('Start a new list');
     await computer.make(';first', 'The first of a new list.');
-    await computer.seeText('In step');
+    await computer.seeText('Synced');
     await computer.goTo('Devices');
-    await computer.tap('Let a device in');
-    await computer.seeText('It lets one device in');
+    await computer.tap('Add a device');
+    await computer.seeText('Works for one device');
     const phone = await open('phone', `/join#${(await shownCode(computer)).replace('-', '')}`);
-    await phone.tap('Join');
+    await phone.tap('Get my list');
     await phone.seeText('The first of a new list.');
     await computer.goTo('Devices');
     await computer.openUnderDevices('Phone');
     await computer.press(
-      await computer.see(By.xpath('//*[@role="radio"][starts-with(normalize-space(.), "Only use")]')),
+      await computer.see(By.xpath('//*[@role="radio"][starts-with(normalize-space(.), "Only use it")]')),
     );
-    await computer.seeText('Phone uses the list only.');
+    await computer.seeText('Phone can only use the list.');
 
     // Nobody is left behind without a device that can edit.
     await computer.goTo('Devices');
     await computer.openUnderDevices('Computer');
-    await computer.tap('Sign this device out');
-    await computer.seeText('No other device can edit the whole list. Choose one that can:');
+    await computer.tap('Sign out this device');
+    await computer.seeText('No other device can edit the whole list. Choose one:');
     await computer.expectAccessible();
     await computer.press(
-      await computer.see(By.xpath('//*[@aria-label="Who can edit the list from now on"]//*[@role="radio"]')),
+      await computer.see(By.xpath('//*[@aria-label="Choose a device that can edit"]//*[@role="radio"]')),
     );
     await computer.tap('Sign out');
-    await computer.seeText('Out of the list');
+    await computer.seeText('This device is signed out');
 
     // The phone can edit now, and delete all of it.
     await phone.until(
-      async () => (await phone.text()).includes('Paste or write…'),
+      async () => (await phone.text()).includes('New shortcut…'),
       'the way to a new shortcut to be there',
     );
     await phone.goTo('Devices');
@@ -170,12 +170,12 @@ journey(
     let key: string;
     try {
       await lost.clipboard('granted');
-      await app.tap('Begin a new list');
+      await app.tap('Start a new list');
       await app.make(';mine', 'Years of habits.');
-      await app.seeText('In step');
+      await app.seeText('Synced');
       await app.openUnderDevices('Spare key');
       await app.tap('Make a spare key');
-      await app.seeText('Whoever has the key has the list.');
+      await app.seeText('Anyone with this key can get your list.');
       await app.expectAccessible();
       await app.tap('Copy');
       key = await app.clipboard();
@@ -187,7 +187,7 @@ journey(
     const found = await Browser.start('computer');
     try {
       const back = await new App(found, stand.address).open();
-      await back.tap('Get it back with the spare key');
+      await back.tap('I have a spare key');
       await back.expectAccessible();
       await back.fill(
         'Spare key',
@@ -196,12 +196,12 @@ journey(
           .toLowerCase()
           .replace(/^./u, (sign) => (sign === '2' ? '3' : '2')),
       );
-      await back.tap('Get the list back');
-      await back.seeText('One sign is wrong');
+      await back.tap('Get my list');
+      await back.seeText('One character is wrong.');
       await back.fill('Spare key', key.replaceAll('-', ' ').toLowerCase());
-      await back.tap('Get the list back');
+      await back.tap('Get my list');
       await back.seeText('Years of habits.');
-      await back.seeText('In step');
+      await back.seeText('Synced');
     } catch (error) {
       await found.keepFailure('the spare key');
       throw error;
@@ -220,20 +220,20 @@ journey(
     await app.isKeptOnDevice();
     await stand.stop();
     await app.reload();
-    await app.tap('Join it with a code');
+    await app.tap('I have a list on another device');
     await app.fill('Code', '0000 0000');
-    await app.tap('Join');
-    await app.seeText('The server cannot be reached from here.');
-    await app.tap('Other ways');
-    await app.tap('Begin a new list');
+    await app.tap('Get my list');
+    await app.seeText('You’re offline.');
+    await app.tap('Back');
+    await app.tap('Start a new list');
     await app.seeText('What do you type again and again?');
     await app.make(';cave', 'Written in a cave.');
-    await app.seeText('1 change waiting');
+    await app.seeText('1 change to send');
     await stand.start();
-    await app.seeText('In step');
+    await app.seeText('Synced');
     await app.goTo('Devices');
     await app.until(
-      async () => (await app.devices()).join().includes('Phone, this device: Here now, in step'),
+      async () => (await app.devices()).join().includes('Phone, this device, Online, synced'),
       'the device to be known',
     );
   },
@@ -245,34 +245,34 @@ journey(
   'closed',
   async ({ stand, open }) => {
     const computer = await open('computer');
-    await computer.tap('Begin a new list');
+    await computer.tap('Start a new list');
     await computer.make(';one', 'One of the list.');
     await computer.goTo('Devices');
-    await computer.tap('Let a device in');
-    await computer.seeText('It lets one device in');
+    await computer.tap('Add a device');
+    await computer.seeText('Works for one device');
     const phone = await open('phone', `/join#${(await shownCode(computer)).replace('-', '')}`);
-    await phone.tap('Join');
+    await phone.tap('Get my list');
     await phone.seeText('One of the list.');
     await stand.stop();
     await phone.make(';late', 'Not sent before it was signed out.');
-    await phone.seeText('1 change waiting');
+    await phone.seeText('1 change to send');
     // While it is away it is signed out, by a server that it cannot reach: the page is off the screen meanwhile.
     const { driver } = phone.browser;
     await driver.get('about:blank');
     await stand.start();
     await computer.openUnderDevices('Phone');
-    await computer.tap('Sign it out');
+    await computer.tap('Sign out Phone');
     await computer.tap('Sign out');
-    await computer.seeText('Phone is signed out.');
+    await computer.seeText('Signed out Phone.');
     await phone.open('/');
-    await phone.seeText('Out of the list');
-    await phone.seeText('1 shortcut or set written here had not been sent.');
+    await phone.seeText('This device is signed out');
+    await phone.seeText('1 change here wasn’t sent.');
     await computer.goTo('Devices');
-    await computer.tap('Let a device in');
-    await computer.seeText('It lets one device in');
-    await phone.tap('Join it with a code');
+    await computer.tap('Add a device');
+    await computer.seeText('Works for one device');
+    await phone.tap('I have a list on another device');
     await phone.fill('Code', await shownCode(computer));
-    await phone.tap('Join');
+    await phone.tap('Get my list');
     await phone.seeText('Not sent before it was signed out.');
     await computer.goTo('Shortcuts');
     await computer.seeText('Not sent before it was signed out.');

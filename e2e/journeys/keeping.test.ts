@@ -38,15 +38,15 @@ async function bringIn(app: App, path: string): Promise<void> {
 journey('files out and in again: nothing is new, nothing is changed', 'demo', async ({ open }) => {
   const app = await open('phone');
   await savesHere(app);
-  await app.seeText('In step');
-  await app.tap('More about the list');
-  await app.tap('Files and backup');
+  await app.seeText('Synced');
+  await app.tap('More');
+  await app.tap('Export and back up');
   await app.expectAccessible();
   for (const [label, ending] of [
     ['Table (CSV)', '.csv'],
-    ['List of Yellow Latch (JSON)', '.json'],
-    ['Table of Markdown', '.md'],
-    ['Code, tab, text', '.txt'],
+    ['Yellow Latch list (JSON)', '.json'],
+    ['Markdown table', '.md'],
+    ['Plain text', '.txt'],
   ] as const) {
     await app.press(await app.see(By.xpath(`//*[@role="radio"][starts-with(normalize-space(.), "${label}")]`)));
     await app.tap('Save 64');
@@ -54,7 +54,7 @@ journey('files out and in again: nothing is new, nothing is changed', 'demo', as
     await bringIn(app, path);
     // Without a column that says what is a template, texts of those are taken as they stand.
     await app.seeText(ending === '.txt' ? 'The same 5' : 'The same 64');
-    if (ending !== '.txt') await app.seeText('Nothing is to be brought in.');
+    if (ending !== '.txt') await app.seeText('Nothing to import.');
     await app.open('/export');
   }
   // The list under our own format holds to the published schema's version, and says where it is.
@@ -64,10 +64,10 @@ journey('files out and in again: nothing is new, nothing is changed', 'demo', as
   );
   expect(answer).toBe('https://json-schema.org/draft/2020-12/schema');
   // A set alone, on the clipboard.
-  await app.choose('What', 'Us (12)');
-  await app.press(await app.see(By.xpath('//*[@role="radio"][starts-with(normalize-space(.), "Code, tab, text")]')));
+  await app.choose('Which shortcuts', 'Us (12)');
+  await app.press(await app.see(By.xpath('//*[@role="radio"][starts-with(normalize-space(.), "Plain text")]')));
   await app.tap('Copy');
-  await app.seeText('12 shortcuts copied.');
+  await app.seeText('Copied 12 shortcuts.');
   const copied = await app.clipboard();
   expect(copied).toContain(';cv\tCorrie & Vale, travelling piano care\n');
   expect(copied).not.toContain('ten minutes away');
@@ -79,23 +79,23 @@ journey(
   async ({ open }) => {
     const app = await open('computer');
     await savesHere(app);
-    await app.seeText('In step');
+    await app.seeText('Synced');
     await app.openShortcut(';mob');
     await app.tick('Only on this device');
     await app.tap('Save');
-    await app.seeText(';mob is saved');
+    await app.seeText('“;mob” works in Write.');
     await app.open('/export');
-    await app.seeText('1 shortcut that is only on this device is not in it.');
-    await app.tick('The one that is');
+    await app.seeText('1 private shortcut isn’t included.');
+    await app.tick('Include 1 private shortcut');
     await app.fill('Passphrase', 'short');
     await app.tap('Save a backup');
-    await app.seeText('Take ten characters or more');
+    await app.seeText('Use ten characters or more');
     await app.fill('Passphrase', 'seven felts under the lid');
-    await app.fill('Again', 'seven felts under the lip');
+    await app.fill('Passphrase again', 'seven felts under the lip');
     await app.tap('Save a backup');
-    await app.seeText('The two are not the same.');
+    await app.seeText('The two don’t match.');
     await app.expectAccessible();
-    await app.fill('Again', 'seven felts under the lid');
+    await app.fill('Passphrase again', 'seven felts under the lid');
     await app.tap('Save a backup');
     const path = await saved('.json', folder, app);
     const text = readFileSync(path, 'utf8');
@@ -121,20 +121,20 @@ journey(
       const emptied = mkdtempSync(join(folder, 'elsewhere-'));
       await savesHere(other, emptied);
       await (await other.browser.driver.findElement(By.css('[role=main] input[type=file]'))).sendKeys(path);
-      await other.seeText('a backup of');
-      await other.seeText('1 shortcut that was only on one device is sealed in it.');
+      await other.seeText('backup from');
+      await other.seeText('1 private shortcut in it is protected.');
       await other.fill('Passphrase', 'seven felts under the lip');
-      await other.tap('Open them');
-      await other.seeText('It does not open with this passphrase.');
+      await other.tap('Unlock');
+      await other.seeText('This passphrase doesn’t work.');
       await other.expectAccessible();
       await other.fill('Passphrase', 'seven felts under the lid');
-      await other.tap('Open them');
+      await other.tap('Unlock');
       await other.seeText('New 64');
-      await other.tap('Bring in 64');
-      await other.seeText('64 shortcuts are new.');
-      await other.seeText('In step');
-      await other.fill('Find by code or text', ';mob');
-      await other.seeText('only on this device');
+      await other.tap('Import 64');
+      await other.seeText('Imported 64 new shortcuts.');
+      await other.seeText('Synced');
+      await other.fill('Search your shortcuts', ';mob');
+      await other.seeText('Only on this device');
       await other.open('/export');
       await other.tap('Save a backup');
       const again = readFileSync(await saved('.json', emptied, other), 'utf8');
@@ -152,14 +152,14 @@ journey(
   async ({ open }) => {
     const app = await open('computer');
     await savesHere(app);
-    await app.seeText('In step');
-    await app.tap('More about the list');
-    await app.tap('Sheet to keep in sight');
+    await app.seeText('Synced');
+    await app.tap('More');
+    await app.tap('Print a sheet');
     await app.see(By.css('iframe[title="The sheet"]'));
     await app.expectAccessible();
     for (const [layout, paper, size] of [
-      ['two columns', 'A4', '595 842'],
-      ['wallet cards', 'Letter', '612 792'],
+      ['Two columns', 'A4', '595 842'],
+      ['Wallet cards', 'Letter', '612 792'],
     ] as const) {
       await app.choose('Layout', layout);
       await app.choose('Paper', paper);
@@ -173,11 +173,11 @@ journey(
       await app.until(
         async () =>
           (await app.driverScript<string>(`return document.querySelector('iframe').srcdoc`)).includes(
-            `<main class="${layout.split(' ')[0]}">`,
+            `<main class="${layout.split(' ')[0]!.toLowerCase()}">`,
           ),
         'the sheet in this layout',
       );
-      await app.tap('Save as a page');
+      await app.tap('Save as a file');
       const html = await saved('.html', folder, app);
       // As a reader opens it, from a disk, with no app and no server.
       const { data } = await printed(app, html);
@@ -194,10 +194,10 @@ journey(
     }
     // What is chosen alone.
     await app.goTo('Shortcuts');
-    await app.tap('More about the list');
-    await app.tap('Choose several');
+    await app.tap('More');
+    await app.tap('Select several');
     await app.press(await app.see(By.css('[role=checkbox][aria-label^=";cv: "]')));
-    await app.tap('Sheet, for 1 shortcut');
+    await app.tap('Sheet: 1 shortcut');
     await app.until(
       async () =>
         (await app.driverScript<string>(`return document.querySelector('iframe')?.srcdoc ?? ''`)).split('<dt>')

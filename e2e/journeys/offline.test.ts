@@ -16,13 +16,13 @@ journey(
   'demo',
   async ({ open, stand }) => {
     const app = await open('phone');
-    await app.seeText('In step');
+    await app.seeText('Synced');
     await app.isKeptOnDevice();
     const other = await open('computer');
     await stand.stop();
 
     await app.reload();
-    await app.seeText('No server');
+    await app.seeText('Offline');
     expect((await app.codes()).length).toBeGreaterThan(3);
     // What was never opened before is there as well.
     await app.open('/check/savings');
@@ -33,14 +33,14 @@ journey(
     await app.padHolds('Hello, I am about ten minutes away. ');
     await app.goTo('Shortcuts');
     await app.make(';cellar', 'No network down here.');
-    await app.seeText('1 change waiting');
+    await app.seeText('1 change to send');
     await app.reload();
-    await app.seeText('1 change waiting');
+    await app.seeText('1 change to send');
     await app.expectAccessible();
 
     await stand.start();
-    await app.seeText('In step');
-    await other.insert(await other.field('Find by code or text'), ';cellar');
+    await app.seeText('Synced');
+    await other.insert(await other.field('Search your shortcuts'), ';cellar');
     await other.seeText('No network down here.');
   },
 );
@@ -61,11 +61,9 @@ test('a later version is offered, never forced, and what is being typed is kept'
     expect(revision).toBeDefined();
     writeFileSync(worker, list.replace(revision!, `later-${revision!}`));
     const page = join(site, 'index.html');
-    writeFileSync(
-      page,
-      readFileSync(page, 'utf8').replace('<title>Yellow Latch</title>', '<title>Yellow Latch, later</title>'),
-    );
+    writeFileSync(page, readFileSync(page, 'utf8').replace('<html', '<html data-version="later"'));
 
+    const version = () => app.driverScript<string | null>('return document.documentElement.dataset.version ?? null');
     await app.intoPad();
     await app.type('half a sent');
     await app.driverScript(`document.dispatchEvent(new Event('visibilitychange')); return true`);
@@ -74,12 +72,12 @@ test('a later version is offered, never forced, and what is being typed is kept'
     // Nothing has changed by itself, nor does a reload change it.
     await app.reload();
     await app.padHolds('half a sent');
-    expect(await browser.driver.getTitle()).toBe('Yellow Latch');
+    expect(await version()).toBeNull();
     await app.seeText('A new version is ready.');
     await app.intoPad();
     await app.type('ence');
-    await app.tap('Use it');
-    await app.until(async () => (await browser.driver.getTitle()) === 'Yellow Latch, later', 'the later version');
+    await app.tap('Update');
+    await app.until(async () => (await version()) === 'later', 'the later version');
     await app.see(By.css('textarea.write-pad'));
     await app.padHolds('half a sentence');
     await app.seeNoText('A new version is ready.');

@@ -30,9 +30,9 @@ journey(
     try {
       const cut = await open('phone', '/', proxy.address);
       const [computer, third] = [await open('computer'), await open('phone')];
-      for (const app of [cut, computer, third]) await app.seeText('In step');
+      for (const app of [cut, computer, third]) await app.seeText('Synced');
       proxy.be('refused');
-      await cut.seeText('No server since');
+      await cut.seeText('Offline since');
 
       // All edit the same shortcut; the one cut off also deletes another and moves a set.
       await cut.openShortcut(';ten');
@@ -44,52 +44,53 @@ journey(
       await third.seeText('Ten minutes, from the desk.');
       await cut.openShortcut(';cv');
       await cut.tap('Delete');
-      await cut.tap('More about the list');
-      await cut.tap('Sets, and their order');
+      await cut.tap('More');
+      await cut.tap('Sets');
       await cut.tap('Move Us down');
       await cut.until(async () => (await setsOf(cut))[1] === 'Us', 'the set to be second');
       await cut.expectAccessible();
-      await third.tap('More about the list');
-      await third.tap('Sets, and their order');
+      await third.tap('More');
+      await third.tap('Sets');
       await third.tap('Move Places up');
       await cut.tap('Back to the list');
-      await cut.seeText('3 changes waiting, no server since');
+      await cut.seeText('3 changes to send');
 
       proxy.be('good');
-      await cut.seeText('In step');
+      await cut.seeText('Synced');
       await third.tap('Back to the list');
       await inStep([cut, computer, third]);
-      await computer.tap('More about the list');
-      await computer.tap('Sets, and their order');
+      await computer.tap('More');
+      await computer.tap('Sets');
       await computer.until(async () => (await setsOf(computer)).indexOf('Us') > 0, 'the set to be moved there too');
       for (const app of [cut, third]) expect(await app.codes()).not.toContain(';cv');
 
       // Both texts are there: one in use, the other beside it, counted under Devices.
-      await third.see(By.css('[aria-label="Devices, 1 to settle"]'));
-      await third.openUnderDevices('To settle: 1 entry has two versions');
+      await third.see(By.css('[aria-label="Devices, 1 thing with two versions"]'));
+      await third.openUnderDevices('Two versions of 1 thing');
       await third.seeText('Ten minutes, from the cellar.');
       await third.seeText('Ten minutes, from the desk.');
       await third.expectAccessible();
-      await third.tap('Join them');
+      await third.tap('Join the texts');
       await third.tap('Keep the joined text');
-      await third.seeText('Nothing to settle');
+      await third.seeText('Nothing to choose.');
       for (const app of [cut, computer])
-        await app.until(async () => !(await app.text()).includes('1 to settle'), 'it to be settled');
+        await app.until(async () => !(await app.text()).includes('1 thing with two versions'), 'it to be settled');
       const all = await inStep([cut, computer, third]);
       expect(all).toContain('Ten minutes, from the');
       await cut.seeText('Ten minutes, from the');
       await cut.until(
         async () =>
-          (await cut.driverScript<number>(`return document.querySelectorAll('[aria-label$="to settle"]').length`)) ===
-          0,
+          (await cut.driverScript<number>(
+            `return document.querySelectorAll('[aria-label$="with two versions"]').length`,
+          )) === 0,
         'no version to be left',
       );
 
       // What was deleted is in the history, with who did it, and comes back everywhere.
       await computer.openUnderDevices('Deleted');
       await computer.seeText('Phone');
-      await computer.press(await computer.see(By.css('[aria-label^="Bring back: Deleted ;cv"]')));
-      await computer.seeText(';cv is back.');
+      await computer.press(await computer.see(By.css('[aria-label^="Restore: Deleted ;cv"]')));
+      await computer.seeText('Restored “;cv”.');
       await cut.seeText('Corrie & Vale, travelling piano care');
       await inStep([cut, computer, third]);
     } finally {
@@ -107,7 +108,7 @@ journey(
     const other = await OtherDevice.join(stand.address);
     try {
       const app = await open('phone', '/', proxy.address);
-      await app.seeText('In step');
+      await app.seeText('Synced');
       const made: string[] = [];
       const make = async (code: string) => {
         await app.make(code, `Made on a bad line: ${code}`);
@@ -120,11 +121,11 @@ journey(
       await make(';half');
       proxy.be('stalled');
       await make(';stall');
-      await app.seeText('waiting');
+      await app.until(async () => /Sending \d|changes? to send/.test(await app.text()), 'what isn’t sent yet');
       proxy.be('repeated');
-      await app.seeText('In step');
+      await app.seeText('Synced');
       await make(';twice');
-      await app.seeText('In step');
+      await app.seeText('Synced');
       await app.until(() => Promise.resolve(proxy.repeated > 0), 'a request to have been repeated');
       await app.until(
         async () => (JSON.parse(await other.shortcuts()) as unknown[]).length === 64 + made.length,
@@ -146,15 +147,15 @@ journey(
   'demo',
   async ({ stand, open }) => {
     const [phone, computer] = [await open('phone'), await open('computer')];
-    for (const app of [phone, computer]) await app.seeText('In step');
+    for (const app of [phone, computer]) await app.seeText('Synced');
     await stand.stop();
-    await phone.seeText('No server');
+    await phone.seeText('Offline');
     await phone.make(';lock', 'The key is under the third pot.');
     await computer.make(';lock', 'The lock code is on the van key.');
     await stand.start();
-    for (const app of [phone, computer]) await app.seeText('In step');
+    for (const app of [phone, computer]) await app.seeText('Synced');
     await inStep([phone, computer]);
-    await phone.fill('Find by code or text', ';lock');
+    await phone.fill('Search your shortcuts', ';lock');
     await phone.seeText('The key is under the third pot.');
     await phone.seeText('The lock code is on the van key.');
     await computer.goTo('Check');
@@ -167,7 +168,7 @@ journey(
 
 journey('history: who, when, what was there; a change and a bulk change are taken back', 'demo', async ({ open }) => {
   const [phone, computer] = [await open('phone'), await open('computer')];
-  await phone.seeText('In step');
+  await phone.seeText('Synced');
   await phone.openShortcut(';ten');
   await phone.fill('You get', 'Nine and a half minutes.');
   await phone.tap('Save');
@@ -177,15 +178,15 @@ journey('history: who, when, what was there; a change and a bulk change are take
   await computer.seeText('I am about ten minutes away.');
   await computer.seeText('Phone');
   await computer.expectAccessible();
-  await computer.press(await computer.see(By.css('[aria-label^="Take back: Changed what it gives ;ten"]')));
-  await computer.seeText('Taken back.');
+  await computer.press(await computer.see(By.css('[aria-label^="Undo: Changed text ;ten"]')));
+  await computer.seeText('Undone.');
   await phone.seeText('I am about ten minutes away.');
   // The whole demo list was made in one go: it goes, and comes back, in one.
   const before = (await phone.codes()).slice(0, 6);
   await computer.openUnderDevices('History');
-  await computer.seeText('64 shortcuts and 8 other entries made together');
-  await computer.press(await computer.see(By.css('[aria-label*="made together"]')));
+  await computer.seeText('Added 64 shortcuts and 8 other things');
+  await computer.press(await computer.see(By.css('[aria-label*="Added 64"]')));
   await phone.seeText('What do you type again and again?');
-  await computer.press(await computer.see(By.css('[aria-label^="Take back:"][aria-label*="deleted together"]')));
+  await computer.press(await computer.see(By.css('[aria-label^="Undo:"][aria-label*="Deleted 64"]')));
   await phone.until(async () => (await phone.codes()).slice(0, 6).join() === before.join(), 'the list to be back');
 });

@@ -24,16 +24,16 @@ const keptNames = (app: App) =>
 
 journey('own text is pasted, stepped through, and kept only if asked', 'demo', async ({ open }) => {
   const app = await open('phone', '/check');
-  await app.tap('Your own text');
+  await app.tap('Own texts');
   await app.insert(await app.field('Paste what you wrote'), TEXT);
   await app.expectAccessible();
-  await app.tap('Read it');
-  await app.seeText('31 words, 5 misfires of 2 codes');
+  await app.tap('Check it');
+  await app.seeText('5 misfires in 31 words.');
   await app.seeText('1 of 5: so');
-  await app.tap('The next misfire');
+  await app.tap('Next misfire');
   await app.seeText('2 of 5: ham');
-  await app.tap('The misfire before');
-  await app.tap('The misfire before');
+  await app.tap('Previous misfire');
+  await app.tap('Previous misfire');
   await app.seeText('5 of 5: so');
   await app.tap('so: 4');
   await app.seeText('1 of 4: so');
@@ -43,14 +43,14 @@ journey('own text is pasted, stepped through, and kept only if asked', 'demo', a
   await app.press(await app.see(By.xpath('//*[@role="radio" and contains(., "Computer")]')));
   await app.seeText('of 5');
   expect(await keptNames(app)).not.toContain('own-text');
-  await app.tap('Keep it on this device');
-  await app.seeText('Kept on this device');
+  await app.tap('Save it on this device');
+  await app.seeText('Saved on this device');
   await app.reload();
-  await app.tap('Read it again');
+  await app.tap('Check it again');
   await app.seeText('31 words');
   await app.tap('Another text');
-  await app.tap('Forget it');
-  await app.seeNoText('Kept on this device');
+  await app.tap('Delete it');
+  await app.seeNoText('Saved on this device');
   expect(await keptNames(app)).not.toContain('own-text');
 });
 
@@ -62,19 +62,19 @@ journey('own text by keyboard, from files of three kinds, and from one that is n
   };
   try {
     const app = await open('computer', '/check');
-    await app.pressByKey('Your own text');
+    await app.pressByKey('Own texts');
     await app.tabTo('Paste what you wrote');
     await app.type('so it is, so');
-    await app.pressByKey('Read it');
-    await app.seeText('4 words, 2 misfires');
-    await app.pressByKey('The next misfire', 100);
+    await app.pressByKey('Check it');
+    await app.seeText('2 misfires in 4 words.');
+    await app.pressByKey('Next misfire', 100);
     await app.seeText('2 of 2: so');
     const choose = async (path: string) => {
       await app.tap('Another text');
       await (await app.browser.driver.findElement(By.css('input[type=file]'))).sendKeys(path);
     };
     await choose(file('sent.txt', TEXT));
-    await app.seeText('31 words, 5 misfires');
+    await app.seeText('5 misfires in 31 words.');
     await choose(
       file('sent.csv', 'when,"what, said"\n"2026-11-02, 10:04","so, we came"\n"2026-11-03, 11:10","nothing, really"\n'),
     );
@@ -84,16 +84,16 @@ journey('own text by keyboard, from files of three kinds, and from one that is n
     await choose(
       file('chat.jsonl', '{"from":"Mara","body":{"text":"so it is"}}\n{"from":"Ansel","body":{"text":"ham again"}}\n'),
     );
-    await app.seeText('2 misfires of 2 codes');
+    await app.seeText('2 misfires in ');
     await app.tap('Field: body.text');
     await app.press(await app.see(By.xpath('//*[@role="radio" and contains(., "from")]')));
-    await app.seeText('No code would have fired in it by mistake.');
+    await app.seeText('No code would have expanded by mistake.');
     await app.expectAccessible();
     await app.tap('Another text');
     await (
       await app.browser.driver.findElement(By.css('input[type=file]'))
     ).sendKeys(file('picture.txt', Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13])));
-    await app.seeText('This is a picture, no text.');
+    await app.seeText('This file is a picture, not text.');
     // Nothing of what was typed before is lost.
     await app.tap('Another text');
     expect(await (await app.field('Paste what you wrote')).getAttribute('value')).toBe('so it is, so');

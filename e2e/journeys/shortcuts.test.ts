@@ -13,15 +13,18 @@ journey('from a copied link to a working shortcut in at most eight taps', 'empty
   app.taps = 0;
   await app.tap('Paste');
   await app.field('You type');
-  await app.seeText('Cut from the end: 1 blank, 1 new line');
+  await app.seeText('Removed a space and an empty line at the end.');
   await app.type(';bk');
   await app.tap('Save');
-  await app.seeText(';bk is saved and works now');
+  await app.seeText('“;bk” works in Write.');
   const taps = app.taps;
   console.log(`from a copied link to a working shortcut: ${taps} taps`);
   expect(taps).toBeLessThanOrEqual(8);
 
-  await app.tap('Try it');
+  await app.tap('Use it elsewhere');
+  await app.seeText('Codes don’t expand there yet.');
+  await app.expectAccessible();
+  await app.goTo('Write');
   await app.press(await app.see(By.css('textarea.write-pad')));
   await app.type(';bk ');
   await app.padHolds(`${LINK} `);
@@ -32,7 +35,7 @@ journey('where the clipboard is refused, the caret stands in the field', 'empty'
   await app.browser.clipboard('denied');
   await app.tap('Paste');
   const field = await app.field('You get');
-  await app.seeText('paste here by hand');
+  await app.seeText('Paste here yourself.');
   await app.until(
     async () => (await app.browser.driver.switchTo().activeElement().getId()) === (await field.getId()),
     'the caret to stand in “You get”',
@@ -53,15 +56,15 @@ journey('looking, finding, copying, editing, deleting and taking it back', 'demo
   await app.expectAccessible();
 
   // Found by either side, as one types.
-  await app.fill('Find by code or text', 'humidif');
+  await app.fill('Search your shortcuts', 'humidif');
   await app.until(async () => (await app.codes()).join() === ';hum', 'only ;hum');
-  await app.fill('Find by code or text', ';ten');
+  await app.fill('Search your shortcuts', ';ten');
   await app.until(async () => (await app.codes()).join() === ';ten,;tenp', 'both that hold ;ten');
-  await app.fill('Find by code or text', 'xylophone');
-  await app.seeText('No code, text, note or set holds “xylophone”');
+  await app.fill('Search your shortcuts', 'xylophone');
+  await app.seeText('Nothing found for “xylophone”');
   await app.tap('Show all');
 
-  await app.tap('Copy what ;cv gives');
+  await app.tap('Copy the text of ;cv');
   await app.seeText('Copied: Corrie & Vale');
   expect(await app.clipboard()).toBe('Corrie & Vale, travelling piano care');
 
@@ -77,7 +80,7 @@ journey('looking, finding, copying, editing, deleting and taking it back', 'demo
   await app.openShortcut(';cv');
   await app.fill('You get', 'half a thought');
   await app.tap('Back to the list');
-  await app.tap('Go on');
+  await app.tap('Keep editing');
   expect(await (await app.field('You get')).getAttribute('value')).toBe('half a thought');
   await app.fill('You get', 'Corrie & Vale, piano care');
   await app.tap('Save');
@@ -85,7 +88,7 @@ journey('looking, finding, copying, editing, deleting and taking it back', 'demo
 
   await app.openShortcut(';diary');
   await app.tap('Delete');
-  await app.seeText(';diary is deleted');
+  await app.seeText('Deleted “;diary”');
   await app.until(async () => !(await app.codes()).includes(';diary'), ';diary to be gone');
   await app.tap('Undo');
   await app.until(async () => (await app.codes()).includes(';diary'), ';diary to be back');
@@ -94,8 +97,8 @@ journey('looking, finding, copying, editing, deleting and taking it back', 'demo
 journey('what cannot be kept is told, and all that was typed stays', 'demo', async ({ open }) => {
   const app = await open('phone', '/new');
   await app.tap('Save');
-  await app.seeText('Paste or write what you want to get.');
-  await app.seeText('Give it a code');
+  await app.seeText('Type or paste the text you want to get.');
+  await app.seeText('Type a code for it.');
   await app.expectAccessible();
 
   const refuse = async (code: string, told: string) => {
@@ -107,39 +110,39 @@ journey('what cannot be kept is told, and all that was typed stays', 'demo', asy
     expect(await (await app.field('You get')).getAttribute('value')).toBe('kept all along');
   };
   await app.insert(await app.field('You get'), 'kept all along');
-  await refuse('x'.repeat(41), '41 characters; at most 40');
-  await refuse('a\u0007b', 'a control character (U+0007) at character 2');
-  await refuse(';WS', ';ws is taken: it gives “Corrie & Vale Unit 3');
+  await refuse('x'.repeat(41), 'The code has 41 characters. The limit is 40');
+  await refuse('a\u0007b', 'can’t be kept (U+0007) at position 2');
+  await refuse(';WS', 'You already use “;ws” for “Corrie & Vale Unit 3');
 
   // A text that is far too long, of characters that are hard to count: told at once, and the page goes on.
   await app.fill('You type', ';long');
   await app.fill('You get', '😀'.repeat(60_000));
   await app.tap('Save');
-  await app.seeText('240000 bytes');
+  await app.seeText('The text is too long. Shorten it.');
   await app.fill('You get', 'kept all along');
 
   // White space around a code goes, inside it is shown.
   await app.fill('You type', '  big hall ');
-  await app.seeText('␣ is a blank inside the code');
+  await app.seeText('␣ is a space inside the code');
   await app.press(await app.control('Set: None'));
   await app.tap('New set…');
   await app.insert(await app.field('Name of the new set'), 'Autumn round');
   await app.tap('Save');
-  await app.seeText('big hall is saved');
-  await app.fill('Find by code or text', 'kept all along');
+  await app.seeText('“big hall” works in Write.');
+  await app.fill('Search your shortcuts', 'kept all along');
   await app.until(async () => (await app.codes()).join() === 'big hall', 'the code without blanks around');
   await app.seeText('Autumn round');
 });
 
 journey('wide: list and detail side by side, all of it with the keyboard', 'demo', async ({ open }) => {
   const app = await open('computer');
-  await app.seeText('Open a shortcut on the left');
+  await app.seeText('Pick a shortcut on the left');
   await app.expectAccessible();
   await app.openShortcut(';bye');
   expect(await app.codes()).toContain(';cv');
   await app.fill('You get', 'Kind regards,\nAnsel Corrie');
   await app.withControl(Key.ENTER);
-  await app.seeText(';bye is saved');
+  await app.seeText('“;bye” works in Write.');
   await app.seeText('Kind regards, ↵ Ansel Corrie');
   await app.expectAccessible();
   await app.browser.scheme('dark');

@@ -56,17 +56,17 @@ async function choicesIn(app: App, code: string, labels: readonly string[]): Pro
 
 journey('many chosen by a long press, and one thing done to all with one undo', 'demo', async ({ open }) => {
   const app = await open('phone');
-  await app.seeText('In step');
+  await app.seeText('Synced');
   await pressLong(app, await app.see(row(';cv')));
   await see(app, ';cv');
   await app.press(await app.see(row(';diary')));
   await app.press(await app.see(row(';hi')));
   await see(app, ';cv,;diary,;hi');
-  await app.seeText('3 chosen');
+  await app.seeText('3 selected');
   await app.expectAccessible();
-  await app.tap('Set, for 3 shortcuts');
+  await app.tap('Set: 3 shortcuts');
   await app.press(await app.see(By.xpath('//*[@role="radio" and normalize-space(.)="Visits"]')));
-  await app.seeText('3 shortcuts are in Visits now.');
+  await app.seeText('Moved 3 shortcuts to Visits.');
   await app.until(async () => !(await app.codes()).slice(0, 3).includes(';cv'), ';cv to be elsewhere');
   await app.undo();
   await app.until(async () => (await app.codes()).slice(0, 4).join() === ';bye,;cv,;diary,;hi', 'all to be back');
@@ -74,27 +74,27 @@ journey('many chosen by a long press, and one thing done to all with one undo', 
   const change = async (action: string, choice: string, told: string) => {
     await pressLong(app, await app.see(row(';bye')));
     await app.press(await app.see(row(';cv')));
-    await app.tap(`${action}, for 2 shortcuts`);
+    await app.tap(`${action}: 2 shortcuts`);
     await app.press(await app.see(By.xpath(`//*[@role="radio" and normalize-space(.)=${JSON.stringify(choice)}]`)));
     await app.seeText(told);
   };
-  await change('Kind', 'contact', '2 shortcuts are of the kind contact now.');
-  await change('Fires', 'at once', '2 shortcuts fire at once now.');
-  await change('Language', 'German', 'The language of 2 shortcuts is set.');
-  expect(await choicesIn(app, ';cv', ['Kind', 'Fires', 'Language'])).toEqual(['contact', 'at once', 'German']);
+  await change('Kind', 'contact', '2 shortcuts: the kind is now “contact”.');
+  await change('Expands', 'right away', '2 shortcuts: expands right away.');
+  await change('Language', 'German', '2 shortcuts: changed the language.');
+  expect(await choicesIn(app, ';cv', ['Kind', 'Expands', 'Language'])).toEqual(['contact', 'right away', 'German']);
   await app.undo();
   await app.until(
-    async () => (await choicesIn(app, ';cv', ['Fires', 'Language'])).join() === 'at once,any',
+    async () => (await choicesIn(app, ';cv', ['Expands', 'Language'])).join() === 'right away,any',
     'the language to be taken back, and it alone',
   );
   await pressLong(app, await app.see(row(';bye')));
   await app.tap('All 64');
-  await app.seeText('64 chosen');
-  await app.tap('Delete, for 64 shortcuts');
+  await app.seeText('64 selected');
+  await app.tap('Delete: 64 shortcuts');
   await app.seeText('What do you type again and again?');
   await app.undo();
   await app.until(async () => (await app.codes())[0] === ';bye', 'all to be back');
-  await app.seeText('In step');
+  await app.seeText('Synced');
 });
 
 journey(
@@ -102,7 +102,7 @@ journey(
   'demo',
   async ({ open }) => {
     const app = await open('computer');
-    await app.seeText('In step');
+    await app.seeText('Synced');
     const { driver } = app.browser;
     const click = async (code: string, key: string) =>
       driver
@@ -120,7 +120,7 @@ journey(
     await app.until(async () => (await driver.findElements(By.css('[role=checkbox]'))).length === 0, 'choosing to end');
 
     // By keyboard alone: down the rows, along with Shift, all of them, none.
-    await (await app.field('Find by code or text')).click();
+    await (await app.field('Search your shortcuts')).click();
     await app.tabTo(';bye: ');
     await app.type(Key.ARROW_DOWN);
     await app.type(Key.SPACE);
@@ -135,7 +135,7 @@ journey(
       .perform();
     await see(app, ';cv,;diary,;hi');
     await app.withControl('a');
-    await app.seeText('64 chosen');
+    await app.seeText('64 selected');
     await app.type(Key.ESCAPE);
     await app.type(Key.END);
     await app.until(
@@ -149,14 +149,20 @@ journey(
     const sortBy = async (name: string) => {
       await app.tap('Order and filters');
       await app.press(await app.see(By.xpath(`//*[@role="radio" and normalize-space(.)="${name}"]`)));
-      await app.press(await app.see(By.xpath('//*[@role="button"][starts-with(normalize-space(.), "Show ")]')));
+      await app.press(
+        await app.see(
+          By.xpath(
+            '//*[@role="button"][starts-with(normalize-space(.), "Show ") and not(normalize-space(.)="Show me")]',
+          ),
+        ),
+      );
     };
     await app.make(';zz9', 'Aardvark');
     await sortBy('Newest first');
     await app.until(async () => (await app.codes())[0] === ';zz9', 'the newest first');
-    await sortBy('What you get');
+    await sortBy('By text');
     await app.until(async () => (await app.codes()).includes(';zz9'), 'signs, then Aardvark');
-    await sortBy('Code');
+    await sortBy('By code');
     await app.expectAccessible();
     // Used once, it is the most used.
     await app.goTo('Write');
@@ -172,17 +178,21 @@ journey(
     await app.tick('Never used');
     await app.choose('Kind', 'symbol');
     await app.expectAccessible();
-    await app.press(await app.see(By.xpath('//*[@role="button"][starts-with(normalize-space(.), "Show ")]')));
+    await app.press(
+      await app.see(
+        By.xpath('//*[@role="button"][starts-with(normalize-space(.), "Show ") and not(normalize-space(.)="Show me")]'),
+      ),
+    );
     await app.until(
       async () => !(await app.codes()).includes(';zz9') && (await app.codes()).includes(';sh'),
       'only signs',
     );
     await app.expectAccessible();
-    await app.tap('No longer: symbol');
+    await app.tap('Remove filter: symbol');
     await app.seeText('64 shortcuts');
-    await app.tap('No longer: never used');
+    await app.tap('Remove filter: never used');
     await app.until(async () => (await app.codes()).includes(';zz9'), 'all');
-    await sortBy('Set, then code');
+    await sortBy('By set');
 
     // A slip in a word, letters swapped, the name of a set.
     for (const [query, code] of [
@@ -190,7 +200,7 @@ journey(
       ['mintues', ';ten'],
       ['travleling', ';cv'],
     ] as const) {
-      await app.fill('Find by code or text', query);
+      await app.fill('Search your shortcuts', query);
       await app.until(async () => (await app.codes()).includes(code), `${query} to find ${code}`);
     }
   },
@@ -219,11 +229,11 @@ journey(
     };
     await are('Us,Visits,Places', 'the sets of the demo');
     await app.expectAccessible();
-    await app.insert(await app.field('A new set'), 'Autumn');
-    await app.tap('Make it');
-    await app.seeText('Autumn is a set now.');
+    await app.insert(await app.field('New set'), 'Autumn');
+    await app.tap('Add');
+    await app.seeText('Added the set Autumn.');
     await app.tap('More about Us');
-    await app.fill('Its name', 'The two of us');
+    await app.fill('Name', 'The two of us');
     await app.expectAccessible();
     await app.tap('Rename');
     await are('The two of us,Visits', 'the new name');
@@ -236,20 +246,20 @@ journey(
 
     await more('Us', 'Merge into another set');
     await app.press(await app.see(By.xpath('//*[@role="radio" and normalize-space(.)="Autumn"]')));
-    await app.seeText('Us is part of Autumn now.');
+    await app.seeText('Merged Us into Autumn.');
     await are('Visits,Places', 'Us to be gone');
     await app.undo();
     await are('Us,Visits', 'Us to be back');
-    await more('Us', 'Empty it');
-    await app.seeText('Us is empty.');
+    await more('Us', 'Take 12 shortcuts out of the set');
+    await app.seeText('Emptied Us.');
     await app.seeText('0 shortcuts');
     await app.undo();
     await more('Us', 'Delete the set, keep');
     await are('Visits', 'Us to be gone');
     await app.undo();
     await are('Us,Visits', 'Us to be back');
-    await more('Us', 'Delete it with its 12 shortcuts');
-    await app.seeText('Us and its 12 shortcuts are deleted.');
+    await more('Us', 'Delete the set and 12 shortcuts');
+    await app.seeText('Deleted Us and 12 shortcuts.');
     await app.undo();
     await are('Us,Visits', 'Us to be back');
     await app.tap('Back to the list');
@@ -268,13 +278,13 @@ journey('ten thousand brought in, and scrolled without a gap', 'empty', async ({
     );
     await (await app.browser.driver.findElement(By.css('[role=main] input[type=file]'))).sendKeys(path);
     await app.seeText('New 10,000');
-    await app.tap('Bring in 10,000');
-    await app.seeText('10,000 shortcuts are new.');
+    await app.tap('Import 10,000');
+    await app.seeText('Imported 10,000 new shortcuts.');
     await app.until(async () => (await app.codes())[0] === ';n00000', 'the first');
     // At every step of a long way down, and back, rows stand at each height of the view in the frame in which it moved.
     const gaps = await app.browser.driver.executeAsyncScript<string[]>(`
       const done = arguments[0];
-      const view = document.querySelector('[role=group][aria-label="The shortcuts"]');
+      const view = document.querySelector('[role=group][aria-label="Shortcuts"]');
       const gaps = [];
       const holes = () => {
         const { top, bottom, left } = view.getBoundingClientRect();
@@ -302,7 +312,7 @@ journey('ten thousand brought in, and scrolled without a gap', 'empty', async ({
       next();`);
     expect(gaps).toEqual([]);
     await app.until(async () => (await app.codes()).some((code) => code > ';n06000'), 'the list to be far down');
-    await app.fill('Find by code or text', 'number 9876');
+    await app.fill('Search your shortcuts', 'number 9876');
     await app.until(async () => (await app.codes()).includes(';n09876'), 'one of the ten thousand');
     await app.expectAccessible();
   } finally {

@@ -12,7 +12,7 @@ journey('typing on the page: firing, capitals, Backspace, undo, copy', 'demo', a
   await app.type('Hello, ;ten ');
   await app.padHolds(`Hello, ${TEN} `);
   expect((await app.pad()).caret).toBe(`Hello, ${TEN} `.length);
-  await app.seeText(';ten fired');
+  await app.seeText('“;ten” expanded.');
 
   // One Backspace gives back what was typed, and it stays.
   await app.type(Key.BACK_SPACE);
@@ -36,12 +36,12 @@ journey('typing on the page: firing, capitals, Backspace, undo, copy', 'demo', a
   await app.withControl('y');
   await app.padHolds(`Hello, ;ten and more \n${TEN}\n(${long}). 21° `);
 
-  await app.tap('Send on');
+  await app.tap('Send');
   await app.tap('Copy');
-  await app.seeText('Copied all');
+  await app.seeText('Copied ');
   expect(await app.clipboard()).toBe(`Hello, ;ten and more \n${TEN}\n(${long}). 21° `);
 
-  await app.tap('Clear the page');
+  await app.tap('Clear');
   await app.padHolds('');
   await app.withControl('z');
   await app.padHolds(`Hello, ;ten and more \n${TEN}\n(${long}). 21° `);
@@ -80,11 +80,11 @@ journey('letters that arrive as a composition fire, pasted ones do not', 'demo',
   // The delimiter may be part of what is committed.
   for (const text of ['h', 'hr', 'hrp']) await compose(text);
   await commit('hrp. ');
-  await app.seeText('hrp fired');
+  await app.seeText('“hrp” expanded.');
   expect((await app.pad()).text).toMatch(/^;ten Heather Road School: .* music room\.\. $/);
 
   // Pasted text does not fire.
-  await app.tap('Clear the page');
+  await app.tap('Clear');
   await app.copyToClipboard('see ;ten');
   await app.press(await app.see(By.css('textarea.write-pad')));
   await app.withControl('v');
@@ -112,7 +112,7 @@ journey('signs of every script are kept, fired and given back whole', 'empty', a
     await app.type(Key.BACK_SPACE);
     await app.padHolds(`${code} `);
     expect((await app.pad()).caret).toBe(code.length + 1);
-    await app.tap('Clear the page');
+    await app.tap('Clear');
     await app.padHolds('');
   }
   // Stored as given: not one code point was changed on the way through the server.

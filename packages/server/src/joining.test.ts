@@ -131,7 +131,7 @@ describe('a code', () => {
 
   test.each([
     ['too short', 'K7', 'length'],
-    ['with a sign that none has', 'K7QF3MZ!', 'sign'],
+    ['with a character that none has', 'K7QF3MZ!', 'character'],
   ])('%s is told as such', async (_name, code, why) => {
     const answer = await post('/joins', { code, device: newDevice() });
     expect(answer.status).toBe(422);

@@ -1,6 +1,6 @@
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
-import { Suspense } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
@@ -13,12 +13,13 @@ import { NoticeProvider } from '@/frame/Notices';
 import { FONT_FILES } from '@/look/fonts';
 import { paperSettings } from '@/look/icons';
 import { themeOf } from '@/look/theme';
+import { startWording } from '@/wording/start';
 import { ReplicaProvider, type Outside } from '@/frame/replica/ReplicaProvider';
 
 /** What is shown where a screen has failed; the list itself is safe on this device. */
 export { Trouble as ErrorBoundary } from '@/frame/Trouble';
 
-const StartPage = fetched('The start', async () => ({ default: (await import('@/bundles/devices')).StartPage }));
+const StartPage = fetched(async () => ({ default: (await import('@/bundles/devices')).StartPage }));
 
 function renderStart(outside: Outside) {
   return (
@@ -28,9 +29,22 @@ function renderStart(outside: Outside) {
   );
 }
 
+const fetching = startWording();
+
+/** Whether there are sentences to show: English is there right away, another language is fetched. */
+function useWording(): boolean {
+  const [isReady, setReady] = useState(fetching === null);
+  useEffect(() => {
+    void fetching?.then(() => setReady(true));
+  }, []);
+  return isReady;
+}
+
 export default function RootLayout() {
   useFonts(FONT_FILES);
+  const isWorded = useWording();
   const scheme = useColorScheme() === 'dark' ? 'dark' : 'light';
+  if (!isWorded) return null;
   return (
     <SafeAreaProvider>
       <PaperProvider theme={themeOf(scheme)} settings={paperSettings}>

@@ -2,7 +2,7 @@ import { Suspense } from 'react';
 
 import { fetched } from '@/frame/fetched';
 
-const WritePage = fetched('Write', async () => ({ default: (await import('@/bundles/write')).WritePage }));
+const WritePage = fetched(async () => ({ default: (await import('@/bundles/write')).WritePage }));
 
 export default function Write() {
   return (

@@ -11,13 +11,13 @@ const loadPreview = async () => {
   return import('@/features/editor/template/Preview');
 };
 
-export const TemplateEditor = fetched('This text, which is more than words,', loadTemplateEditor);
+export const TemplateEditor = fetched(loadTemplateEditor);
 /** Typing with the list at hand is one bundle with the page to write on. */
 const loadTryHere = async () => ({ default: (await import('./write')).TryHere });
 
-export const Preview = fetched('What it gives now', loadPreview);
-export const TryHere = fetched('The line to try it in', loadTryHere);
-export const Versions = fetched('Two versions', async () => ({
+export const Preview = fetched(loadPreview);
+export const TryHere = fetched(loadTryHere);
+export const Versions = fetched(async () => ({
   default: (await import('./devices')).Versions,
 }));
 

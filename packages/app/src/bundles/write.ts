@@ -1,5 +1,6 @@
 /** All that types with the list at hand, in one bundle: the page to write on, and the field to try a shortcut in. */
 // What puts things in order by drag is shared with the tap board, and comes with it.
 export { default as SetsPage } from '@/features/sets/SetsPage';
+export { LiveExample } from '@/features/write/LiveExample';
 export { TryHere } from '@/features/write/TryHere';
 export { WritePage } from '@/features/write/WritePage';

@@ -1,9 +1,11 @@
+import { t } from '@lingui/core/macro';
 import { useRouter, type Href } from 'expo-router';
 import type { ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 
 import { DetailHead } from '@/look/DetailHead';
 import { FocusHeading } from '@/look/FocusHeading';
+import { usePageTitle } from '@/look/usePageTitle';
 
 interface DetailPageProps {
   title: string;
@@ -21,13 +23,13 @@ interface DetailPageProps {
   children?: ReactNode;
 }
 
-const TO_DEVICES = { label: 'Back to the devices', href: '/devices' as Href };
+const TO_DEVICES = '/devices' as Href;
 
 /** What is open beside a list, or over it: a heading that takes the focus, the way back, what scrolls, and a foot. */
 export function DetailPage({
   title,
   about,
-  back = TO_DEVICES,
+  back = { label: t`Back to Devices`, href: TO_DEVICES },
   actions,
   foot,
   hasOwnScroll = false,
@@ -35,6 +37,7 @@ export function DetailPage({
   children,
 }: DetailPageProps) {
   const router = useRouter();
+  usePageTitle(title);
   return (
     <View style={styles.page}>
       <DetailHead back={back.label} onBack={() => router.navigate(back.href)}>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -10,13 +11,8 @@ export function NoKeeping({ error }: { error: Error }) {
   return (
     <View role="main" style={[styles.page, { backgroundColor: palette.ground }]}>
       <LatchMark size={48} />
-      <Text variant="headlineSmall" role="heading">
-        This browser keeps nothing for Yellow Latch
-      </Text>
-      <Text variant="bodyLarge">
-        Your list is kept on this device so that it works without a network. Allow this page to store data (a private
-        window may not), then load it again.
-      </Text>
+      <Text variant="headlineSmall" role="heading">{t`This browser doesn’t save anything`}</Text>
+      <Text variant="bodyLarge">{t`Yellow Latch needs to save your list on this device. Allow this page to store data, or leave private browsing, then load it again.`}</Text>
       <Text variant="bodySmall">{error.message}</Text>
     </View>
   );

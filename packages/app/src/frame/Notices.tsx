@@ -11,6 +11,7 @@ export interface Notice {
 }
 
 const NoticeContext = createContext<(notice: Notice) => void>(() => {});
+const ShownContext = createContext(false);
 
 /** Time to read a notice, in ms; one with something to undo stays longer. */
 const SHORT = 4_000;
@@ -38,7 +39,7 @@ export function NoticeProvider({ children }: { children: ReactNode }) {
   );
   return (
     <NoticeContext value={show}>
-      {children}
+      <ShownContext value={isVisible}>{children}</ShownContext>
       <Snackbar
         key={notice?.text}
         visible={isVisible}
@@ -56,6 +57,11 @@ export function NoticeProvider({ children }: { children: ReactNode }) {
 
 export function useNotice(): (notice: Notice) => void {
   return use(NoticeContext);
+}
+
+/** Whether one is shown: it covers what is at the foot of the screen. */
+export function useIsNoticeShown(): boolean {
+  return use(ShownContext);
 }
 
 const styles = StyleSheet.create({

@@ -1,9 +1,11 @@
+import { plural, t } from '@lingui/core/macro';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { Icon } from '@/look/icons';
-import { tellMoment } from '@/look/moment';
+import { tellMoment } from '@/wording/format';
 import { usePalette } from '@/look/useLook';
+import { tellRefusal } from './refusals';
 import { useSyncState } from './replica/ReplicaProvider';
 import type { SyncState } from '@yellow-latch/replica/sync/sync';
 
@@ -27,21 +29,36 @@ export function tellSync(
   now = Date.now(),
 ): { icon: string; text: string } {
   if (refusals.length > 0) {
-    const what = refusals.length === 1 ? '1 change was' : `${refusals.length} changes were`;
-    return { icon: 'cloud-off', text: `${what} not taken: ${refusals[0]}` };
-  }
-  const changes = waiting === 1 ? '1 change' : `${waiting} changes`;
-  if (phase === 'away' || phase === 'out') {
-    const since = inStepAt === null ? '' : ` since ${tellMoment(inStepAt, now)}`;
-    const why = trouble ?? `no server${since}`;
-    const calm = `${trouble ?? `No server${since}`}; kept here`;
-    const text = waiting > 0 ? `${changes} waiting, ${why}` : calm;
+    const why = tellRefusal(refusals[0]!);
+    const text = plural(refusals.length, {
+      one: `# change isn’t on the server. ${why}`,
+      other: `# changes aren’t on the server. ${why}`,
+    });
     return { icon: 'cloud-off', text };
   }
-  if (phase === 'starting') return { icon: 'refresh', text: 'Looking for the server' };
-  if (waiting > 0 && mayOnlyUse) return { icon: 'lock', text: `${changes} waiting: this device may only use the list` };
-  if (waiting > 0) return { icon: 'refresh', text: `Sending ${changes}` };
-  return { icon: 'check', text: 'In step' };
+  if (phase === 'away' || phase === 'out') {
+    if (trouble !== null) return { icon: 'cloud-off', text: tellRefusal(trouble) };
+    return { icon: 'cloud-off', text: tellOffline(waiting, inStepAt, now) };
+  }
+  if (phase === 'starting') return { icon: 'refresh', text: t`Connecting…` };
+  if (waiting > 0 && mayOnlyUse) {
+    const text = plural(waiting, {
+      one: '# change not sent: this device can’t change the list',
+      other: '# changes not sent: this device can’t change the list',
+    });
+    return { icon: 'lock', text };
+  }
+  if (waiting > 0)
+    return { icon: 'refresh', text: plural(waiting, { one: 'Sending # change', other: 'Sending # changes' }) };
+  return { icon: 'check', text: t`Synced` };
+}
+
+function tellOffline(waiting: number, inStepAt: number | null, now: number): string {
+  const kept =
+    waiting > 0 ? plural(waiting, { one: '# change to send', other: '# changes to send' }) : t`Saved on this device`;
+  if (inStepAt === null) return t`Offline. ${kept}`;
+  const since = tellMoment(inStepAt, now);
+  return t`Offline since ${since}. ${kept}`;
 }
 
 const styles = StyleSheet.create({

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { Pressable, StyleSheet, Text, View } from 'react-native';
 
 /**
@@ -7,15 +8,11 @@ import { Pressable, StyleSheet, Text, View } from 'react-native';
 export function Trouble({ error, retry }: { error: Error; retry: () => void }) {
   return (
     <View role="main" style={styles.page}>
-      <Text role="heading" style={styles.title}>
-        This screen has failed
-      </Text>
-      <Text style={styles.text}>
-        Your list is safe: every change was kept on this device before the screen showed it.
-      </Text>
+      <Text role="heading" style={styles.title}>{t`Something went wrong`}</Text>
+      <Text style={styles.text}>{t`Your list is safe on this device.`}</Text>
       <Text style={styles.text}>{error.message}</Text>
       <Pressable role="button" onPress={retry} style={styles.button}>
-        <Text style={styles.title}>Try again</Text>
+        <Text style={styles.title}>{t`Try again`}</Text>
       </Pressable>
     </View>
   );

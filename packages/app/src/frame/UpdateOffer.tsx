@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
@@ -11,12 +12,8 @@ export function UpdateOffer() {
   if (!take) return null;
   return (
     <View role="status" style={[styles.line, { backgroundColor: palette.surface, borderColor: palette.line }]}>
-      <Text variant="bodyMedium" style={styles.text}>
-        A new version is ready. Nothing is lost.
-      </Text>
-      <Button mode="text" icon="refresh" onPress={take} contentStyle={styles.tall}>
-        Use it
-      </Button>
+      <Text variant="bodyMedium" style={styles.text}>{t`A new version is ready.`}</Text>
+      <Button mode="text" icon="refresh" onPress={take} contentStyle={styles.tall}>{t`Update`}</Button>
     </View>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+
 /** Copies a text; false: the browser did not let it be. */
 export async function copyText(text: string): Promise<boolean> {
   try {
@@ -23,4 +25,4 @@ export async function copyFormatted({ html, plain }: { html: string; plain: stri
 }
 
 /** What is said where the browser refuses. */
-export const NOT_COPIED = 'The browser did not let this be copied. Mark the text and copy it.';
+export const tellNotCopied = () => t`The browser didn’t allow copying. Select the text and copy it yourself.`;

@@ -1,33 +1,33 @@
+import { t } from '@lingui/core/macro';
 import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 /**
- * A part of a screen that is fetched when it is first shown. Where the server is away it says so in its place, and the
- * rest of the screen stays. `what` begins the sentence.
+ * A part of a screen that is fetched when it is first shown. Where that fails it says so in its place, and the rest of
+ * the screen stays.
  */
 export function fetched<Props extends object>(
-  what: string,
   load: () => Promise<{ default: ComponentType<Props> }>,
 ): LazyExoticComponent<ComponentType<Props>> {
   return lazy(async () => {
     try {
       return await load();
     } catch {
-      return { default: () => <Missing what={what} /> };
+      return { default: Missing };
     }
   });
 }
 
-function Missing({ what }: { what: string }) {
+function Missing() {
   return (
     <View role="alert">
-      <Text variant="bodyMedium">
-        {what} cannot be shown: it is still to be fetched, and the server is away. Nothing is lost.
-      </Text>
-      <Button mode="text" onPress={() => globalThis.location.reload()} contentStyle={{ minHeight: 48 }}>
-        Try again
-      </Button>
+      <Text variant="bodyMedium">{t`This part didn’t load: you’re offline. Nothing is lost.`}</Text>
+      <Button
+        mode="text"
+        onPress={() => globalThis.location.reload()}
+        contentStyle={{ minHeight: 48 }}
+      >{t`Try again`}</Button>
     </View>
   );
 }

@@ -26,11 +26,12 @@ export function ChoiceChip<T extends string | null>({
   const palette = usePalette();
   const [isOpen, setOpen] = useState(false);
   const chosen = choices.find((choice) => choice.value === value)?.label ?? '';
+  const shown = value === null ? (placeholder ?? chosen) : chosen;
   return (
     <>
       <Pressable
         role="button"
-        aria-label={`${label}: ${chosen}`}
+        aria-label={`${label}: ${shown}`}
         aria-haspopup="dialog"
         onPress={() => setOpen(true)}
         style={[
@@ -38,8 +39,8 @@ export function ChoiceChip<T extends string | null>({
           { borderColor: palette.inkSoft, backgroundColor: value === null ? 'transparent' : palette.surface },
         ]}
       >
-        <Text numberOfLines={1} style={styles.text}>
-          {value === null ? (placeholder ?? chosen) : chosen}
+        <Text numberOfLines={2} style={styles.text}>
+          {shown}
         </Text>
         <Icon name="chevron-down" size={16} color={palette.inkSoft} />
       </Pressable>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { splitMarker } from '@yellow-latch/core/model';
 import { StyleSheet, Text, View } from 'react-native';
 
@@ -30,7 +31,7 @@ export function CodePlate({ code, size = 'row' }: CodePlateProps) {
     </View>
   );
   return (
-    <View style={styles.plateRow} role="img" aria-label={`Code ${code}`}>
+    <View style={styles.plateRow} role="img" aria-label={t`Code ${code}`}>
       {before !== '' && latch(before)}
       <View
         aria-hidden

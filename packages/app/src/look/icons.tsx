@@ -10,6 +10,7 @@ import ClipboardList from 'lucide-react-native/icons/clipboard-list';
 import ClipboardPaste from 'lucide-react-native/icons/clipboard-paste';
 import CloudOff from 'lucide-react-native/icons/cloud-off';
 import Combine from 'lucide-react-native/icons/combine';
+import Compass from 'lucide-react-native/icons/compass';
 import Copy from 'lucide-react-native/icons/copy';
 import CornerDownLeft from 'lucide-react-native/icons/corner-down-left';
 import Delete from 'lucide-react-native/icons/delete';
@@ -84,6 +85,7 @@ const ICONS = {
   'cloud-off': CloudOff,
   combine: Combine,
   computer: Laptop,
+  compass: Compass,
   copy: Copy,
   device: Smartphone,
   devices: MonitorSmartphone,

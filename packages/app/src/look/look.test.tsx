@@ -69,18 +69,21 @@ describe('the code plate', () => {
 });
 
 test.each([
-  [{ phase: 'in-step', waiting: 0, refusals: [] }, 'In step'],
+  [{ phase: 'in-step', waiting: 0, refusals: [] }, 'Synced'],
   [{ phase: 'in-step', waiting: 2, refusals: [] }, 'Sending 2 changes'],
-  [{ phase: 'away', waiting: 1, refusals: [] }, '1 change waiting, no server'],
-  [{ phase: 'away', waiting: 0, refusals: [] }, 'No server; kept here'],
-  [{ phase: 'in-step', waiting: 0, refusals: ['the list is full'] }, '1 change was not taken: the list is full'],
+  [{ phase: 'away', waiting: 1, refusals: [] }, 'Offline. 1 change to send'],
+  [{ phase: 'away', waiting: 0, refusals: [] }, 'Offline. Saved on this device'],
   [
-    { phase: 'away', waiting: 2, refusals: [], trouble: 'The server’s disk is full' },
-    '2 changes waiting, The server’s disk is full',
+    { phase: 'in-step', waiting: 0, refusals: ['list-too-large'] },
+    '1 change isn’t on the server. Your list is full. Delete something first.',
+  ],
+  [
+    { phase: 'away', waiting: 2, refusals: [], trouble: 'disk-full' },
+    'The server’s disk is full. Your changes stay on this device until there’s room.',
   ],
   [
     { phase: 'in-step', waiting: 1, refusals: [], mayOnlyUse: true },
-    '1 change waiting: this device may only use the list',
+    '1 change not sent: this device can’t change the list',
   ],
 ] as const)('the line on sync says %j', (state, text) => {
   expect(tellSync({ trouble: null, inStepAt: null, mayOnlyUse: false, ...state }).text).toBe(text);

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { isMade, type Shortcut } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 import { StyleSheet } from 'react-native';
@@ -32,9 +33,9 @@ export function CopyButton({ shortcut }: CopyButtonProps) {
     copyOut(shortcut, replica.read().shortcuts).then(
       () => {
         setCopied(true);
-        notify({ text: `Copied: ${shownExpansion(shortcut, 60)}` });
+        notify({ text: t`Copied: ${{ text: shownExpansion(shortcut, 60) }}` });
       },
-      () => notify({ text: 'The browser did not let this be copied. Open it and copy it there.' }),
+      () => notify({ text: t`The browser didn’t allow copying. Open it and copy it there.` }),
     );
   };
   return (
@@ -42,7 +43,7 @@ export function CopyButton({ shortcut }: CopyButtonProps) {
       icon={hasCopied ? 'check' : 'copy'}
       size={20}
       iconColor={hasCopied ? palette.ink : palette.inkSoft}
-      accessibilityLabel={`Copy what ${shortcut.code} gives`}
+      accessibilityLabel={t`Copy the text of ${{ code: shortcut.code }}`}
       onPress={copy}
       style={styles.button}
     />

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -10,13 +11,8 @@ export function Insecure() {
   if (globalThis.isSecureContext !== false) return null;
   return (
     <View role="note" style={[styles.note, { borderColor: palette.ink }]}>
-      <Text variant="bodyMedium" style={STRONG}>
-        This address is not secure
-      </Text>
-      <Text variant="bodyMedium">
-        Here the browser does not keep the app for use without a network, reads and writes no clipboard, cannot install
-        it, and whoever is on the same network can read along. Start the server with an https address:
-      </Text>
+      <Text variant="bodyMedium" style={STRONG}>{t`This address isn’t secure`}</Text>
+      <Text variant="bodyMedium">{t`So the app can’t work offline, copy and paste or be installed, and others on your network can read along. Start the server with an https address:`}</Text>
       <Command />
     </View>
   );
@@ -24,7 +20,7 @@ export function Insecure() {
 
 /** How a server is started so that other devices reach it. */
 export function Command() {
-  return <Text style={styles.command}>npm start -- --public-url https://…</Text>;
+  return <Text style={styles.command}>{'npm start -- --public-url https://…'}</Text>;
 }
 
 const styles = StyleSheet.create({

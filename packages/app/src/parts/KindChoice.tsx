@@ -1,19 +1,26 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
 import { DEVICE_KINDS, type DeviceKind } from '@yellow-latch/core/sync';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { STRONG } from '@/look/fonts';
 import { Tick } from '@/look/Tick';
-import { KIND_NAMES } from '@yellow-latch/replica/storage/device';
+
+const NAMES: Record<DeviceKind, MessageDescriptor> = {
+  phone: msg`Phone`,
+  tablet: msg`Tablet`,
+  computer: msg`Computer`,
+};
 
 /** What kind of device this is, of three. */
 export function KindChoice({ value, onChange }: { value: DeviceKind; onChange: (kind: DeviceKind) => void }) {
   return (
-    <View role="radiogroup" aria-label="Kind of device" style={styles.row}>
+    <View role="radiogroup" aria-label={t`Kind of device`} style={styles.row}>
       {DEVICE_KINDS.map((kind) => (
         <Tick key={kind} role="radio" isOn={kind === value} onPress={() => onChange(kind)} style={styles.choice}>
           <Text variant="bodyLarge" style={kind === value && STRONG}>
-            {KIND_NAMES[kind]}
+            {i18n._(NAMES[kind])}
           </Text>
         </Tick>
       ))}

@@ -1,45 +1,85 @@
-import type { CleanedEnd, TextProblem } from '@yellow-latch/core/model';
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, plural, t } from '@lingui/core/macro';
+import { KINDS, type CleanedEnd, type Kind, type TextProblem } from '@yellow-latch/core/model';
+
+import { tellCount } from '@/wording/format';
+
+const KIND_NAMES: Record<Kind, MessageDescriptor> = {
+  message: msg`message`,
+  address: msg`address`,
+  contact: msg`contact`,
+  link: msg`link`,
+  symbol: msg`symbol`,
+  tags: msg`tags`,
+  'code block': msg`code block`,
+  correction: msg`correction`,
+  date: msg`date`,
+};
+
+/** What kind of text a shortcut gives, in a word. */
+export function kindName(kind: Kind): string {
+  return i18n._(KIND_NAMES[kind]);
+}
+
+export function kindChoices(): { value: Kind; label: string }[] {
+  return KINDS.map((value) => ({ value, label: kindName(value) }));
+}
 
 /** What a rule says to the person whose text breaks it: which rule, where, what to do. */
 export function tellProblem(what: 'code' | 'expansion', problem: TextProblem): string {
-  const name = what === 'code' ? 'The code' : 'The text';
+  const isCode = what === 'code';
   switch (problem.type) {
     case 'empty':
-      return what === 'code' ? 'Give it a code: what you want to type for it.' : 'Paste or write what you want to get.';
-    case 'too-many-clusters':
-      return `${name} has ${problem.found} characters; at most ${problem.limit} can be kept. Shorten it.`;
+      return isCode ? t`Type a code for it.` : t`Type or paste the text you want to get.`;
+    case 'too-many-clusters': {
+      const [found, limit] = [tellCount(problem.found), tellCount(problem.limit)];
+      return isCode
+        ? t`The code has ${found} characters. The limit is ${limit}. Shorten it.`
+        : t`The text has ${found} characters. The limit is ${limit}. Shorten it.`;
+    }
     case 'too-many-code-points':
-      return `${name} is made of ${problem.found} code points; at most ${problem.limit} can be kept. Use fewer joined signs.`;
+      return isCode
+        ? t`The code has too many combined characters. Use fewer emoji or accents.`
+        : t`The text has too many combined characters. Use fewer emoji or accents.`;
     case 'too-many-bytes':
-      return `${name} takes ${problem.found} bytes; at most ${problem.limit} can be kept. Shorten it.`;
+      return isCode ? t`The code is too long. Shorten it.` : t`The text is too long. Shorten it.`;
     case 'control':
     case 'lone-surrogate': {
-      const hex = problem.codePoint.toString(16).toUpperCase().padStart(4, '0');
+      const name = `U+${problem.codePoint.toString(16).toUpperCase().padStart(4, '0')}`;
       const { line, position } = problem.place;
-      const where = line > 1 ? `line ${line}, character ${position}` : `character ${position}`;
-      const bad = problem.type === 'control' ? 'a control character' : 'half a character';
-      return `${name} holds ${bad} (U+${hex}) at ${where}. Delete it there.`;
+      if (line > 1)
+        return t`There’s a character that can’t be kept (${name}) in line ${line}, at position ${position}. Delete it.`;
+      return t`There’s a character that can’t be kept (${name}) at position ${position}. Delete it.`;
     }
   }
 }
 
-/** What was cleaned away, in words; null if nothing was. */
+/** What is said of a name or a note with more characters than are kept. */
+export function tellTooLong(most: number): string {
+  return plural(most, { other: 'Use # characters or fewer.' });
+}
+
+/** What was cleaned away, in a sentence; null if nothing was. */
 export function tellCleaned({ blanks, newlines }: CleanedEnd): string | null {
-  const parts: string[] = [];
-  if (blanks > 0) parts.push(blanks === 1 ? '1 blank' : `${blanks} blanks`);
-  if (newlines > 0) parts.push(newlines === 1 ? '1 new line' : `${newlines} new lines`);
-  return parts.length === 0 ? null : `cut from the end: ${parts.join(', ')}`;
+  const spaces = plural(blanks, { one: 'a space', other: '# spaces' });
+  const lines = plural(newlines, { one: 'an empty line', other: '# empty lines' });
+  if (blanks > 0 && newlines > 0) return t`Removed ${spaces} and ${lines} at the end.`;
+  if (blanks > 0) return t`Removed ${spaces} at the end.`;
+  return newlines > 0 ? t`Removed ${lines} at the end.` : null;
 }
 
 export function tellInUse(code: string, expansion: string): string {
-  const short = expansion.trim().replace(/\s+/g, ' ');
-  return `${code} is taken: it gives “${short.length > 40 ? `${short.slice(0, 40)}…` : short}”. Choose another code.`;
+  const line = expansion.trim().replace(/\s+/g, ' ');
+  const text = line.length > 40 ? `${line.slice(0, 40)}…` : line;
+  return t`You already use “${code}” for “${text}”. Choose another code.`;
 }
 
-/** How a shortcut may fire; null: as is usual for its kind and set. */
-export const WAYS = [
-  { value: null, label: 'as usual' },
-  { value: 'delimiter', label: 'after a space or mark' },
-  { value: 'instant', label: 'at once' },
-  { value: 'offer', label: 'only when taken' },
-] as const;
+/** How a shortcut may expand; null: as is usual for its kind and set. */
+export function wayChoices() {
+  return [
+    { value: null, label: t`as usual` },
+    { value: 'delimiter', label: t`after a space or punctuation` },
+    { value: 'instant', label: t`right away` },
+    { value: 'offer', label: t`only as a suggestion` },
+  ] as const;
+}

@@ -1,11 +1,8 @@
 import { LANGUAGES } from '@yellow-latch/language/languages';
 
-/** The name of a language by its tag. */
-export function languageName(tag: string): string {
-  return (LANGUAGES as Readonly<Record<string, string>>)[tag] ?? tag;
-}
+import { languageName } from '@/wording/format';
 
-/** The languages that can be said of a shortcut: those that are known, and others the list has. */
+/** The languages that a shortcut may be in: those that are known, and others the list has. */
 export function languageChoices(others: readonly string[]): { value: string; label: string }[] {
   return [...new Set([...Object.keys(LANGUAGES), ...others])].map((value) => ({ value, label: languageName(value) }));
 }

@@ -3,6 +3,9 @@ import 'fake-indexeddb/auto';
 import { webcrypto } from 'node:crypto';
 import { TextDecoder, TextEncoder } from 'node:util';
 
+import { chooseLocale } from '../wording/locale';
+import { speak } from '../wording/start';
+
 Object.defineProperty(globalThis, 'crypto', { value: webcrypto, configurable: true });
 Object.assign(globalThis, { TextDecoder, TextEncoder });
 globalThis.structuredClone ??= (value: unknown) => JSON.parse(JSON.stringify(value)) as never;
@@ -16,3 +19,6 @@ class LoneChannel {
   close(): void {}
 }
 globalThis.BroadcastChannel ??= LoneChannel as never;
+
+// Sentences are in English, with numbers and dates as in Britain; each test may speak otherwise.
+speak(chooseLocale(['en-GB']), {});

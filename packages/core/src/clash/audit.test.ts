@@ -136,7 +136,16 @@ describe('words and texts', () => {
     expect(audit([shortcut('1', 'so what'), shortcut('2', ';ok')]).notEstimated).toEqual(['1']);
   });
   test('severities have their bounds', () => {
-    expect([0.5, 0.4999, 0.01, 0.0099].map(severityOfMisfires)).toEqual(['breaks', 'risky', 'risky', 'note']);
+    expect([0.5, 0.4999, 0.039, 0.038].map(severityOfMisfires)).toEqual(['breaks', 'risky', 'risky', 'note']);
+  });
+  test('what comes less than once a year is in the figures and no finding', () => {
+    const seldom = (perTenThousand: number) =>
+      audit([shortcut('1', 'so')], {
+        languages: [{ vocabulary: { ...vocabularyOf(['so']), perTenThousand: Float64Array.of(perTenThousand) } }],
+      });
+    expect(find(seldom(0.039), '1', 'word')).toMatchObject({ severity: 'risky' });
+    expect(find(seldom(0.038), '1', 'word')).toBeUndefined();
+    expect(seldom(0.038).figures.app!.perTenThousand).toBeCloseTo(0.038);
   });
   test('the corpus has 400 contexts in 12 classes, each with its source, and 40 claimed beginnings', () => {
     expect(CONTEXT_COUNT).toBeGreaterThanOrEqual(400);

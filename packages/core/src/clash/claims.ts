@@ -2,13 +2,9 @@
  * Beginnings that programs take for themselves, in general words. Common practice, no source: each is
  * so in several programs of its kind.
  */
-export interface Claim {
-  readonly beginning: string;
-  readonly by: 'chats' | 'networks' | 'editors' | 'mail' | 'spreadsheets' | 'command lines' | 'code' | 'keyboards';
-  readonly meaning: string;
-}
+export type Claim = (typeof CLAIMS)[number];
 
-export const CLAIMS: readonly Claim[] = [
+export const CLAIMS = [
   { beginning: '/', by: 'chats', meaning: 'a command' },
   { beginning: '/', by: 'editors', meaning: 'a menu of blocks' },
   { beginning: '@', by: 'chats', meaning: 'a mention of a person' },
@@ -44,7 +40,7 @@ export const CLAIMS: readonly Claim[] = [
   { beginning: '![', by: 'editors', meaning: 'a picture' },
   { beginning: '{{', by: 'editors', meaning: 'a template' },
   { beginning: '$', by: 'editors', meaning: 'a formula' },
-  { beginning: '\\', by: 'editors', meaning: 'the next sign as it is' },
+  { beginning: '\\', by: 'editors', meaning: 'the next character as it is' },
   { beginning: '||', by: 'chats', meaning: 'hidden until tapped' },
   { beginning: '+', by: 'mail', meaning: 'a person to add' },
   { beginning: '=', by: 'spreadsheets', meaning: 'a formula' },
@@ -65,7 +61,7 @@ export const CLAIMS: readonly Claim[] = [
   { beginning: '/*', by: 'code', meaning: 'a remark' },
   { beginning: '#!', by: 'code', meaning: 'the program that runs a script' },
   { beginning: '..', by: 'keyboards', meaning: 'a full stop after two spaces, or an ellipsis' },
-];
+] as const;
 
 const BY_FIRST = new Map<string, Claim[]>();
 for (const claim of CLAIMS) {

@@ -1,5 +1,6 @@
 import type { TraceLine } from '../fire';
 import type { Secret } from '../guard';
+import type { Claim } from './claims';
 import type { Band } from './vocabulary';
 
 /** How bad a finding is. Explained in docs/clashes.md; set in this file alone. */
@@ -7,7 +8,8 @@ export type Severity = 'breaks' | 'risky' | 'note';
 
 /** A code that fires by mistake so often in 10,000 words breaks; see `severityOfMisfires`. */
 export const BREAKS_FROM = 0.5;
-export const RISKY_FROM = 0.01;
+/** One misfire a year, at 5,000 words a week. Less is no finding: it practically never happens. */
+export const RISKY_FROM = 1 / 26;
 /** A code that fires in so many of 100 links, addresses, prices and the like is risky. */
 export const RISKY_CONTEXTS = 1;
 /** At most this many examples are kept of one finding. */
@@ -132,10 +134,7 @@ export type Finding =
   | Found<'own expansion', { readonly examples: readonly PlaceExample[] }>
   /** Its expansion fires again and again. */
   | Found<'loop', { readonly chain: readonly string[] }>
-  | Found<
-      'claimed',
-      { readonly claims: readonly { readonly beginning: string; readonly by: string; readonly meaning: string }[] }
-    >
+  | Found<'claimed', { readonly claims: readonly Claim[] }>
   | Found<
       'device trap',
       { readonly traps: readonly { readonly trap: Trap; readonly device: string; readonly result: string }[] }

@@ -7,7 +7,7 @@ import { markedWordsFor, type MarkedWord } from './markedWords';
 import type { Vocabulary } from './vocabulary';
 import type { InWord, WordHits, WordMisfires } from './wordHits';
 
-/** What comes more seldom in 10,000 words, once in four years, is not told: a person who chose a marker need not hear of it. */
+/** What happens less than once a year is left out. */
 const LEAST_TOLD = RISKY_FROM;
 
 /** The marked words of a list in one language: for each code those in which it may fire. The same on all devices. */

@@ -1,13 +1,13 @@
 /** What fires by mistake in everyday words: findings with how often in 10,000 words. */
 import { splitMarker } from '../model';
-import { severityOfMisfires, type Finding } from './finding';
+import { RISKY_FROM, severityOfMisfires, type Finding } from './finding';
 import type { Item } from './item';
 import { ASSUMED_BAND, bandOf, bandOfCode, type Vocabulary } from './vocabulary';
 import type { InWord, WordMisfires } from './wordHits';
 
 const MISFIRE_TYPES = { whole: 'word', beginning: 'beginning of words', inside: 'inside words' } as const;
 
-/** `tallies`: for each device the misfires of this code, in every language. */
+/** `tallies`: for each device the misfires of this code, in every language. What misfires less than once a year is left out. */
 export function misfires(
   item: Item,
   tallies: readonly { readonly device: string; readonly misfires: Partial<Record<InWord, WordMisfires>> }[],
@@ -23,7 +23,7 @@ export function misfires(
       byDevice[device] = here.perTenThousand;
       if (!worst || here.perTenThousand > worst.perTenThousand) worst = here;
     }
-    if (!worst) return [];
+    if (!worst || worst.perTenThousand < RISKY_FROM) return [];
     const { perTenThousand, words, examples } = worst;
     const isAssumed =
       kind === 'whole' &&

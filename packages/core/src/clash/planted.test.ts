@@ -29,7 +29,8 @@ const WORDS = [
   'oar',
   'board',
 ];
-const vocabulary = vocabularyOf(WORDS);
+// By Zipf’s law, so that each comes more than once a year.
+const vocabulary = { ...vocabularyOf(WORDS), perTenThousand: Float64Array.from(WORDS, (_, i) => 100 / (i + 1)) };
 const rescanning: DeviceProfile = {
   ...DEVICE_PROFILES['computer-list'],
   id: 'rescanning',

@@ -15,10 +15,12 @@ export interface DecodedText {
 /** Why a file is not read; `at`: the byte it shows at. */
 export type DecodeProblem =
   | { readonly type: 'too-large'; readonly limit: number; readonly found: number }
-  | { readonly type: 'binary'; readonly at: number; readonly looksLike: string | null };
+  | { readonly type: 'binary'; readonly at: number; readonly looksLike: Beginning | null };
+
+type Beginning = (typeof BEGINNINGS)[number][1];
 
 /** How files begin that people take for text; from memory, as their makers publish it. */
-const BEGINNINGS: readonly (readonly [begins: string, what: string])[] = [
+const BEGINNINGS = [
   ['\x89PNG\r\n', 'a picture'],
   ['\xff\xd8\xff', 'a picture'],
   ['GIF8', 'a picture'],
@@ -26,7 +28,7 @@ const BEGINNINGS: readonly (readonly [begins: string, what: string])[] = [
   ['PK\x03\x04', 'a packed file, as spreadsheets and word processors keep theirs'],
   ['\x1f\x8b', 'a packed file'],
   ['SQLite format 3', 'a database'],
-];
+] as const;
 
 /**
  * Reads bytes as text: by a byte order mark, as UTF-8 if they are valid, as UTF-16 if they have zero bytes and make letters of
@@ -136,7 +138,7 @@ function withLf(text: string): string {
   return text.replace(/\r\n?/g, '\n');
 }
 
-function looksLike(bytes: Uint8Array): string | null {
+function looksLike(bytes: Uint8Array): Beginning | null {
   const start = String.fromCharCode(...bytes.subarray(0, 16));
   return BEGINNINGS.find(([begins]) => start.startsWith(begins))?.[1] ?? null;
 }

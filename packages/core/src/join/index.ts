@@ -1,54 +1,54 @@
 /**
  * What a person carries from one device to another: the short code by which a device joins, and the spare key that
  * gets a lost list back. Both in Crockford's base 32 (https://www.crockford.com/base32.html): no I, L, O or U; capitals,
- * blanks and hyphens do not matter, and I, L and O are read as the figures they look like.
+ * spaces and hyphens do not matter, and I, L and O are read as the digits they look like.
  */
 import { base32crockford } from '@scure/base';
 
-/** Random bytes of a join code: 8 signs. It lives ten minutes, and wrong tries are counted. */
+/** Random bytes of a join code: 8 characters. It lives ten minutes, and wrong tries are counted. */
 export const JOIN_CODE_BYTES = 5;
-/** Random bytes of a spare key: 24 signs and a check sign. It is for ever, so it is beyond guessing. */
+/** Random bytes of a spare key: 24 characters and a check symbol. It works for ever, so it must be beyond guessing. */
 export const SPARE_KEY_BYTES = 15;
 /** How long a join code holds, in ms. */
 export const JOIN_CODE_LASTS = 10 * 60_000;
 
-const SIGNS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
-/** The check sign is the value modulo 37: five signs more than there are figures. */
-const CHECK_SIGNS = `${SIGNS}*~$=U`;
+const CHARACTERS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
+/** The check symbol is the value modulo 37, which needs five more symbols than the 32 characters. */
+const CHECK_SYMBOLS = `${CHARACTERS}*~$=U`;
 const JOIN_CODE_LENGTH = 8;
 const SPARE_KEY_LENGTH = 25;
 
 /** Why what was typed is no such code. */
 export type Misread =
   | { type: 'length'; has: number; wants: number }
-  | { type: 'sign'; sign: string }
-  /** All signs are possible, but one of them must be wrong. */
+  | { type: 'character'; character: string }
+  /** Every character is allowed, but one of them must be wrong. */
   | { type: 'check' };
 
 export type ReadCode = { type: 'read'; code: string } | Misread;
 
-/** A join code as it is kept and sent: 8 signs. `bytes`: 5 random ones. */
+/** A join code as it is kept and sent: 8 characters. `bytes`: 5 random ones. */
 export function joinCodeOf(bytes: Uint8Array): string {
   return base32crockford.encode(bytes);
 }
 
-/** A spare key as it is kept and sent: 25 signs, the last one to check the others. `bytes`: 15 random ones. */
+/** A spare key as it is kept and sent: 25 characters, the last one to check the others. `bytes`: 15 random ones. */
 export function spareKeyOf(bytes: Uint8Array): string {
-  const signs = base32crockford.encode(bytes);
-  return signs + checkSignOf(signs);
+  const characters = base32crockford.encode(bytes);
+  return characters + checkSymbolOf(characters);
 }
 
 export function readJoinCode(typed: string): ReadCode {
-  return read(typed, JOIN_CODE_LENGTH, SIGNS);
+  return read(typed, JOIN_CODE_LENGTH, CHARACTERS);
 }
 
 export function readSpareKey(typed: string): ReadCode {
-  const answer = read(typed, SPARE_KEY_LENGTH, CHECK_SIGNS);
+  const answer = read(typed, SPARE_KEY_LENGTH, CHECK_SYMBOLS);
   if (answer.type !== 'read') return answer;
-  const signs = answer.code.slice(0, -1);
-  const wrong = [...signs].find((sign) => !SIGNS.includes(sign));
-  if (wrong) return { type: 'sign', sign: wrong };
-  return checkSignOf(signs) === answer.code.at(-1) ? answer : { type: 'check' };
+  const characters = answer.code.slice(0, -1);
+  const wrong = [...characters].find((character) => !CHARACTERS.includes(character));
+  if (wrong) return { type: 'character', character: wrong };
+  return checkSymbolOf(characters) === answer.code.at(-1) ? answer : { type: 'check' };
 }
 
 /** In groups that can be read out: a join code in fours, a spare key in fives. */
@@ -57,19 +57,19 @@ export function inGroups(code: string): string {
   return code.match(new RegExp(`.{1,${size}}`, 'gu'))?.join('-') ?? '';
 }
 
-function read(typed: string, wants: number, signs: string): ReadCode {
+function read(typed: string, wants: number, characters: string): ReadCode {
   const code = typed
     .toUpperCase()
     .replaceAll(/[\s\u2010-\u2015-]/gu, '')
     .replaceAll('O', '0')
     .replaceAll(/[IL]/gu, '1');
-  const foreign = [...code].find((sign) => !signs.includes(sign));
-  if (foreign !== undefined) return { type: 'sign', sign: foreign };
+  const foreign = [...code].find((character) => !characters.includes(character));
+  if (foreign !== undefined) return { type: 'character', character: foreign };
   return code.length === wants ? { type: 'read', code } : { type: 'length', has: code.length, wants };
 }
 
-function checkSignOf(signs: string): string {
+function checkSymbolOf(characters: string): string {
   let rest = 0;
-  for (const sign of signs) rest = (rest * 32 + SIGNS.indexOf(sign)) % 37;
-  return CHECK_SIGNS[rest]!;
+  for (const character of characters) rest = (rest * 32 + CHARACTERS.indexOf(character)) % 37;
+  return CHECK_SYMBOLS[rest]!;
 }

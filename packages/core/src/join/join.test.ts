@@ -14,7 +14,7 @@ describe('Crockford’s base 32', () => {
     );
   });
 
-  test('its check sign is the number modulo 37, one of *~$=U from 32 on (crockford.com/base32.html, from memory)', () => {
+  test('its check symbol is the number modulo 37, one of *~$=U from 32 on (crockford.com/base32.html, from memory)', () => {
     fc.assert(
       fc.property(bytes(SPARE_KEY_BYTES), (random) => {
         const value = random.reduce((sum, byte) => sum * 256n + BigInt(byte), 0n);
@@ -38,20 +38,20 @@ describe('a join code', () => {
   test('says what is wrong with it', () => {
     expect(readJoinCode('K7QF')).toEqual({ type: 'length', has: 4, wants: 8 });
     expect(readJoinCode('')).toEqual({ type: 'length', has: 0, wants: 8 });
-    expect(readJoinCode('K7QF3MZ!')).toEqual({ type: 'sign', sign: '!' });
-    expect(readJoinCode('K7QF3MZU')).toEqual({ type: 'sign', sign: 'U' });
-    expect(readJoinCode('K7QF3MZ💛')).toEqual({ type: 'sign', sign: '💛' });
+    expect(readJoinCode('K7QF3MZ!')).toEqual({ type: 'character', character: '!' });
+    expect(readJoinCode('K7QF3MZU')).toEqual({ type: 'character', character: 'U' });
+    expect(readJoinCode('K7QF3MZ💛')).toEqual({ type: 'character', character: '💛' });
   });
 });
 
 describe('a spare key', () => {
-  test('comes back from paper, and one wrong sign or two changed places are found', () => {
+  test('comes back from paper, and one wrong character or two changed places are found', () => {
     fc.assert(
       fc.property(bytes(SPARE_KEY_BYTES), fc.nat(23), fc.nat(30), (random, at, by) => {
         const key = spareKeyOf(random);
         expect(readSpareKey(inGroups(key).toLowerCase())).toEqual({ type: 'read', code: key });
-        const signs = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
-        const other = signs[(signs.indexOf(key[at]!) + 1 + by) % 32]!;
+        const characters = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
+        const other = characters[(characters.indexOf(key[at]!) + 1 + by) % 32]!;
         expect(readSpareKey(key.slice(0, at) + other + key.slice(at + 1))).toEqual({ type: 'check' });
         if (at < 23 && key[at] !== key[at + 1]) {
           const swapped = key.slice(0, at) + key[at + 1] + key[at] + key.slice(at + 2);
@@ -61,8 +61,8 @@ describe('a spare key', () => {
     );
   });
 
-  test('has its check sign at the end alone', () => {
-    expect(readSpareKey(`*${'0'.repeat(24)}`)).toEqual({ type: 'sign', sign: '*' });
+  test('has its check symbol at the end alone', () => {
+    expect(readSpareKey(`*${'0'.repeat(24)}`)).toEqual({ type: 'character', character: '*' });
     expect(readSpareKey('0'.repeat(25))).toEqual({ type: 'read', code: '0'.repeat(25) });
   });
 });

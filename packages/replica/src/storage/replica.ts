@@ -68,6 +68,7 @@ export class Replica {
   private copy: Copy | null = null;
   private readonly kept = new KeptRecords();
   private readonly changes = new Subscribable();
+  private readonly writes = new Subscribable();
 
   private constructor(
     readonly db: ReplicaDatabase,
@@ -123,6 +124,9 @@ export class Replica {
   }
 
   readonly subscribe = this.changes.subscribe;
+
+  /** Calls when this tab has written, before those that follow what is shown. */
+  readonly onWritten = this.writes.subscribe;
 
   /** Reads everything again from the database: at the start, and after another tab has written. */
   async reload(): Promise<void> {
@@ -197,6 +201,8 @@ export class Replica {
       if (shortcut) this.own.set(id, shortcut);
       else this.own.delete(id);
     }
+    // What sends it goes before what draws it.
+    this.writes.emit();
     this.show(writes.map(({ type }, index) => recordKey({ type, id: ids[index]! })));
     return ids;
   }

@@ -25,7 +25,7 @@ export interface SyncState {
   phase: Phase;
   waiting: number;
   refusals: readonly string[];
-  /** What the server said when it answered and yet did not do its work. */
+  /** What the server said when it answered and yet did not do its work: the last part of the problem’s type; null: nothing. */
   trouble: string | null;
   /** When it was in step last, as far as it is known; ms since 1970. */
   inStepAt: number | null;
@@ -71,6 +71,7 @@ export class Sync {
   /** The last own number that the server is known to have. */
   private acknowledged = 0;
   private receiving: Promise<void> = Promise.resolve();
+  private readonly ignoreWrites: () => void;
 
   /** `onMoved`: this browser goes on as another device, or as none; what was opened is to be opened anew. */
   constructor(
@@ -79,6 +80,7 @@ export class Sync {
     private readonly onMoved: () => void = () => {},
   ) {
     replica.subscribe(() => (this.shown = null));
+    this.ignoreWrites = replica.onWritten(() => this.wrote());
     this.tabs = new BroadcastChannel(`yellow-latch-${replica.state.id}`);
     this.tabs.onmessage = ({ data }: MessageEvent<Message>) => void this.hear(data);
   }
@@ -135,14 +137,15 @@ export class Sync {
   /** Ends for good: nothing is sent or received any more. */
   stop(): void {
     this.isOver = true;
+    this.ignoreWrites();
     removeEventListener('online', this.connect);
     clearTimeout(this.timer);
     this.hangUp();
     this.tabs.close();
   }
 
-  /** To be called after every write: sends it, or has the leading tab send it. */
-  wrote(): void {
+  /** After a write of this tab: sends it, or has the leading tab send it. */
+  private wrote(): void {
     this.tell({ type: 'changed' });
     this.changed();
     if (this.leads && this.phase === 'in-step') this.send();
@@ -287,7 +290,8 @@ export class Sync {
         if (!at) throw error;
         if (isRefusal(error) && error.slug === 'incomplete' && (await this.replica.makeWhole(push[at.index!]!)))
           continue;
-        await this.replica.refuse(push[at.index!]!.id, at.detail, isRefusal(error) && error.slug === 'list-too-large');
+        const slug = isRefusal(error) ? error.slug : 'invalid';
+        await this.replica.refuse(push[at.index!]!.id, slug, slug === 'list-too-large');
         this.tell({ type: 'changed' });
         this.changed();
       }
@@ -311,10 +315,7 @@ export class Sync {
     // What is being taken in is waited for; what failed is not held against what comes.
     this.receiving = this.receiving.catch(() => {});
     // A refusal by the server itself, rather than a line that is lost, is worth a word.
-    this.turn(
-      'away',
-      isRefusal(error) && (error.problem.status >= 500 || TOLD.has(error.slug)) ? error.problem.title : null,
-    );
+    this.turn('away', isRefusal(error) && (error.problem.status >= 500 || TOLD.has(error.slug)) ? error.slug : null);
     clearTimeout(this.timer);
     const next = () => void this.answer(error).catch(() => this.fail(new Error('no answer')));
     this.timer = setTimeout(next, this.retry * (0.75 + Math.random() / 2));

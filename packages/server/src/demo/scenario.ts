@@ -216,7 +216,7 @@ export const DEMO_SETS: readonly DemoSet[] = [
     ],
   },
   {
-    name: 'Signs',
+    name: 'Symbols',
     icon: 'music',
     shortcuts: [
       [';sh', '♯', 'symbol'],

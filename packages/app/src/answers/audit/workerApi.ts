@@ -30,13 +30,7 @@ import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, THIS_APP, type ProfileId } from '@yellow-latch/core/fit';
 import { isMade, type Mark } from '@yellow-latch/core/model';
 import { mainMark, nearCodes } from '@yellow-latch/core/propose';
-import {
-  confusableSkeleton,
-  LANGUAGES,
-  parseLookAlikes,
-  parseVocabulary,
-  type LanguageCode,
-} from '@yellow-latch/language';
+import { confusableSkeleton, parseLookAlikes, parseVocabulary } from '@yellow-latch/language';
 
 /** What is to be proved: the list, the devices in use (ids of profiles) and the languages written in (BCP 47). */
 export interface AuditRequest {
@@ -45,7 +39,7 @@ export interface AuditRequest {
   readonly languages: readonly string[];
 }
 
-/** What an audit comes to. `unchecked`: what could not be loaded, in a word each. */
+/** What an audit comes to. `unchecked`: what could not be loaded, languages by their tags and `look-alikes`. */
 export interface AuditReport {
   readonly findings: readonly Brief[];
   readonly figures: ListFigures;
@@ -98,7 +92,7 @@ export class AuditWorkerApi {
       try {
         vocabularies.push(await this.load(code, parseVocabulary));
       } catch {
-        unchecked.push(LANGUAGES[code as LanguageCode] ?? code);
+        unchecked.push(code);
       }
     }
     let skeletonOf: ((key: string) => string) | null = null;

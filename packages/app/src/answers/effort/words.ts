@@ -1,49 +1,63 @@
+import { plural, t } from '@lingui/core/macro';
 import type { Uses } from '@yellow-latch/core/effort';
-import type { Mark } from '@yellow-latch/core/model';
+import type { Mark, OwnKeyboard } from '@yellow-latch/core/model';
 
-import { tellNumber } from '@/answers/audit/sentences/words';
+import { languageName } from '@/wording/format';
 
-const MINUTE = 60;
-const HOUR = 3_600;
-
-/** A length of time with two digits that count: 4.2 s, 19 s, 3.4 min, 2 h 5 min. */
-export function tellDuration(seconds: number): string {
-  const length = Math.abs(seconds);
-  const sign = seconds < 0 ? '−' : '';
-  if (length < 99.5) return `${sign}${tellNumber(length)} s`;
-  if (length < 99.5 * MINUTE) return `${sign}${tellNumber(length / MINUTE)} min`;
-  const minutes = Math.round((length % HOUR) / MINUTE);
-  const hours = Math.floor(length / HOUR) + (minutes === 60 ? 1 : 0);
-  if (hours >= 10) return `${sign}${hours >= 100 ? tellNumber(hours) : Math.round(length / HOUR)} h`;
-  return `${sign}${hours} h${minutes % 60 === 0 ? '' : ` ${minutes % 60} min`}`;
-}
+import { tellHowOften } from '@/answers/audit/sentences/words';
 
 /** Taps, with one place where they are few. */
 export function tellTaps(taps: number): string {
   const shown = Math.abs(taps) < 20 ? Math.round(taps * 10) / 10 : Math.round(taps);
-  return `${shown.toLocaleString('en').replace('-', '−')} ${shown === 1 ? 'tap' : 'taps'}`;
+  return plural(shown, { one: '# tap', other: '# taps' });
 }
 
-const PLACES = { before: 'before', after: 'after', both: 'on both sides' } as const;
-
-/** A mark in words: “;” before, the first letter doubled. */
+/** A marker and where it stands, inside a sentence. */
 export function tellMark({ place, marker }: Mark): string {
-  if (place === 'doubled') return 'the first letter doubled';
-  if (place === 'bare') return 'no marker';
-  return `“${marker}” ${PLACES[place]}`;
+  switch (place) {
+    case 'before':
+      return t`“${marker}” before the code`;
+    case 'after':
+      return t`“${marker}” after the code`;
+    case 'both':
+      return t`“${marker}” on both sides`;
+    case 'doubled':
+      return t`a doubled first letter`;
+    case 'bare':
+      return t`no marker`;
+  }
 }
 
-/** How often something happens that comes so many times a week. */
-export function tellAWeek(times: number): string {
-  if (times < 0.001) return 'practically never';
-  if (times >= 0.95) return `${tellNumber(times)} times a week`;
-  const weeks = 1 / times;
-  return weeks < 99 ? `once in ${tellNumber(weeks)} weeks` : `once in ${tellNumber(weeks / 52)} years`;
+/** The same where it stands by itself or begins a sentence. */
+export function titleOfMark(mark: Mark): string {
+  if (mark.place === 'doubled') return t`A doubled first letter`;
+  return mark.place === 'bare' ? t`No marker` : tellMark(mark);
 }
 
-const FROM = { said: 'as you said', counted: 'counted in Write', 'own text': 'from your own text' } as const;
+/** The name of a keyboard: of those that ship with the app by what their ids say, of own ones as they are called. */
+export function keyboardName({ id, name }: { readonly id: string; readonly name: string }): string {
+  const [, kind, language] = /^(phone|tablet-figures|tablet|hardware)-(.+)$/.exec(id) ?? [];
+  if (language === undefined) return name;
+  const spoken = languageName(language);
+  if (kind === 'phone') return t`Phone, ${spoken}`;
+  if (kind === 'tablet') return t`Tablet, ${spoken}`;
+  return kind === 'hardware' ? t`Keyboard, ${spoken}` : t`Tablet with number row, ${spoken}`;
+}
+
+/** The same of one that may have been deleted. */
+export function nameOfKeyboard(id: string, own: readonly OwnKeyboard[]): string {
+  return keyboardName({ id, name: own.find((one) => one.id === id)?.layout.name ?? t`A deleted keyboard` });
+}
 
 /** How often a shortcut is used, and from where that is known. */
 export function tellUses({ aWeek, from }: Uses): string {
-  return `${tellAWeek(aWeek)}, ${FROM[from]}`;
+  const often = tellHowOften(aWeek);
+  switch (from) {
+    case 'said':
+      return t`${often}, as you said`;
+    case 'counted':
+      return t`${often}, counted in Write`;
+    case 'own text':
+      return t`${often}, from your own texts`;
+  }
 }

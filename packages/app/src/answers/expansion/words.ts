@@ -1,86 +1,100 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
 import type { ExpansionError, Loss, OpenBlank, TemplateProblem } from '@yellow-latch/core/expansion';
 import type { Refusal } from '@yellow-latch/core/fit';
 
+import { tellCount, tellList } from '@/wording/format';
+
 /** What is wrong with a template, in words that say what to do. */
 export function tellTemplateProblem({ type, what, start }: TemplateProblem): string {
+  const position = tellCount(start + 1);
   switch (type) {
     case 'syntax':
-      return `The text has a brace or a backslash at character ${start + 1} that opens nothing. Take it out, or put a backslash before it.`;
+      return t`There’s a brace or backslash at position ${position} that doesn’t belong. Delete it, or put a backslash before it.`;
     case 'unknown-function':
-      return `Nothing here is called ${what} (character ${start + 1}).`;
+      return t`“${what}” at position ${position} isn’t known here. Delete it.`;
     case 'unknown-option':
-      return `Nothing here knows the option ${what} (character ${start + 1}).`;
+      return t`The option “${what}” at position ${position} isn’t known here. Delete it.`;
     case 'bad-option':
-      return `${what} cannot be used so (character ${start + 1}).`;
+      return t`“${what}” can’t be used at position ${position}. Delete it.`;
     case 'unknown-letters':
       return what === "'"
-        ? 'In the date a quote is opened and not closed.'
-        : `${what} stands for nothing in a date. Put words in quotes: 'at'.`;
+        ? t`The date has a quote that isn’t closed. Close it.`
+        : t`“${what}” means nothing in a date. Put words in straight quotes.`;
     case 'bad-duration':
-      return `${what} is no length of time. Write it as ISO 8601 has it: P7D, P6M, PT2H.`;
+      return t`“${what}” isn’t a length of time. Use P7D for 7 days or P6M for 6 months.`;
     case 'choice-without-options':
-      return `The choice ${what} has nothing to choose from.`;
+      return t`The blank “${what}” has nothing to choose from. Add some choices.`;
     case 'different-blanks':
-      return `The blank ${what} is there twice and differs. Give one of them another name.`;
+      return t`Two different blanks are called “${what}”. Rename one.`;
     case 'several-carets':
-      return 'The caret can go to one place only.';
+      return t`The cursor can only go to one place. Remove the others.`;
     case 'too-many-blanks':
-      return `It asks for ${what} blanks; a hundred are the most.`;
+      return t`It has ${what} blanks. The limit is 100.`;
   }
 }
 
 /** Why an expansion could not be made. `path`: from the shortcut that fired to that in which it is. */
 export function tellExpansionError(error: ExpansionError): string {
-  const where = error.path.length > 1 ? ` (in ${error.path.join(', then ')})` : '';
+  const sentence = tellError(error);
+  const inside = error.path.at(-1)!;
+  return error.path.length > 1 && error.type !== 'circle' ? t`In “${inside}”: ${sentence}` : sentence;
+}
+
+function tellError(error: ExpansionError): string {
   switch (error.type) {
     case 'template':
-      return tellTemplateProblem(error.problem) + where;
+      return tellTemplateProblem(error.problem);
     case 'missing':
-      return `A shortcut inside it is gone${where}.`;
-    case 'circle':
-      return `It leads back to itself: ${error.path.join(', then ')}.`;
+      return t`A shortcut inside it was deleted.`;
+    case 'circle': {
+      const path = error.path.join(' → ');
+      return t`It would go on forever: ${path}`;
+    }
     case 'too-deep':
-      return `Shortcuts stand too deep inside one another: ${error.path.slice(0, 4).join(', then ')} and so on.`;
+      return t`Too many shortcuts inside each other.`;
     case 'date-out-of-range':
-      return `Its date lies outside the years 1 to 9999${where}.`;
+      return t`Its date is outside the years 1 to 9999.`;
     case 'too-long':
-      return `All together it is too long${where}.`;
+      return t`The whole text is too long.`;
   }
 }
 
-const GIVEN: Readonly<Record<string, string>> = {
-  ' clipboard': 'From the clipboard',
-  ' selection': 'The text to wrap',
+const GIVEN: Readonly<Record<string, MessageDescriptor>> = {
+  ' clipboard': msg`From the clipboard`,
+  ' selection': msg`The selected text`,
 };
 
 /** What a blank is called when it is asked for. */
 export function nameOfBlank({ name, label }: Pick<OpenBlank, 'name' | 'label'>): string {
-  return GIVEN[name] ?? (label === '' ? name : label);
+  const given = GIVEN[name];
+  if (given) return i18n._(given);
+  return label === '' ? name : label;
 }
 
-const LOSSES: Readonly<Record<Loss, string>> = {
-  formatting: 'its formatting',
-  lines: 'its lines',
-  blanks: 'its blanks, which become gaps',
-  caret: 'the place of the caret',
-  given: 'what is on the clipboard',
+const LOSSES: Readonly<Record<Loss, MessageDescriptor>> = {
+  formatting: msg`its formatting`,
+  lines: msg`its line breaks`,
+  blanks: msg`its blanks (they become gaps)`,
+  caret: msg`the place of the cursor`,
+  given: msg`the clipboard`,
 };
 
 /** What a device would lose of an expansion. */
 export function tellLosses(lost: readonly Loss[]): string {
-  if (lost.length === 0) return 'Nothing of it is lost there.';
-  const parts = lost.map((loss) => LOSSES[loss]);
-  return `Lost there: ${parts.length === 1 ? parts[0]! : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)!}`}.`;
+  if (lost.length === 0) return t`It works there as it is.`;
+  const parts = tellList(lost.map((loss) => i18n._(LOSSES[loss])));
+  return t`It loses ${parts} there.`;
 }
 
 /** Why a device cannot take a shortcut. */
 export function tellRefusal(why: Refusal | 'date'): string {
   switch (why) {
     case 'date':
-      return 'That device knows no dates that stay true: it would give the day on which it was taken over.';
+      return t`That device can’t keep dates up to date.`;
     case 'too long':
-      return 'Its text is longer than that device holds.';
+      return t`The text is too long for that device.`;
     case 'space in code':
-      return 'That device takes no code with a space in it.';
+      return t`That device can’t have a space in a code.`;
   }
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { OwnTextFormat, OwnTextProblem } from '@yellow-latch/core/clash';
 import { LARGEST_TEXT } from '@yellow-latch/core/exchange/encodings';
 
@@ -19,7 +20,7 @@ export function guessFormat(name: string): ReadAs {
 }
 
 export function pastedSource(text: string): OwnTextSource {
-  return { name: 'What you pasted', bytes: new TextEncoder().encode(text), format: { type: 'text' } };
+  return { name: t`Pasted text`, bytes: new TextEncoder().encode(text), format: { type: 'text' } };
 }
 
 /** Reads a file into memory, unless it is larger than can be read. */
@@ -45,12 +46,12 @@ export function tellOwnTextProblem(problem: OwnTextProblem): string {
   switch (problem.type) {
     case 'too-large':
     case 'binary':
-      return tellDecodeProblem(problem, 'Choose a file of text, a table or JSON lines.');
+      return tellDecodeProblem(problem, t`Choose a text file, a table (CSV) or JSON lines.`);
     case 'no-column':
       return problem.found.length > 0
-        ? `It has no column “${problem.wanted}”. Choose one of those it has.`
-        : `No line holds text in “${problem.wanted}”. Choose another field, or read it as plain text.`;
+        ? t`There’s no column “${{ wanted: problem.wanted }}”. Choose another.`
+        : t`No line has text in “${{ wanted: problem.wanted }}”. Choose another field, or read it as plain text.`;
     case 'no-text':
-      return 'There is no text in it.';
+      return t`There’s no text in it. Choose another file.`;
   }
 }

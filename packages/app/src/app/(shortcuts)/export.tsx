@@ -2,7 +2,7 @@ import { Suspense } from 'react';
 
 import { fetched } from '@/frame/fetched';
 
-const ExportPage = fetched('Files and backup', async () => ({
+const ExportPage = fetched(async () => ({
   default: (await import('@/bundles/keeping')).ExportPage,
 }));
 

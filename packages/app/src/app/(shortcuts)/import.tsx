@@ -2,7 +2,7 @@ import { Suspense } from 'react';
 
 import { fetched } from '@/frame/fetched';
 
-const ImportPage = fetched('What brings lists in', async () => ({
+const ImportPage = fetched(async () => ({
   default: (await import('@/bundles/keeping')).ImportPage,
 }));
 

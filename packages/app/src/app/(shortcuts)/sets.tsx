@@ -2,7 +2,7 @@ import { Suspense } from 'react';
 
 import { fetched } from '@/frame/fetched';
 
-const SetsPage = fetched('Sets', async () => ({ default: (await import('@/bundles/write')).SetsPage }));
+const SetsPage = fetched(async () => ({ default: (await import('@/bundles/write')).SetsPage }));
 
 export default function Sets() {
   return (

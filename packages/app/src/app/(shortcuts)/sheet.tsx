@@ -2,7 +2,7 @@ import { Suspense } from 'react';
 
 import { fetched } from '@/frame/fetched';
 
-const SheetPage = fetched('The sheet', async () => ({ default: (await import('@/bundles/keeping')).SheetPage }));
+const SheetPage = fetched(async () => ({ default: (await import('@/bundles/keeping')).SheetPage }));
 
 export default function Sheet() {
   return (

@@ -3,7 +3,7 @@ import { Suspense } from 'react';
 import { fetched } from '@/frame/fetched';
 import { SideBySide } from '@/frame/SideBySide';
 
-const DevicesPane = fetched('Devices', async () => ({ default: (await import('@/bundles/devices')).DevicesPane }));
+const DevicesPane = fetched(async () => ({ default: (await import('@/bundles/devices')).DevicesPane }));
 
 export default function DevicesLayout() {
   return (

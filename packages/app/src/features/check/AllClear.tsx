@@ -1,20 +1,22 @@
+import { plural, t } from '@lingui/core/macro';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
 import type { AuditResult } from '@/answers/audit/client';
-import { counted, deviceNames } from '@/answers/audit/sentences';
+import { deviceNames } from '@/answers/audit/sentences';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
-import { languageName } from '@/parts/languages';
+import { languageName, tellCount, tellList } from '@/wording/format';
 
 /** What a list was tried with. */
-function tellProved(count: number, { languages, contexts, devices }: AuditResult): string {
-  const words = `every word of ${languages.map(languageName).join(' and ')}`;
-  const texts = `${contexts} links, addresses, prices and the like`;
-  const many = count === 1 ? '' : ', with each other';
-  return `${counted(count, 'shortcut')}, tried with ${words}, with ${texts}${many} and with your own texts, as ${deviceNames(devices)} would fire them.`;
+function tellChecked(count: number, { languages, contexts, devices }: AuditResult): string {
+  const shortcuts = plural(count, { one: '# shortcut', other: '# shortcuts' });
+  const words = tellList(languages.map(languageName));
+  const texts = tellCount(contexts);
+  const where = deviceNames(devices);
+  return t`${shortcuts} checked on ${where}: against every word of ${words}, ${texts} links, addresses and prices, each other and your own texts.`;
 }
 
 /** Nothing is left: what was checked, against what. When stands above. */
@@ -25,13 +27,9 @@ export function AllClear() {
   return (
     <View style={styles.page}>
       <LatchGlyph verdict="safe" size={56} />
-      <Text variant="titleLarge" role="heading" aria-level={2}>
-        Every latch is shut
-      </Text>
-      <Text variant="bodyLarge">{tellProved(shortcuts.length, result)}</Text>
-      <Text variant="bodyMedium">
-        A code is judged again when you change it. What only you write, your own text can tell.
-      </Text>
+      <Text variant="titleLarge" role="heading" aria-level={2}>{t`No problems found`}</Text>
+      <Text variant="bodyLarge">{tellChecked(shortcuts.length, result)}</Text>
+      <Text variant="bodyMedium">{t`Every change is checked too. Check your own texts for what only you write.`}</Text>
     </View>
   );
 }

@@ -1,3 +1,5 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg } from '@lingui/core/macro';
 import { usePathname, useRouter, type Href } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -9,17 +11,15 @@ import { usePalette } from '@/look/useLook';
 
 interface Bench {
   path: Href & string;
-  /** What it is called, and how where it must be short. */
-  label: string;
-  short: string;
+  label: MessageDescriptor;
   icon: IconName;
 }
 
 const BENCHES: readonly Bench[] = [
-  { path: '/check/own-text', label: 'Your own text', short: 'Own text', icon: 'file-text' },
-  { path: '/check/conventions', label: 'Conventions', short: 'Markers', icon: 'ruler' },
-  { path: '/check/savings', label: 'Savings', short: 'Savings', icon: 'timer' },
-  { path: '/check/keyboards', label: 'Keyboards', short: 'Keyboards', icon: 'keyboard' },
+  { path: '/check/own-text', label: msg`Own texts`, icon: 'file-text' },
+  { path: '/check/conventions', label: msg`Markers`, icon: 'ruler' },
+  { path: '/check/savings', label: msg`Savings`, icon: 'timer' },
+  { path: '/check/keyboards', label: msg`Keyboards`, icon: 'keyboard' },
 ];
 
 /** The benches of the workshop: other ways to look at the list than finding by finding. */
@@ -29,12 +29,11 @@ export function Benches() {
   const pathname = usePathname();
   return (
     <View style={[styles.row, { borderColor: palette.ink }]}>
-      {BENCHES.map(({ path, label, short, icon }, index) => {
+      {BENCHES.map(({ path, label, icon }, index) => {
         const isHere = pathname.startsWith(path);
         return (
           <PressLink
             key={path}
-            aria-label={label}
             aria-current={isHere ? 'page' : undefined}
             onPress={() => router.navigate(path)}
             style={[
@@ -44,8 +43,8 @@ export function Benches() {
             ]}
           >
             <Icon name={icon} size={20} color={palette.ink} />
-            <Text variant="bodyMedium" numberOfLines={1} style={isHere && STRONG}>
-              {short}
+            <Text variant="bodyMedium" numberOfLines={2} style={[styles.label, isHere && STRONG]}>
+              {i18n._(label)}
             </Text>
           </PressLink>
         );
@@ -57,4 +56,5 @@ export function Benches() {
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', borderWidth: 1.5, borderRadius: 8, overflow: 'hidden' },
   bench: { flex: 1, minHeight: 60, alignItems: 'center', justifyContent: 'center', gap: 4 },
+  label: { textAlign: 'center' },
 });

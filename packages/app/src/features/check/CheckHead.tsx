@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { StyleSheet, View } from 'react-native';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
@@ -11,6 +12,7 @@ import { Benches } from './Benches';
 import type { Filter } from '@/answers/audit/groups';
 import { ProvedLine } from './ProvedLine';
 import { SeverityFilter } from '@/parts/findings/SeverityFilter';
+import { usePageTitle } from '@/look/usePageTitle';
 
 interface CheckHeadProps {
   filter: Filter;
@@ -22,13 +24,12 @@ interface CheckHeadProps {
 /** What stands above the findings: how the list was proved, its figures, the filters. */
 export function CheckHead({ filter, onFilter, isComingBack }: CheckHeadProps) {
   const { findings, state } = useAudit();
+  usePageTitle(t`Check`);
   const { sets, devices } = useList();
   const { result } = state;
   return (
     <View style={styles.head}>
-      <FocusHeading focusOn={isComingBack ? 'check' : null} variant="headlineSmall">
-        Check
-      </FocusHeading>
+      <FocusHeading focusOn={isComingBack ? 'check' : null} variant="headlineSmall">{t`Check`}</FocusHeading>
       <Benches />
       <ProvedLine />
       {result && <FigureChart figures={result.figures} />}
@@ -40,20 +41,20 @@ export function CheckHead({ filter, onFilter, isComingBack }: CheckHeadProps) {
             onChange={(severity) => onFilter({ ...filter, severity })}
           />
           <ChoiceChip
-            label="Device"
-            placeholder="Devices"
+            label={t`Device`}
+            placeholder={t`Devices`}
             value={filter.device}
             choices={[
-              { value: null, label: 'All devices' },
+              { value: null, label: t`All devices` },
               ...devices.map((id) => ({ value: id, label: deviceLabel(id) })),
             ]}
             onChange={(device) => onFilter({ ...filter, device })}
           />
           <ChoiceChip
-            label="Set"
-            placeholder="Sets"
+            label={t`Set`}
+            placeholder={t`Sets`}
             value={filter.setId}
-            choices={[{ value: null, label: 'All sets' }, ...sets.map(({ id, name }) => ({ value: id, label: name }))]}
+            choices={[{ value: null, label: t`All sets` }, ...sets.map(({ id, name }) => ({ value: id, label: name }))]}
             onChange={(setId) => onFilter({ ...filter, setId })}
           />
         </View>
@@ -64,5 +65,5 @@ export function CheckHead({ filter, onFilter, isComingBack }: CheckHeadProps) {
 
 const styles = StyleSheet.create({
   head: { paddingHorizontal: 16, paddingTop: 12, gap: 8 },
-  filters: { flexDirection: 'row', gap: 4 },
+  filters: { flexDirection: 'row', flexWrap: 'wrap', gap: 4 },
 });

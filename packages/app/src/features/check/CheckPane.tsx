@@ -1,11 +1,12 @@
+import { i18n } from '@lingui/core';
+import { plural, t } from '@lingui/core/macro';
 import { useGlobalSearchParams, usePathname } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
-import { counted, GROUP_TITLES } from '@/answers/audit/sentences';
-import { STRONG } from '@/look/fonts';
+import { GROUP_TITLES } from '@/answers/audit/sentences';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
@@ -56,9 +57,7 @@ export default function CheckPane() {
           <>
             {isClear && <AllClear />}
             {!isClear && state.result && filter !== NO_FILTER && (
-              <Text variant="bodyLarge" style={styles.nothing}>
-                Nothing of this kind. Take a filter off to see the rest.
-              </Text>
+              <Text variant="bodyLarge" style={styles.nothing}>{t`No findings match these filters.`}</Text>
             )}
           </>
         }
@@ -67,7 +66,7 @@ export default function CheckPane() {
             case 'group':
               return (
                 <GroupHeading
-                  title={GROUP_TITLES[item.of]}
+                  title={i18n._(GROUP_TITLES[item.of])}
                   count={item.count}
                   isOpen={item.isOpen}
                   onToggle={() => toggle(item.key)}
@@ -78,7 +77,7 @@ export default function CheckPane() {
             case 'left-group':
               return (
                 <GroupHeading
-                  title="Left as they are"
+                  title={t`Ignored`}
                   count={item.count}
                   isOpen={item.isOpen}
                   onToggle={() => toggle(item.key)}
@@ -90,7 +89,7 @@ export default function CheckPane() {
                   finding={item.left.finding}
                   codeOf={codeOf}
                   isOpen={false}
-                  note={`Left: ${item.left.left.reason}`}
+                  note={t`Ignored: ${{ reason: item.left.left.reason }}`}
                 />
               );
           }
@@ -98,9 +97,11 @@ export default function CheckPane() {
         ListFooterComponent={
           state.result && state.result.notEstimated.length > 0 ? (
             <Text variant="bodySmall" style={[styles.nothing, { color: palette.inkSoft }]}>
-              <Text style={STRONG}>Not estimated: </Text>
-              {counted(state.result.notEstimated.length, 'code')} of several words. No list of words tells how often
-              those come; your own text does.
+              {plural(state.result.notEstimated.length, {
+                one: '# code has several words, so its misfires can’t be estimated. Check your own texts for it.',
+                other:
+                  '# codes have several words, so their misfires can’t be estimated. Check your own texts for them.',
+              })}
             </Text>
           ) : null
         }

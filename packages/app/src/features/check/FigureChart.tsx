@@ -1,12 +1,14 @@
+import { t } from '@lingui/core/macro';
 import type { ListFigures } from '@yellow-latch/core/clash';
 import { BREAKS_FROM, RISKY_FROM } from '@yellow-latch/core/clash/finding';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg, { Circle, Line, Rect } from 'react-native-svg';
 
-import { deviceLabel, tellNumber, tellPerTenThousand } from '@/answers/audit/sentences';
+import { deviceLabel, tellPerTenThousand } from '@/answers/audit/sentences';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
+import { tellNumber } from '@/wording/format';
 
 /** From one misfire in a hundred million words to a thousand in ten thousand, on a scale of tenfolds. */
 const LEAST = 0.001;
@@ -27,12 +29,13 @@ export function FigureChart({ figures }: { figures: ListFigures }) {
   const palette = usePalette();
   return (
     <View style={styles.chart}>
-      <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-        Misfires of the whole list in 10,000 ordinary words, and in 100 links, prices and the like
-      </Text>
+      <Text
+        variant="bodySmall"
+        style={{ color: palette.inkSoft }}
+      >{t`Misfires of your list in 10,000 words · in 100 links and prices`}</Text>
       {Object.entries(figures).map(([device, { perTenThousand, band, upTo, per100Contexts }]) => (
         <View key={device} style={styles.line}>
-          <Text variant="bodyMedium" numberOfLines={1} style={styles.device}>
+          <Text variant="bodyMedium" numberOfLines={2} style={styles.device}>
             {deviceLabel(device)}
           </Text>
           <Svg width={WIDTH} height={HEIGHT} aria-hidden>
@@ -68,7 +71,7 @@ export function FigureChart({ figures }: { figures: ListFigures }) {
             <Text style={styles.strong}>{tellPerTenThousand({ perTenThousand, upTo })}</Text>
             <Text style={{ color: palette.inkSoft }}>
               {' '}
-              · {per100Contexts > 0 ? tellNumber(per100Contexts) : 'none'}
+              · {per100Contexts > 0 ? tellNumber(per100Contexts) : t`none`}
             </Text>
           </Text>
         </View>
@@ -76,11 +79,14 @@ export function FigureChart({ figures }: { figures: ListFigures }) {
       <View style={styles.line}>
         <View style={styles.device} />
         <View style={styles.scale}>
-          <Text variant="labelSmall" style={[styles.mark, { color: palette.inkSoft, left: placeOf(RISKY_FROM) }]}>
-            risky
+          <Text
+            variant="labelSmall"
+            style={[styles.mark, { color: palette.inkSoft, right: WIDTH - placeOf(BREAKS_FROM) + 6 }]}
+          >
+            {t`risky`}
           </Text>
           <Text variant="labelSmall" style={[styles.mark, { color: palette.inkSoft, left: placeOf(BREAKS_FROM) }]}>
-            breaks
+            {t`fix`}
           </Text>
         </View>
       </View>

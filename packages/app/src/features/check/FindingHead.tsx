@@ -1,3 +1,4 @@
+import { i18n } from '@lingui/core';
 import type { Brief, Finding } from '@yellow-latch/core/clash';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -22,7 +23,7 @@ export function FindingHead({ finding, codes }: { finding: Finding | Brief; code
         <View style={styles.plate}>
           <CodePlate code={code} size="large" />
           <Text variant="titleMedium" style={[STRONG, { color: severity === 'breaks' ? palette.alarm : palette.ink }]}>
-            {SEVERITY_WORDS[severity]}
+            {i18n._(SEVERITY_WORDS[severity])}
           </Text>
         </View>
         <Text variant="bodyLarge">{tellFinding(finding, code, codes.codeOf)}</Text>

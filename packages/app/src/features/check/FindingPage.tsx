@@ -1,3 +1,5 @@
+import { i18n } from '@lingui/core';
+import { t } from '@lingui/core/macro';
 import type { FindingType, Fix, TriedFix } from '@yellow-latch/core/clash';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -59,50 +61,42 @@ export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
   return (
     <DetailPage
       gap={12}
-      title={GROUP_TITLES[type]}
+      title={i18n._(GROUP_TITLES[type])}
       about={`${id} ${type}`}
-      back={{ label: 'Back to the findings', href: '/check' }}
+      back={{ label: t`Back to Check`, href: '/check' }}
       foot={
         <View style={[styles.foot, { borderColor: palette.line, backgroundColor: palette.ground }]}>
           <Leave finding={brief ?? null} left={left?.left ?? null} code={code} onDone={back} />
           <Text variant="bodyMedium" numberOfLines={1} style={styles.chosen}>
             {chosen && tellFix(chosen.fix, id, codes.shortcutOf).label}
           </Text>
-          {chosen && <LatchButton label="Do this" icon="check" onPress={() => void apply(chosen)} />}
+          {chosen && <LatchButton label={t`Fix it`} icon="check" onPress={() => void apply(chosen)} />}
         </View>
       }
     >
       <FindingHead finding={shown} codes={codes} />
       {state.phase === 'failed' && (
         <View role="alert" style={styles.also}>
-          <Text variant="bodyMedium" style={[styles.title, { color: palette.alarm }]}>
-            The check has stopped by itself: neither evidence nor fixes are to be had.
-          </Text>
-          <Button mode="outlined" onPress={() => client.restart()} contentStyle={styles.tall}>
-            Start it again
-          </Button>
+          <Text
+            variant="bodyMedium"
+            style={[styles.title, { color: palette.alarm }]}
+          >{t`The check has stopped, so there’s nothing to show here.`}</Text>
+          <Button mode="outlined" onPress={() => client.restart()} contentStyle={styles.tall}>{t`Start again`}</Button>
         </View>
       )}
       {wasRenewed && (
-        <Text role="status" variant="bodyMedium" style={{ color: palette.inkSoft }}>
-          The list has changed meanwhile; this was worked out anew.
-        </Text>
+        <Text
+          role="status"
+          variant="bodyMedium"
+          style={{ color: palette.inkSoft }}
+        >{t`Your list changed, so this was checked again.`}</Text>
       )}
-      {left && (
-        <Text variant="bodyMedium">
-          <Text style={STRONG}>Left as it is: </Text>
-          {left.left.reason}
-        </Text>
-      )}
+      {left && <Text variant="bodyMedium">{t`Ignored: ${{ reason: left.left.reason }}`}</Text>}
 
-      <PartHeading number={isGuided ? 1 : null} title="Why" hint="This is the evidence. Nothing is found without it." />
-      {finding ? <Evidence finding={finding} codes={codes} /> : <Text variant="bodyMedium">Looking it up…</Text>}
+      <PartHeading number={isGuided ? 1 : null} title={t`Why`} hint={t`This is what was found.`} />
+      {finding ? <Evidence finding={finding} codes={codes} /> : <Text variant="bodyMedium">{t`Loading…`}</Text>}
 
-      <PartHeading
-        number={isGuided ? 2 : null}
-        title="What would help"
-        hint="Each was tried on your list. Choose one and see what it changes."
-      />
+      <PartHeading number={isGuided ? 2 : null} title={t`Ways to fix it`} hint={t`Pick one to see what it changes.`} />
       <Fixes
         about={id}
         fixes={finding ? fixes : undefined}
@@ -117,9 +111,7 @@ export default function FindingPage({ id, type, isGuided }: FindingPageProps) {
           icon="pencil"
           contentStyle={styles.tall}
           onPress={() => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
-        >
-          Open {code} itself
-        </Button>
+        >{t`Open “${code}”`}</Button>
       </View>
     </DetailPage>
   );

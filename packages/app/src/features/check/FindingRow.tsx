@@ -1,3 +1,4 @@
+import { i18n } from '@lingui/core';
 import type { Brief } from '@yellow-latch/core/clash';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
@@ -28,7 +29,7 @@ export const FindingRow = memo(function FindingRow({ finding, codeOf, isOpen, no
   const sentence = tellFinding(finding, code, codeOf);
   return (
     <PressLink
-      aria-label={`${code}, ${SEVERITY_WORDS[finding.severity]}: ${sentence}${note ? ` ${note}` : ''}`}
+      aria-label={[`${code}, ${i18n._(SEVERITY_WORDS[finding.severity])}: ${sentence}`, note].filter(Boolean).join(' ')}
       aria-current={isOpen ? 'true' : undefined}
       onPress={() => router.navigate(pathOf(finding))}
       style={[styles.row, isOpen && { backgroundColor: palette.surface }]}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Fix, TriedFix } from '@yellow-latch/core/clash';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -28,21 +29,15 @@ interface FixesProps {
 /** What may be done about a finding, one to choose; the chosen one shows what it changes. */
 export function Fixes({ about, fixes, chosen, onChoose, codes, isGuided }: FixesProps) {
   if (!fixes) {
-    return (
-      <Text role="status" variant="bodyMedium">
-        Trying what helps…
-      </Text>
-    );
+    return <Text role="status" variant="bodyMedium">{t`Looking for fixes…`}</Text>;
   }
   if (fixes.length === 0) {
     return (
-      <Text variant="bodyMedium">
-        Nothing that can be done from here would cure it. Open the shortcut, or leave it with a reason.
-      </Text>
+      <Text variant="bodyMedium">{t`There’s no quick fix. Open the shortcut and change it, or ignore this.`}</Text>
     );
   }
   return (
-    <View role="radiogroup" aria-label="What would help" style={styles.all}>
+    <View role="radiogroup" aria-label={t`Ways to fix it`} style={styles.all}>
       {fixes.map((tried) => (
         <FixChoice
           key={JSON.stringify(tried.fix)}
@@ -82,31 +77,24 @@ function FixChoice({ about, tried: { fix, cures, comparison }, isChosen, onChoos
       <Tick
         role="radio"
         isOn={isChosen}
-        label={`${label}. ${hint}${cures === 'partly' ? ' Helps in part.' : ''}`}
+        label={[`${label}. ${hint}`, ...(cures === 'partly' ? [t`Helps a little`] : [])].join('. ')}
         onPress={onChoose}
         style={styles.line}
       >
         <View style={styles.words}>
           <View style={styles.label}>
-            {fix.type === 'other code' ? (
-              <>
-                <Text style={styles.name}>Type</Text>
-                <CodePlate code={fix.code} />
-              </>
-            ) : (
-              <Text style={styles.name}>{label}</Text>
-            )}
+            {fix.type === 'other code' ? <CodePlate code={fix.code} /> : <Text style={styles.name}>{label}</Text>}
           </View>
           <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
             {hint}
           </Text>
         </View>
-        {cures === 'partly' && <Text variant="bodySmall">in part</Text>}
+        {cures === 'partly' && <Text variant="bodySmall">{t`Helps a little`}</Text>}
         {brings && <LatchGlyph verdict="risky" size={20} />}
       </Tick>
       {isChosen && (
         <View style={styles.preview} role="status">
-          {isGuided && <Text variant="bodyMedium">This is what it would change; one tap takes it back.</Text>}
+          {isGuided && <Text variant="bodyMedium">{t`This is what changes. You can undo it.`}</Text>}
           {tellFigures(comparison).map((line) => (
             <Text key={line} variant="bodyMedium" style={STRONG}>
               {line}
@@ -125,7 +113,7 @@ function FixChoice({ about, tried: { fix, cures, comparison }, isChosen, onChoos
               <View key={`${finding.type} ${finding.shortcuts[0]}`} style={styles.came}>
                 <LatchGlyph verdict={finding.severity} size={20} />
                 <Text variant="bodyMedium" style={styles.words}>
-                  New: {tellFinding(finding, code, codeOf)}
+                  {t`New: ${{ finding: tellFinding(finding, code, codeOf) }}`}
                 </Text>
               </View>
             );

@@ -4,6 +4,7 @@ import { Text } from 'react-native-paper';
 import { STRONG } from '@/look/fonts';
 import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
+import { tellCount } from '@/wording/format';
 
 interface GroupHeadingProps {
   title: string;
@@ -30,7 +31,7 @@ export function GroupHeading({ title, count, isOpen, onToggle }: GroupHeadingPro
         </Text>
         <View style={[styles.rule, { backgroundColor: palette.line }]} />
         <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-          {count.toLocaleString('en')}
+          {tellCount(count)}
         </Text>
       </Pressable>
     </View>

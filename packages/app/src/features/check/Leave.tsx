@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Brief } from '@yellow-latch/core/clash';
 import { LIMITS, type IgnoredFinding } from '@yellow-latch/core/model';
 import { ignoring, lookingAgain } from '@yellow-latch/replica/commands/findings';
@@ -10,6 +11,7 @@ import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
 import { useCommand } from '@/frame/replica/useCommand';
+import { tellTooLong } from '@/parts/kinds';
 
 interface LeaveProps {
   /** The finding if it is open, to leave it. */
@@ -30,26 +32,32 @@ export function Leave({ finding, left, code, onDone }: LeaveProps) {
     setOpen(false);
     await run(
       ignoring({ shortcutId: finding.shortcuts[0]!, finding: finding.type, about: finding.about, reason }),
-      `${code} is left as it is.`,
+      t`Ignored for “${code}”.`,
     );
     onDone();
   };
-  const takeUp = (record: IgnoredFinding) => run(lookingAgain(record), `${code} is looked at again.`);
+  const takeUp = (record: IgnoredFinding) => run(lookingAgain(record), t`“${code}” is checked again.`);
   if (left) {
     return (
-      <Button mode="text" icon="undo" contentStyle={styles.tall} onPress={() => void takeUp(left)}>
-        Take it up again
-      </Button>
+      <Button
+        mode="text"
+        icon="undo"
+        contentStyle={styles.tall}
+        onPress={() => void takeUp(left)}
+      >{t`Stop ignoring`}</Button>
     );
   }
   const reason = own.trim();
   const isLong = Array.from(reason).length > LIMITS.reasonClusters;
   return (
     <>
-      <Button mode="text" contentStyle={styles.tall} disabled={!finding} onPress={() => setOpen(true)}>
-        Leave it…
-      </Button>
-      <Sheet title={`Why leave ${code} as it is?`} isOpen={isOpen} onClose={() => setOpen(false)}>
+      <Button
+        mode="text"
+        contentStyle={styles.tall}
+        disabled={!finding}
+        onPress={() => setOpen(true)}
+      >{t`Ignore this`}</Button>
+      <Sheet title={t`Why ignore this?`} isOpen={isOpen} onClose={() => setOpen(false)}>
         <ScrollView contentContainerStyle={styles.body}>
           {(finding ? reasonsFor(finding.type) : []).map((text) => (
             <Pressable key={text} role="button" onPress={() => void leave(text)} style={styles.reason}>
@@ -57,18 +65,16 @@ export function Leave({ finding, left, code, onDone }: LeaveProps) {
             </Pressable>
           ))}
           <Field
-            label="Or in your own words"
+            label={t`Or in your own words`}
             value={own}
             onChangeText={setOwn}
             onBlur={() => {}}
             onSubmit={() => reason !== '' && !isLong && void leave(reason)}
-            error={isLong ? `At most ${LIMITS.reasonClusters} characters are kept. Shorten it.` : undefined}
+            error={isLong ? tellTooLong(LIMITS.reasonClusters) : undefined}
           />
           <View style={styles.foot}>
-            <Button mode="text" contentStyle={styles.tall} onPress={() => setOpen(false)}>
-              Not now
-            </Button>
-            {reason !== '' && !isLong && <LatchButton label="Leave it so" onPress={() => void leave(reason)} />}
+            <Button mode="text" contentStyle={styles.tall} onPress={() => setOpen(false)}>{t`Not now`}</Button>
+            {reason !== '' && !isLong && <LatchButton label={t`Ignore`} onPress={() => void leave(reason)} />}
           </View>
         </ScrollView>
       </Sheet>

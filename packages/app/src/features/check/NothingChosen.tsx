@@ -1,3 +1,5 @@
+import { i18n } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -5,10 +7,10 @@ import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
 
 const VERDICTS = [
-  ['breaks', 'It does not expand on one of your devices, or expands by mistake every few pages.'],
-  ['risky', 'It fires by mistake now and then, or gives something away.'],
-  ['note', 'It works; there is something worth knowing.'],
-  ['safe', 'No word, link, device or other code gets in its way.'],
+  ['breaks', msg`Needs fixing: it doesn’t expand on one of your devices, or often expands by mistake.`],
+  ['risky', msg`Risky: it expands by mistake now and then, or gives something away.`],
+  ['note', msg`Safe, with a note: it works, and there’s something to know.`],
+  ['safe', msg`Safe: no word, link, device or other code gets in the way.`],
 ] as const;
 
 /** Beside the findings while none is open: what the glyphs mean. */
@@ -16,15 +18,13 @@ export function NothingChosen() {
   const palette = usePalette();
   return (
     <View style={styles.page}>
-      <Text variant="titleLarge" role="heading" aria-level={2}>
-        Choose a finding
-      </Text>
-      <Text variant="bodyLarge">You see why it was found, and what would cure it, tried before you decide.</Text>
+      <Text variant="titleLarge" role="heading" aria-level={2}>{t`Pick a finding`}</Text>
+      <Text variant="bodyLarge">{t`You see why it’s there and how to fix it.`}</Text>
       {VERDICTS.map(([verdict, meaning]) => (
         <View key={verdict} style={styles.line}>
           <LatchGlyph verdict={verdict} size={32} />
           <Text variant="bodyMedium" style={[styles.meaning, { color: palette.inkSoft }]}>
-            {meaning}
+            {i18n._(meaning)}
           </Text>
         </View>
       ))}

@@ -1,33 +1,34 @@
+import { t } from '@lingui/core/macro';
 import { DEVICE_PROFILES } from '@yellow-latch/core/fit';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { languageChoices } from '@/parts/languages';
 import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
 import { Tick } from '@/look/Tick';
 import { useList } from '@/frame/replica/ReplicaProvider';
 import { useChoose } from '@/frame/replica/useChoose';
+import { deviceLabel } from '@/answers/audit/sentences';
 
-import { LANGUAGES as NAMES } from '@yellow-latch/language/languages';
-
-const LANGUAGES = Object.entries(NAMES);
-const DEVICES = Object.values(DEVICE_PROFILES).map(({ id, name }) => [id, name] as const);
+const languageOptions = () => languageChoices([]).map(({ value, label }) => [value, label] as const);
+const deviceOptions = () => Object.keys(DEVICE_PROFILES).map((id) => [id, deviceLabel(id)] as const);
 
 /** The languages a person writes in and the devices they type on, of the whole list. */
 export function ProvedAgainst({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   const { languages, devices } = useList();
   const choose = useChoose();
   return (
-    <Sheet title="Proved against" isOpen={isOpen} onClose={onClose}>
+    <Sheet title={t`What to check for`} isOpen={isOpen} onClose={onClose}>
       <ScrollView contentContainerStyle={styles.body}>
-        <Text variant="bodyMedium">The languages you write in, each as much as the others:</Text>
-        <Several all={LANGUAGES} chosen={languages} onChange={(next) => void choose({ languages: next })} />
-        <Text variant="bodyMedium">The devices you type on:</Text>
-        <Several all={DEVICES} chosen={devices} onChange={(next) => void choose({ devices: next })} />
+        <Text variant="bodyMedium">{t`Languages you write in`}</Text>
+        <Several all={languageOptions()} chosen={languages} onChange={(next) => void choose({ languages: next })} />
+        <Text variant="bodyMedium">{t`Devices you type on`}</Text>
+        <Several all={deviceOptions()} chosen={devices} onChange={(next) => void choose({ devices: next })} />
       </ScrollView>
       <View style={styles.foot}>
-        <LatchButton label="Done" onPress={onClose} />
+        <LatchButton label={t`Done`} onPress={onClose} />
       </View>
     </Sheet>
   );

@@ -1,15 +1,15 @@
+import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, ProgressBar, Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
 import type { AuditResult } from '@/answers/audit/client';
-import { counted } from '@/answers/audit/sentences';
 import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
-import { languageName } from '@/parts/languages';
+import { languageName, tellList, tellMoment } from '@/wording/format';
 import { ProvedAgainst } from './ProvedAgainst';
 
 /** How far the proof is, against what and when it was made, and what could not be checked. */
@@ -22,48 +22,49 @@ export function ProvedLine() {
   if (phase === 'failed') {
     return (
       <View role="alert" style={styles.block}>
-        <Text variant="bodyMedium" style={{ color: palette.alarm }}>
-          The check has stopped by itself twice running. Your list is not touched by that.
-        </Text>
-        <Button mode="outlined" onPress={() => client.restart()} style={styles.button} contentStyle={styles.tall}>
-          Start it again
-        </Button>
+        <Text
+          variant="bodyMedium"
+          style={{ color: palette.alarm }}
+        >{t`The check stopped twice. Your list is safe.`}</Text>
+        <Button
+          mode="outlined"
+          onPress={() => client.restart()}
+          style={styles.button}
+          contentStyle={styles.tall}
+        >{t`Start again`}</Button>
       </View>
     );
   }
   const unchecked = result?.unchecked ?? [];
+  const told = tellChecked(shortcuts.length, phase === 'working' ? null : result);
   return (
     <View style={styles.block}>
       {wasRestarted && phase === 'working' && (
-        <Text role="alert" variant="bodyMedium">
-          The check stopped by itself and was started again.
-        </Text>
+        <Text role="alert" variant="bodyMedium">{t`The check stopped and was started again.`}</Text>
       )}
       <Pressable
         role="button"
         aria-haspopup="dialog"
-        aria-label="Proved against: choose languages and devices"
+        aria-label={t`${told} Choose languages and devices`}
         onPress={() => setChoosing(true)}
         style={styles.line}
       >
         <View role="status" style={styles.told}>
           <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-            {tellProved(shortcuts.length, phase === 'working' ? null : result)}
+            {told}
           </Text>
         </View>
         <Icon name="chevron-down" size={18} color={palette.inkSoft} />
       </Pressable>
       {phase === 'working' && (
-        <ProgressBar progress={progress} color={palette.ink} aria-label="How far the proof is" style={styles.bar} />
+        <ProgressBar progress={progress} color={palette.ink} aria-label={t`Checking`} style={styles.bar} />
       )}
       {unchecked.length > 0 && (
         <View role="alert" style={styles.line}>
           <Text variant="bodyMedium" style={[styles.told, { color: palette.alarm }]}>
-            Not checked, since it could not be loaded: {unchecked.join(', ')}.
+            {t`Not checked, because it didn’t load: ${{ what: tellList(unchecked.map(tellUnchecked)) }}.`}
           </Text>
-          <Button mode="text" onPress={() => client.restart()} contentStyle={styles.tall}>
-            Try again
-          </Button>
+          <Button mode="text" onPress={() => client.restart()} contentStyle={styles.tall}>{t`Try again`}</Button>
         </View>
       )}
       <ProvedAgainst isOpen={isChoosing} onClose={() => setChoosing(false)} />
@@ -71,17 +72,17 @@ export function ProvedLine() {
   );
 }
 
-function tellTime(at: number): string {
-  const isToday = new Date(at).toDateString() === new Date().toDateString();
-  const clock = new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
-  return isToday ? clock : `${new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}, ${clock}`;
+function tellUnchecked(what: string): string {
+  return what === 'look-alikes' ? t`characters that look alike` : languageName(what);
 }
 
-function tellProved(count: number, result: AuditResult | null): string {
-  if (count === 0) return 'The list is empty: there is nothing to prove.';
-  if (!result) return `Proving ${counted(count, 'shortcut')}…`;
-  const languages = result.languages.map(languageName).join(', ');
-  return `Proved at ${tellTime(result.at)} against ${languages} on ${counted(result.devices.length, 'device')}`;
+function tellChecked(count: number, result: AuditResult | null): string {
+  if (count === 0) return t`Nothing to check yet: your list is empty.`;
+  if (!result) return plural(count, { one: 'Checking # shortcut…', other: 'Checking # shortcuts…' });
+  const when = tellMoment(result.at);
+  const languages = tellList(result.languages.map(languageName));
+  const devices = plural(result.devices.length, { one: 'your device', other: 'your # devices' });
+  return t`Checked at ${when} for ${languages} and ${devices}.`;
 }
 
 const styles = StyleSheet.create({

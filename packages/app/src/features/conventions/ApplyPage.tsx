@@ -1,12 +1,13 @@
+import { plural, t } from '@lingui/core/macro';
 import { planRecodes, type CannotRecode, type Recode } from '@yellow-latch/core/convention/plan';
 import { MarkSchema } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
+import type { ConventionFields } from '@yellow-latch/core/model';
 import { FlatList, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { DetailPage } from '@/frame/DetailPage';
-import { counted } from '@/answers/audit/sentences/words';
 import { useAnswer } from '@/answers/effort/useAnswer';
 import { tellMark } from '@/answers/effort/words';
 import { STRONG } from '@/look/fonts';
@@ -40,7 +41,7 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
   const [keepsOld, setKeepsOld] = useState(true);
   const scope = useMemo(() => scopeOf(scopeText), [scopeText]);
   const mark = useMemo(() => MarkSchema.safeParse({ place, marker }).data ?? null, [place, marker]);
-  const capitals = isSmall ? 'small' : 'as they are';
+  const capitals: ConventionFields['capitals'] = isSmall ? 'small' : 'as they are';
   // What was ticked out keeps its row, with what it would have been.
   const { plan, rows } = useMemo(() => {
     if (!mark) return { plan: null, rows: [] };
@@ -67,9 +68,9 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
   if (!mark || !plan) {
     return (
       <DetailPage
-        title="There is no such marker"
+        title={t`This marker doesn’t exist`}
         about="gone"
-        back={{ label: 'Back to the conventions', href: '/check/conventions' }}
+        back={{ label: t`Back to Markers`, href: '/check/conventions' }}
       ></DetailPage>
     );
   }
@@ -86,14 +87,14 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
       conventions,
       keepsOld ? keptUntil() : null,
     );
-    await run(command, `${counted(plan.recodes.length, 'code has', 'codes have')} ${tellMark(mark)} now.`);
+    await run(command, plural(plan.recodes.length, { one: 'Changed # code.', other: 'Changed # codes.' }));
     back();
   };
   return (
     <DetailPage
-      title={`What would change: ${tellMark(mark)}`}
+      title={t`What changes: ${{ marker: tellMark(mark) }}`}
       about={`${place} ${marker}`}
-      back={{ label: 'Back to the conventions', href: '/check/conventions' }}
+      back={{ label: t`Back to Markers`, href: '/check/conventions' }}
       hasOwnScroll
     >
       <FlatList<Row>
@@ -104,31 +105,36 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
         ListHeaderComponent={
           <View style={styles.head}>
             <Text variant="bodyMedium">
-              For {tellScope(scope, sets)}.{' '}
               {[
-                plan.fitting.length > 0 ? `${counted(plan.fitting.length, 'code has', 'codes have')} it already.` : '',
-                plan.exempt.length > 0
-                  ? `${counted(plan.exempt.length, 'code')} of signs or corrections ${plan.exempt.length === 1 ? 'stays as it is' : 'stay as they are'}.`
-                  : '',
-              ]
-                .filter((part) => part !== '')
-                .join(' ')}
+                `${tellScope(scope, sets)}.`,
+                ...(plan.fitting.length > 0
+                  ? [plural(plan.fitting.length, { one: '# code has it already.', other: '# codes have it already.' })]
+                  : []),
+                ...(plan.exempt.length > 0
+                  ? [
+                      plural(plan.exempt.length, {
+                        one: '# symbol or correction stays as it is.',
+                        other: '# symbols and corrections stay as they are.',
+                      }),
+                    ]
+                  : []),
+              ].join(' ')}
             </Text>
             <Tick role="checkbox" isOn={keepsOld} onPress={() => setKeepsOld(!keepsOld)}>
               <View style={styles.title}>
-                <Text variant="bodyLarge">Old codes go on working for four weeks</Text>
-                <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-                  In Write, where each tells its new one.
-                </Text>
+                <Text variant="bodyLarge">{t`Old codes still work for four weeks`}</Text>
+                <Text
+                  variant="bodySmall"
+                  style={{ color: palette.inkSoft }}
+                >{t`In Write. Each one tells you its new code.`}</Text>
               </View>
             </Tick>
             <Tick role="checkbox" isOn={isSmall} onPress={() => setSmall(!isSmall)}>
-              <Text variant="bodyLarge">Codes in small letters</Text>
+              <Text variant="bodyLarge">{t`Codes in lower case`}</Text>
             </Tick>
             <Trial trial={trial} isStale={isStale} recodes={plan.recodes} />
             <Text variant="titleMedium" role="heading" aria-level={2} style={STRONG}>
-              {counted(plan.recodes.length, 'code')}
-              {except.size > 0 ? `, ${except.size} left out` : ''}
+              {tellChosen(plan.recodes.length, except.size)}
             </Text>
           </View>
         }
@@ -136,7 +142,7 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
           item.type === 'recode' ? (
             <RecodeRow recode={item.recode} isIncluded={item.isIncluded} onToggle={() => toggle(item.recode.id)} />
           ) : (
-            <CannotRow cannot={item.cannot} codeOf={(id) => shortcuts.find((one) => one.id === id)?.code ?? '?'} />
+            <CannotRow cannot={item.cannot} />
           )
         }
       />
@@ -144,18 +150,23 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
         <View style={styles.title} />
         {plan.recodes.length > 0 ? (
           <LatchButton
-            label={`Change ${counted(plan.recodes.length, 'code')}`}
+            label={plural(plan.recodes.length, { one: 'Change # code', other: 'Change # codes' })}
             icon="check"
             onPress={() => void apply()}
           />
         ) : (
-          <Text variant="bodyMedium" style={styles.nothing}>
-            Nothing would change.
-          </Text>
+          <Text variant="bodyMedium" style={styles.nothing}>{t`Nothing changes.`}</Text>
         )}
       </View>
     </DetailPage>
   );
+}
+
+function tellChosen(codes: number, leftOut: number): string {
+  const all = plural(codes, { one: '# code', other: '# codes' });
+  if (leftOut === 0) return all;
+  const without = plural(leftOut, { one: '# left out', other: '# left out' });
+  return t`${all}, ${without}`;
 }
 
 const styles = StyleSheet.create({

@@ -1,4 +1,6 @@
-import type { CannotCompare, Comparison, MarkCost } from '@yellow-latch/core/convention';
+import { plural, t } from '@lingui/core/macro';
+import { tellCount, tellDuration } from '@/wording/format';
+import type { CannotCompare, Comparison, FirstStep, MarkCost } from '@yellow-latch/core/convention';
 import { isInScope, markCode, markKey, mayBeMarked, partsOf, standsApart } from '@yellow-latch/core/convention/mark';
 import type { Mark } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
@@ -7,10 +9,9 @@ import { FlatList, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { DetailPage } from '@/frame/DetailPage';
-import { counted } from '@/answers/audit/sentences/words';
 import { useAnswer } from '@/answers/effort/useAnswer';
 import { useEffortRequest } from '@/answers/effort/useEffortRequest';
-import { tellDuration, tellMark } from '@/answers/effort/words';
+import { tellMark } from '@/answers/effort/words';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
@@ -24,13 +25,14 @@ import { Plot } from './Plot';
 import { scopeChoices, scopeOf } from './scope';
 import { tellFirstStep, tellRecommendation } from './words';
 
-const SORTS = [
-  { value: 'cost', label: 'Least cost first' },
-  { value: 'taps', label: 'Fewest taps first' },
-  { value: 'misfires', label: 'Fewest misfires first' },
-  { value: 'changes', label: 'Fewest changes first' },
-] as const;
-type Sort = (typeof SORTS)[number]['value'];
+const sorts = () =>
+  [
+    { value: 'cost', label: t`Least time first` },
+    { value: 'taps', label: t`Fewest taps first` },
+    { value: 'misfires', label: t`Fewest misfires first` },
+    { value: 'changes', label: t`Fewest changes first` },
+  ] as const;
+type Sort = ReturnType<typeof sorts>[number]['value'];
 
 const MEASURES: Record<Sort, (row: MarkCost) => number> = {
   cost: ({ secondsAWeek }) => secondsAWeek,
@@ -39,10 +41,11 @@ const MEASURES: Record<Sort, (row: MarkCost) => number> = {
   changes: ({ changes }) => changes,
 };
 
-const KINDS = [
-  { value: 'signs', label: 'Signs' },
-  { value: 'all', label: 'Letters too' },
-] as const;
+const kindsOfMarker = () =>
+  [
+    { value: 'signs', label: t`No letters` },
+    { value: 'all', label: t`Letters too` },
+  ] as const;
 
 const AT_FIRST = 12;
 
@@ -79,10 +82,12 @@ export default function ConventionsPage() {
   const firstStep = comparison?.firstStep ?? null;
   return (
     <DetailPage
-      title="Conventions"
+      title={t`Markers`}
       about="conventions"
-      back={{ label: 'Back to the findings', href: '/check' }}
-      actions={<ChoiceChip label="For" value={scopeText} choices={scopeChoices(sets, shortcuts)} onChange={setScope} />}
+      back={{ label: t`Back to Check`, href: '/check' }}
+      actions={
+        <ChoiceChip label={t`For`} value={scopeText} choices={scopeChoices(sets, shortcuts)} onChange={setScope} />
+      }
       hasOwnScroll
     >
       <FlatList<MarkCost>
@@ -108,16 +113,12 @@ export default function ConventionsPage() {
                 {firstStep && (
                   <View style={[styles.card, { borderColor: palette.ink, backgroundColor: palette.surface }]}>
                     <Text variant="titleMedium" role="heading" aria-level={2} style={STRONG}>
-                      Give {counted(firstStep.changes, 'code')} your own marker “{firstStep.mark.marker}”
+                      {tellFirstTitle(firstStep)}
                     </Text>
                     <Text variant="bodyMedium">{tellFirstStep(firstStep)}</Text>
                     <View style={styles.actions}>
                       <LatchButton
-                        label={
-                          firstStep.changes === 1
-                            ? 'See the code'
-                            : `See the ${firstStep.changes.toLocaleString('en')} codes`
-                        }
+                        label={plural(firstStep.changes, { one: 'Show the code', other: 'Show the # codes' })}
                         onPress={() => apply(firstStep.mark)}
                       />
                     </View>
@@ -128,15 +129,18 @@ export default function ConventionsPage() {
                     {recommended ? (
                       <>
                         <View style={styles.line}>
-                          <Text variant="titleMedium" role="heading" aria-level={2} style={STRONG}>
-                            Take {tellMark(recommended.mark)}
-                          </Text>
+                          <Text
+                            variant="titleMedium"
+                            role="heading"
+                            aria-level={2}
+                            style={STRONG}
+                          >{t`Use ${{ marker: tellMark(recommended.mark) }}`}</Text>
                           <CodePlate code={markCode(sample, recommended.mark)} />
                         </View>
                         <Text variant="bodyMedium">{tellRecommendation(comparison)}</Text>
                         <View style={styles.actions}>
                           <LatchButton
-                            label="See what would change"
+                            label={t`See what changes`}
                             isQuiet={firstStep !== null}
                             onPress={() => apply(recommended.mark)}
                           />
@@ -148,9 +152,7 @@ export default function ConventionsPage() {
                   </View>
                 )}
                 <Text role="status" variant="bodySmall" style={{ color: palette.inkSoft }}>
-                  {isStale
-                    ? 'Weighing again…'
-                    : `${comparison.marks.toLocaleString('en')} markers weighed. As they are, your ${counted(comparison.codes, 'code')} cost ${tellDuration(comparison.present.secondsAWeek)} a week.${comparison.present.fromTable > 0 ? ' Some have signs that a keyboard in use lacks.' : ''}`}
+                  {isStale ? t`Comparing again…` : tellCompared(comparison)}
                 </Text>
                 <Plot
                   comparison={comparison}
@@ -158,8 +160,8 @@ export default function ConventionsPage() {
                   chosen={rows.find(({ mark }) => markKey(mark) === openMark) ?? null}
                 />
                 <View style={styles.filters}>
-                  <ChoiceChip label="Order" value={sort} choices={SORTS} onChange={setSort} />
-                  <ChoiceChip label="Markers" value={kinds} choices={KINDS} onChange={setKinds} />
+                  <ChoiceChip label={t`Order`} value={sort} choices={sorts()} onChange={setSort} />
+                  <ChoiceChip label={t`Markers`} value={kinds} choices={kindsOfMarker()} onChange={setKinds} />
                 </View>
               </>
             )}
@@ -181,9 +183,11 @@ export default function ConventionsPage() {
         }}
         ListFooterComponent={
           comparison && !isWhole && rows.length > AT_FIRST ? (
-            <Button mode="text" onPress={() => setWhole(true)} contentStyle={styles.tall}>
-              Show the other {(rows.length - AT_FIRST).toLocaleString('en')}
-            </Button>
+            <Button
+              mode="text"
+              onPress={() => setWhole(true)}
+              contentStyle={styles.tall}
+            >{t`Show ${{ count: tellCount(rows.length - AT_FIRST) }} more`}</Button>
           ) : null
         }
       />
@@ -206,11 +210,23 @@ function sorted(comparison: Comparison | null, sort: Sort, kinds: 'signs' | 'all
 
 /** Why no comparison stands there (yet). */
 function tellNoComparison(answer: object | null | undefined): string {
-  if (answer === undefined) return 'Weighing every marker…';
-  if (answer === null || !('type' in answer)) return 'The check has stopped by itself. Start it again under Check.';
-  return answer.type === 'no codes'
-    ? 'There is nothing here to mark: make some shortcuts first.'
-    : 'Say first which keyboards you use.';
+  if (answer === undefined) return t`Comparing markers…`;
+  if (answer === null || !('type' in answer)) return t`The check has stopped. Open Check to start it again.`;
+  return answer.type === 'no codes' ? t`Add some shortcuts first.` : t`Choose your keyboards first, under Check.`;
+}
+
+function tellFirstTitle({ changes, mark: { marker } }: FirstStep): string {
+  return plural(changes, { one: `Give # code your marker “${marker}”`, other: `Give # codes your marker “${marker}”` });
+}
+
+function tellCompared({ marks, codes, present }: Comparison): string {
+  const time = tellDuration(present.secondsAWeek);
+  const compared = plural(marks, { one: '# marker compared.', other: '# markers compared.' });
+  const cost = plural(codes, {
+    one: `Your # code takes ${time} a week now.`,
+    other: `Your # codes take ${time} a week now.`,
+  });
+  return `${compared} ${cost}`;
 }
 
 const styles = StyleSheet.create({

@@ -1,16 +1,17 @@
+import { plural, t } from '@lingui/core/macro';
+import { tellCount } from '@/wording/format';
 import { markCode, standsApart } from '@yellow-latch/core/convention/mark';
 import type { MarkCost } from '@yellow-latch/core/convention';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { capitalise, counted } from '@/answers/audit/sentences/words';
-import { tellAWeek, tellDuration, tellMark, tellTaps } from '@/answers/effort/words';
+import { titleOfMark } from '@/answers/effort/words';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
 
-import { tellAgainst, tellRow } from './words';
+import { tellAgainst, tellEach, tellWeek } from './words';
 
 interface MarkRowProps {
   row: MarkCost;
@@ -28,34 +29,34 @@ interface MarkRowProps {
 /** A mark in the table: what it costs; opened, what speaks against it, and the way to apply it. */
 export function MarkRow({ row, sample, collide, isOwn, isOpen, onToggle, onApply }: MarkRowProps) {
   const palette = usePalette();
-  const { mark, effort, misfires, changes, space, secondsAWeek, isOnFront } = row;
+  const { mark, changes } = row;
+  const week = isOwn ? t`${{ aWeek: tellWeek(row) }} · your marker` : tellWeek(row);
   const against = tellAgainst(row, collide);
   return (
     <View style={[styles.row, { borderColor: palette.line }, isOpen && { backgroundColor: palette.surface }]}>
-      <Pressable role="button" aria-expanded={isOpen} aria-label={tellRow(row)} onPress={onToggle} style={styles.line}>
-        <View style={styles.plate}>
+      <Pressable
+        role="button"
+        aria-expanded={isOpen}
+        aria-label={`${titleOfMark(mark)}: ${week}. ${tellEach(row)}`}
+        onPress={onToggle}
+        style={styles.line}
+      >
+        <View aria-hidden style={styles.plate}>
           <CodePlate code={markCode(sample, mark)} />
         </View>
         <View style={styles.words}>
-          <Text variant="bodyMedium">
-            <Text style={STRONG}>{tellDuration(secondsAWeek)}</Text> a week{isOwn ? ', most of yours now' : ''}
+          <Text variant="bodyMedium" style={STRONG}>
+            {week}
           </Text>
           <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-            {tellTaps(effort.taps)}, {tellDuration(effort.seconds)} · misfires {tellAWeek(misfires.aWeek)}
+            {tellEach(row)}
           </Text>
         </View>
         {against.length > 0 && <LatchGlyph verdict="risky" size={20} />}
       </Pressable>
       {isOpen && (
         <View style={styles.more}>
-          <Text variant="bodyMedium">
-            {capitalise(tellMark(mark))}: {counted(changes, 'code')} would change; {space.free.toLocaleString('en')} of{' '}
-            {space.of.toLocaleString('en')} short codes are free.
-            {misfires.inOwnText === null
-              ? ''
-              : ` In your own text it would have fired ${counted(Math.round(misfires.inOwnText), 'time')}.`}
-            {isOnFront ? ' Nothing is both quicker and safer.' : ''}
-          </Text>
+          <Text variant="bodyMedium">{tellDetails(row)}</Text>
           {against.map((line) => (
             <View key={line} style={styles.against}>
               <LatchGlyph verdict="risky" size={18} />
@@ -66,15 +67,35 @@ export function MarkRow({ row, sample, collide, isOwn, isOpen, onToggle, onApply
           ))}
           {standsApart(mark) && changes > 0 && (
             <View style={styles.actions}>
-              <Button mode="outlined" onPress={onApply} style={styles.button} contentStyle={styles.tall}>
-                See what would change
-              </Button>
+              <Button
+                mode="outlined"
+                onPress={onApply}
+                style={styles.button}
+                contentStyle={styles.tall}
+              >{t`See what changes`}</Button>
             </View>
           )}
         </View>
       )}
     </View>
   );
+}
+
+/** What else there is to say of a marker, once it is asked about. */
+function tellDetails({ mark, changes, space, misfires, isOnFront }: MarkCost): string {
+  const title = titleOfMark(mark);
+  const changed = plural(changes, { one: '# code changes', other: '# codes change' });
+  const [free, all] = [tellCount(space.free), tellCount(space.of)];
+  const sentences = [t`${title}: ${changed}. ${free} of ${all} short codes are free.`];
+  if (misfires.inOwnText !== null)
+    sentences.push(
+      plural(Math.round(misfires.inOwnText), {
+        one: 'In your own texts it would have misfired # time.',
+        other: 'In your own texts it would have misfired # times.',
+      }),
+    );
+  if (isOnFront) sentences.push(t`Nothing is both quicker and safer.`);
+  return sentences.join(' ');
 }
 
 const styles = StyleSheet.create({

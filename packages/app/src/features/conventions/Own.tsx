@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import { recogniseConventions } from '@yellow-latch/core/convention/recognise';
 import type { ChosenConvention, Shortcut } from '@yellow-latch/core/model';
 import { StyleSheet, View } from 'react-native';
@@ -25,14 +26,16 @@ export function Own({ shortcuts, conventions, onOpen }: OwnProps) {
     <View style={styles.own}>
       <Text variant="bodyLarge">{tellRecognised(recognised)}</Text>
       {strays.length > 0 && (
-        <View style={styles.strays} role="group" aria-label="Codes that stray">
-          <Text variant="bodyMedium">Astray:</Text>
+        <View style={styles.strays} role="group" aria-label={t`Other codes`}>
+          <Text variant="bodyMedium">{t`Others:`}</Text>
           {strays.slice(0, MOST_STRAYS).map(({ id, code }) => (
-            <PressLink key={id} onPress={() => onOpen(id)} aria-label={`Open ${code}`} style={styles.stray}>
+            <PressLink key={id} onPress={() => onOpen(id)} aria-label={t`Open ${code}`} style={styles.stray}>
               <CodePlate code={code} />
             </PressLink>
           ))}
-          {strays.length > MOST_STRAYS && <Text variant="bodyMedium">and {strays.length - MOST_STRAYS} more</Text>}
+          {strays.length > MOST_STRAYS && (
+            <Text variant="bodyMedium">{plural(strays.length - MOST_STRAYS, { other: 'and # more' })}</Text>
+          )}
         </View>
       )}
     </View>

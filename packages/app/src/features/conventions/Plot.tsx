@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Comparison, MarkCost } from '@yellow-latch/core/convention';
 import { frontOf } from '@yellow-latch/core/convention/front';
 import { useState } from 'react';
@@ -5,9 +6,10 @@ import { View, type LayoutChangeEvent } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg, { Circle, G, Line, Polyline, Rect, Text as SvgText } from 'react-native-svg';
 
-import { tellDuration } from '@/answers/effort/words';
+import { titleOfMark } from '@/answers/effort/words';
 import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
+import { tellCount, tellDuration, tellList } from '@/wording/format';
 
 const HEIGHT = 268;
 const LEFT = 44;
@@ -49,16 +51,16 @@ export function Plot({ comparison: { present, recommendation }, rows, chosen }: 
   const steps = ticksOf(from, to);
   return (
     <View onLayout={({ nativeEvent }: LayoutChangeEvent) => setWidth(Math.min(WIDEST, nativeEvent.layout.width))}>
-      <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-        Across: seconds of one use. Upwards: misfires in a week, each step ten times as many. The line joins what
-        nothing beats in both.
-      </Text>
+      <Text
+        variant="bodySmall"
+        style={{ color: palette.inkSoft }}
+      >{t`Further left is quicker to type, further down has fewer misfires a week. The line joins the best markers.`}</Text>
       {width > 0 && (
         <Svg
           width={width}
           height={HEIGHT}
           role="img"
-          aria-label={`${rows.length} marks by effort and misfires; ${front.length} of them are beaten by none`}
+          aria-label={t`${{ count: tellCount(rows.length) }} markers by typing time and misfires. The best are ${{ best: tellList(front.map(({ mark }) => titleOfMark(mark))) }}`}
         >
           {STEPS.map((step) => (
             <G key={step}>
@@ -84,7 +86,7 @@ export function Plot({ comparison: { present, recommendation }, rows, chosen }: 
             textAnchor="end"
             fill={palette.inkSoft}
           >
-            never
+            {t`never`}
           </SvgText>
           {steps.map((step) => (
             <SvgText
@@ -139,9 +141,7 @@ export function Plot({ comparison: { present, recommendation }, rows, chosen }: 
             fontFamily={FACES.strong}
             textAnchor={x(present.effort.seconds) > width - 90 ? 'end' : 'start'}
             fill={palette.alarm}
-          >
-            as it is
-          </SvgText>
+          >{t`now`}</SvgText>
           {named.map((row) => {
             const label = shortMark(row);
             const isLatch = isRecommended(row);

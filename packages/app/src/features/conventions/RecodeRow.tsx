@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { CannotRecode, Recode } from '@yellow-latch/core/convention/plan';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -22,9 +23,7 @@ export function RecodeRow({ recode: { from, to, insteadOf }, isIncluded, onToggl
       <Tick
         role="checkbox"
         isOn={isIncluded}
-        label={
-          isIncluded ? `${from} becomes ${to}${insteadOf ? `, since ${insteadOf} is taken` : ''}` : `${from} stays`
-        }
+        label={isIncluded ? tellRecode(from, to, insteadOf) : t`“${from}” stays`}
         onPress={onToggle}
         style={styles.tick}
       >
@@ -37,21 +36,18 @@ export function RecodeRow({ recode: { from, to, insteadOf }, isIncluded, onToggl
         </View>
       </Tick>
       {isIncluded && insteadOf && (
-        <Text variant="bodySmall" style={[styles.note, { color: palette.inkSoft }]}>
-          {insteadOf} is taken
-        </Text>
+        <Text variant="bodySmall" style={[styles.note, { color: palette.inkSoft }]}>{t`“${insteadOf}” is in use`}</Text>
       )}
     </View>
   );
 }
 
-interface CannotRowProps {
-  cannot: CannotRecode;
-  codeOf: (id: string) => string;
+function tellRecode(from: string, to: string, insteadOf: string | null | undefined): string {
+  return insteadOf ? t`“${from}” becomes “${to}”, because “${insteadOf}” is in use` : t`“${from}” becomes “${to}”`;
 }
 
 /** A code that cannot follow, and why. */
-export function CannotRow({ cannot: { from, to, why }, codeOf }: CannotRowProps) {
+export function CannotRow({ cannot: { from, to, why } }: { cannot: CannotRecode }) {
   const palette = usePalette();
   return (
     <View style={[styles.row, styles.cannot, { borderColor: palette.line }]}>
@@ -61,8 +57,8 @@ export function CannotRow({ cannot: { from, to, why }, codeOf }: CannotRowProps)
       </View>
       <Text variant="bodyMedium" style={styles.why}>
         {why.type === 'in use'
-          ? `stays: ${to} is taken by ${codeOf(why.by)}, and nothing near it is free`
-          : `stays: ${to} would be too long`}
+          ? t`stays, because “${to}” is in use and nothing similar is free`
+          : t`stays, because “${to}” would be too long`}
       </Text>
     </View>
   );

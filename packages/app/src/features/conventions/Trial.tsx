@@ -1,8 +1,9 @@
+import { plural, t } from '@lingui/core/macro';
 import type { Recode } from '@yellow-latch/core/convention/plan';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { tellFigures, tellFinding, tellSideEffects } from '@/answers/audit/sentences';
+import { tellEffects, tellFigures, tellFinding } from '@/answers/audit/sentences';
 import type { TriedCodes } from '@/answers/effort/workerApi';
 import { useCodes } from '@/parts/findings/useCodes';
 import { STRONG } from '@/look/fonts';
@@ -20,7 +21,7 @@ export function Trial({ trial, isStale, recodes }: TrialProps) {
   if (!trial) {
     return (
       <Text role="status" variant="bodyMedium">
-        {trial === null ? 'It could not be tried: the check has stopped by itself.' : 'Trying it on your list…'}
+        {trial === null ? t`The check has stopped. Open Check to start it again.` : t`Checking it on your list…`}
       </Text>
     );
   }
@@ -34,19 +35,18 @@ export function Trial({ trial, isStale, recodes }: TrialProps) {
           {line}
         </Text>
       ))}
-      <Text variant="bodyMedium">
-        {isStale ? 'Trying it again… ' : ''}
-        {tellSideEffects(goneCount, cameCount).replace(' other finding', ' finding').replace(' as well', '')}
-      </Text>
+      <Text variant="bodyMedium">{isStale ? t`Checking again…` : tellEffects(goneCount, cameCount)}</Text>
       {came.map((finding) => (
         <View key={`${finding.type} ${finding.shortcuts[0]}`} style={styles.came}>
           <LatchGlyph verdict={finding.severity} size={20} />
           <Text variant="bodyMedium" style={styles.words}>
-            New: {tellFinding(finding, after(finding.shortcuts[0]!), after)}
+            {t`New: ${{ finding: tellFinding(finding, after(finding.shortcuts[0]!), after) }}`}
           </Text>
         </View>
       ))}
-      {cameCount > came.length && <Text variant="bodyMedium">And {cameCount - came.length} more.</Text>}
+      {cameCount > came.length && (
+        <Text variant="bodyMedium">{plural(cameCount - came.length, { other: 'And # more.' })}</Text>
+      )}
     </View>
   );
 }

@@ -4,7 +4,7 @@ import { recogniseConventions } from '@yellow-latch/core/convention/recognise';
 import type { Mark } from '@yellow-latch/core/model';
 
 import { scopeName, scopeOf, tellScope } from './scope';
-import { tellAgainst, tellRecognised, tellFirstStep, tellRecommendation, tellRow } from './words';
+import { tellAgainst, tellRecognised, tellFirstStep, tellRecommendation, tellEach, tellWeek } from './words';
 
 const one = (code: string) => makeShortcut(code, 'a text');
 const row = (mark: Mark, more: Partial<MarkCost> = {}): MarkCost => ({
@@ -28,17 +28,17 @@ test('scopes stand in addresses by their names; what is not known is the whole l
   }
   expect(scopeOf('')).toEqual({ of: 'list' });
   expect(scopeOf('kind nonsense')).toEqual({ of: 'list' });
-  expect(tellScope({ of: 'set', setId: 'gone' }, [])).toBe('the set that is gone');
+  expect(tellScope({ of: 'set', setId: 'gone' }, [])).toBe('A set that was deleted');
 });
 
 test('conventions are told in a sentence', () => {
   expect(tellRecognised(recogniseConventions([';a1', ';b1', '#c', 'so'].map(one)))).toBe(
-    '2 of 4 codes begin with “;”; the others in 2 other ways.',
+    '2 of 4 codes start with “;”. The others do it in 2 other ways.',
   );
   expect(tellRecognised(recogniseConventions([';a1', 'so'].map(one)))).toBe(
-    '2 codes, and no marker that two of them share.',
+    '2 codes, and no two of them share a marker.',
   );
-  expect(tellRecognised(recogniseConventions([]))).toBe('No code here could carry a marker.');
+  expect(tellRecognised(recogniseConventions([]))).toBe('None of these codes could have a marker.');
 });
 
 test('a recommendation tells what it gains, and where; none says why', () => {
@@ -59,20 +59,22 @@ test('a recommendation tells what it gains, and where; none says why', () => {
     recommendation: { mark: comma, gain: { whole: 180, typing: 60, misfires: 121 }, beatenBy: null },
   };
   expect(tellRecommendation(comparison)).toBe(
-    'It saves 3 min a week: 60 s in typing, 1.5 taps fewer each time; 2 min in misfires, 22 fewer a week. 3 codes would change.',
+    'This saves 3 mins a week. 3 codes change. Typing gets 60 secs quicker, and misfires cost 2 mins less.',
   );
   const hash: Mark = { place: 'before', marker: '#' };
   const own = { ...row(hash), effort: { taps: 6, seconds: 2 }, misfires: { ...row(hash).misfires, aWeek: 1 } };
   const firstStep = { mark: hash, changes: 2, gain: 90 };
-  expect(tellFirstStep(firstStep)).toBe('It saves 90 s a week.');
+  expect(tellFirstStep(firstStep)).toBe('This saves 90 secs a week.');
   expect(tellRecommendation({ ...comparison, rows: [row(comma), own], firstStep })).toMatch(
-    /^It saves another 3 min a week: 60 s in typing, 1 tap fewer each time; 2 min in misfires, 1 fewer a week\./,
+    /^This saves another 3 mins a week\./,
   );
   const beaten = { ...comparison.recommendation!, beatenBy: { mark: hash, why: 'claimed' } } as const;
   expect(tellRecommendation({ ...comparison, recommendation: beaten })).toMatch(
-    /3 codes would change\. .*“#”.* would be quicker and safer, but programs use it\.$/,
+    /3 codes change\. .*“#” before the code would be quicker and safer, but apps already use it\.$/,
   );
-  expect(tellRecommendation({ ...comparison, recommendation: null })).toMatch(/^Nothing is better\./);
+  expect(tellRecommendation({ ...comparison, recommendation: null })).toMatch(
+    /^No other marker would be noticeably better\./,
+  );
 });
 
 test('what speaks against a mark is told, each once', () => {
@@ -93,13 +95,15 @@ test('what speaks against a mark is told, each once', () => {
     0,
   );
   expect(against).toEqual([
-    'The phone and this app: its quotes are changed before it is complete.',
-    '1 code more would be the same as another, and go to one near by.',
-    'A letter or a digit: nobody could see where it ends and the code begins.',
-    'Its codes would expand by mistake 1.8 times a week, and each new one once in 10 weeks.',
+    'Phone and This app: its quotes get curled before you finish it.',
+    '1 code would clash with another and get a similar one.',
+    'It’s a letter or digit: you couldn’t see where the marker ends and the code starts.',
+    'Its codes would expand by mistake about 2 times a week, and each new one about every 2 months.',
   ]);
   expect(tellAgainst(row({ place: 'before', marker: ',' }, { collisions: 1 }), 1)).toEqual([]);
-  expect(tellRow(row({ place: 'before', marker: ',' }))).toBe(
-    '“,” before: 5 taps, 1.7 s each time; misfires practically never; 3 codes would change; 2 min a week',
-  );
+  const comma = row({ place: 'before', marker: ',' });
+  expect([tellWeek(comma), tellEach(comma)]).toEqual([
+    '2 mins a week',
+    '5 taps, 1.7 secs · misfires practically never',
+  ]);
 });

@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { KINDS, type Kind, type Scope, type Shortcut, type ShortcutSet } from '@yellow-latch/core/model';
 
 import type { ChoiceOption } from '@/look/ChoiceSheet';
+import { kindName } from '@/parts/kinds';
 
 /** A scope as it stands in addresses and choices. */
 export function scopeName(scope: Scope): string {
@@ -21,14 +23,20 @@ export function scopeOf(name: string): Scope {
 export function scopeChoices(sets: readonly ShortcutSet[], shortcuts: readonly Shortcut[]): ChoiceOption<string>[] {
   const kinds = KINDS.filter((kind) => shortcuts.some((shortcut) => shortcut.kind === kind));
   return [
-    { value: 'list', label: 'The whole list' },
-    ...sets.map(({ id, name }) => ({ value: `set ${id}`, label: `Set: ${name}` })),
-    ...kinds.map((kind) => ({ value: `kind ${kind}`, label: `Kind: ${kind}` })),
+    { value: 'list', label: t`The whole list` },
+    ...sets.map(({ id, name }) => ({ value: `set ${id}`, label: t`Set: ${name}` })),
+    ...kinds.map((kind) => ({ value: `kind ${kind}`, label: ofKind(kind) })),
   ];
 }
 
+function ofKind(kind: Kind): string {
+  const name = kindName(kind);
+  return t`Kind: ${name}`;
+}
+
 export function tellScope(scope: Scope, sets: readonly ShortcutSet[]): string {
-  if (scope.of === 'list') return 'the whole list';
-  if (scope.of === 'kind') return `all of the kind ${scope.kind}`;
-  return `the set ${sets.find(({ id }) => id === scope.setId)?.name ?? 'that is gone'}`;
+  if (scope.of === 'list') return t`The whole list`;
+  if (scope.of === 'kind') return ofKind(scope.kind);
+  const name = sets.find(({ id }) => id === scope.setId)?.name;
+  return name === undefined ? t`A set that was deleted` : t`Set: ${name}`;
 }

@@ -1,100 +1,132 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, plural, t } from '@lingui/core/macro';
 import type { Comparison, FirstStep, MarkCost, Recognised, Recommendation } from '@yellow-latch/core/convention';
 import type { Mark } from '@yellow-latch/core/model';
 import { isOftenMistaken } from '@yellow-latch/core/convention/comparison';
 
-import { TRAPS } from '@/answers/audit/sentences/finding';
-import { capitalise, counted, deviceNames, tellNumber } from '@/answers/audit/sentences/words';
-import { tellAWeek, tellDuration, tellMark, tellTaps } from '@/answers/effort/words';
+import { tellClaim, tellTrap } from '@/answers/audit/sentences';
+import { tellHowOften } from '@/answers/audit/sentences/words';
+import { tellTaps, titleOfMark } from '@/answers/effort/words';
+import { tellCount, tellDuration } from '@/wording/format';
 
-const PLACES = {
-  before: 'begin with',
-  after: 'end with',
-  both: 'stand between',
-  doubled: 'begin with a doubled letter',
-  bare: 'have no marker',
-} as const;
-
-/** The conventions of a list in a sentence: “51 of 59 codes begin with “;””. */
+/** The conventions of a list in a sentence: “51 of 59 codes start with “;””. */
 export function tellRecognised({ of, main, marks }: Recognised): string {
-  if (of === 0) return 'No code here could carry a marker.';
-  if (!main) return `${counted(of, 'code')}, and no marker that two of them share.`;
-  const { place, marker } = main.mark;
+  if (of === 0) return t`None of these codes could have a marker.`;
+  if (!main) return t`${plural(of, { one: '# code', other: '# codes' })}, and no two of them share a marker.`;
+  const sentence = tellMain(main.ids.length, of, main.mark);
   const rest = marks.length - 1;
-  const others = rest === 0 ? '' : `; the others in ${rest === 1 ? 'another way' : `${rest} other ways`}`;
-  return `${main.ids.length.toLocaleString('en')} of ${counted(of, 'code')} ${PLACES[place]}${marker === '' ? '' : ` “${marker}”`}${others}.`;
+  if (rest === 0) return sentence;
+  const others = plural(rest, { one: 'The others do it another way.', other: 'The others do it in # other ways.' });
+  return `${sentence} ${others}`;
+}
+
+function tellMain(count: number, of: number, { place, marker }: Mark): string {
+  const some = tellCount(count);
+  const all = plural(of, { one: '# code', other: '# codes' });
+  switch (place) {
+    case 'before':
+      return t`${some} of ${all} start with “${marker}”.`;
+    case 'after':
+      return t`${some} of ${all} end with “${marker}”.`;
+    case 'both':
+      return t`${some} of ${all} have “${marker}” on both sides.`;
+    case 'doubled':
+      return t`${some} of ${all} start with a doubled letter.`;
+    case 'bare':
+      return t`${some} of ${all} have no marker.`;
+  }
 }
 
 /** What it gains to give the marker that most codes have to the others. */
 export function tellFirstStep({ gain }: FirstStep): string {
-  return `It saves ${tellDuration(gain)} a week.`;
+  const time = tellDuration(gain);
+  return t`This saves ${time} a week.`;
 }
 
-/** Why a mark is recommended, or why none is. */
+/** Why a marker is recommended, or why none is. */
 export function tellRecommendation({ recommendation, firstStep, present, rows }: Comparison): string {
-  if (!recommendation)
-    return `Nothing is better. Your codes as they are cost ${tellDuration(present.secondsAWeek)} a week, and no sound marker would cost noticeably less.`;
-  const rowOf = (wanted: Mark) => rows.find(({ mark }) => mark.place === wanted.place && mark.marker === wanted.marker);
-  const row = rowOf(recommendation.mark);
-  const base = (firstStep && rowOf(firstStep.mark)) ?? present;
-  const taps = base.effort.taps - (row?.effort.taps ?? 0);
-  const fewer = base.misfires.aWeek - (row?.misfires.aWeek ?? 0);
-  const { whole, typing, misfires } = recommendation.gain;
-  // What comes to less than half a second is left out.
-  const parts = [
-    Math.abs(typing) >= 0.5 &&
-      `${tellGain(typing)} in typing${Math.abs(taps) >= 0.05 ? `, ${tellTaps(Math.abs(taps))} ${taps > 0 ? 'fewer' : 'more'} each time` : ''}`,
-    Math.abs(misfires) >= 0.5 &&
-      `${tellGain(misfires)} in misfires${Math.abs(fewer) >= 0.05 ? `, ${tellNumber(Math.abs(fewer))} ${fewer > 0 ? 'fewer' : 'more'} a week` : ''}`,
-  ].filter((part) => part !== false);
-  return `It saves ${firstStep ? 'another ' : ''}${tellDuration(whole)} a week: ${parts.join('; ')}. ${counted(row?.changes ?? 0, 'code')} would change.${tellBeaten(recommendation)}`;
+  if (!recommendation) {
+    const time = tellDuration(present.secondsAWeek);
+    return t`No other marker would be noticeably better. Your codes cost you ${time} a week now.`;
+  }
+  const row = rows.find(
+    ({ mark }) => mark.place === recommendation.mark.place && mark.marker === recommendation.mark.marker,
+  );
+  const time = tellDuration(recommendation.gain.whole);
+  const changes = plural(row?.changes ?? 0, { one: '# code changes', other: '# codes change' });
+  const saving = firstStep
+    ? t`This saves another ${time} a week. ${changes}.`
+    : t`This saves ${time} a week. ${changes}.`;
+  return [saving, tellTyping(recommendation), tellBeaten(recommendation)].filter((part) => part !== '').join(' ');
 }
 
-const WHY_NOT: Record<NonNullable<Recommendation['beatenBy']>['why'], string> = {
-  letters: 'you could not see where a code begins',
-  claimed: 'programs use it',
-  device: 'one of your devices changes it',
-  'same codes': 'two codes would be the same',
-  misfires: 'its codes would expand by mistake too often',
-  'no room': 'it leaves no room for new codes',
-  changes: 'more codes would change',
+/** From what the gain comes; what is less than half a second is left out. */
+function tellTyping({ gain: { typing, misfires } }: Recommendation): string {
+  const typed = tellDuration(Math.abs(typing));
+  const mistaken = tellDuration(Math.abs(misfires));
+  const hasTyping = Math.abs(typing) >= 0.5;
+  const hasMisfires = Math.abs(misfires) >= 0.5;
+  if (hasTyping && hasMisfires) {
+    if (typing > 0 && misfires > 0) return t`Typing gets ${typed} quicker, and misfires cost ${mistaken} less.`;
+    if (typing > 0) return t`Typing gets ${typed} quicker, but misfires cost ${mistaken} more.`;
+    return t`Misfires cost ${mistaken} less, but typing takes ${typed} longer.`;
+  }
+  if (hasTyping) return t`You save it on typing.`;
+  return hasMisfires ? t`You save it on misfires.` : '';
+}
+
+const WHY_NOT: Record<NonNullable<Recommendation['beatenBy']>['why'], MessageDescriptor> = {
+  letters: msg`you couldn’t see where a code starts`,
+  claimed: msg`apps already use it`,
+  device: msg`one of your devices changes it`,
+  'same codes': msg`two codes would become the same`,
+  misfires: msg`its codes would expand by mistake too often`,
+  'no room': msg`it leaves no room for new codes`,
+  changes: msg`more codes would change`,
 };
 
-/** Why not the mark that is better in both measures, where there is one. */
+/** Why not the marker that is better in both measures, where there is one. */
 function tellBeaten({ beatenBy }: Recommendation): string {
-  return beatenBy === null
-    ? ''
-    : ` ${capitalise(tellMark(beatenBy.mark))} would be quicker and safer, but ${WHY_NOT[beatenBy.why]}.`;
+  if (beatenBy === null) return '';
+  const mark = titleOfMark(beatenBy.mark);
+  const why = i18n._(WHY_NOT[beatenBy.why]);
+  return t`${mark} would be quicker and safer, but ${why}.`;
 }
 
-function tellGain(seconds: number): string {
-  return seconds > 0 ? tellDuration(seconds) : `${tellDuration(-seconds)} lost`;
-}
-
-/** What speaks against a mark, a line each. `collide`: how many codes are the same as others now. */
+/** What speaks against a marker, a line each. `collide`: how many codes are the same as others now. */
 export function tellAgainst(row: MarkCost, collide: number): string[] {
   const { claims, traps, collisions, mark, misfires, ofNewCode } = row;
-  const byClaim = claims
-    .slice(0, 3)
-    .map(({ by, beginning, meaning }) => `${capitalise(by)} take ${beginning.trim()} for ${meaning}.`);
-  const names = new Map(
+  const devicesOf = new Map(
     traps.map(({ trap }) => [trap, traps.filter((one) => one.trap === trap).map(({ device }) => device)]),
   );
-  const byTrap = Array.from(names, ([trap, devices]) => `${capitalise(deviceNames(devices))}: ${TRAPS[trap]}.`);
-  const isLetter = /[\p{L}\p{N}]/u.test(mark.marker);
-  return [
-    ...byClaim,
-    ...byTrap,
-    ...(collisions > collide
-      ? [`${counted(collisions - collide, 'code')} more would be the same as another, and go to one near by.`]
-      : []),
-    ...(isLetter ? ['A letter or a digit: nobody could see where it ends and the code begins.'] : []),
-    ...(isOftenMistaken(row)
-      ? [`Its codes would expand by mistake ${tellAWeek(misfires.aWeek)}, and each new one ${tellAWeek(ofNewCode)}.`]
-      : []),
+  const lines = [
+    ...claims.slice(0, 3).map(tellClaim),
+    ...Array.from(devicesOf, ([trap, devices]) => tellTrap(trap, devices)),
   ];
+  const more = collisions - collide;
+  if (more > 0)
+    lines.push(
+      plural(more, {
+        one: '# code would clash with another and get a similar one.',
+        other: '# codes would clash with others and get similar ones.',
+      }),
+    );
+  if (/[\p{L}\p{N}]/u.test(mark.marker))
+    lines.push(t`It’s a letter or digit: you couldn’t see where the marker ends and the code starts.`);
+  if (isOftenMistaken(row)) {
+    const often = tellHowOften(misfires.aWeek);
+    const oftenNew = tellHowOften(ofNewCode);
+    lines.push(t`Its codes would expand by mistake ${often}, and each new one ${oftenNew}.`);
+  }
+  return lines;
 }
 
-/** A row in one line, for a screen reader. */
-export function tellRow({ mark, effort, misfires, changes, secondsAWeek }: MarkCost): string {
-  return `${capitalise(tellMark(mark))}: ${tellTaps(effort.taps)}, ${tellDuration(effort.seconds)} each time; misfires ${tellAWeek(misfires.aWeek)}; ${counted(changes, 'code')} would change; ${tellDuration(secondsAWeek)} a week`;
+/** What a mark costs in a week. */
+export function tellWeek({ secondsAWeek }: MarkCost): string {
+  return t`${{ time: tellDuration(secondsAWeek) }} a week`;
+}
+
+/** What a mark costs each time, and how often it misfires. */
+export function tellEach({ effort, misfires }: MarkCost): string {
+  return t`${{ taps: tellTaps(effort.taps) }}, ${{ time: tellDuration(effort.seconds) }} · misfires ${{ often: tellHowOften(misfires.aWeek) }}`;
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -10,7 +11,7 @@ import { usePalette } from '@/look/useLook';
 import { useOpened } from '@/frame/replica/ReplicaProvider';
 import { server } from '@yellow-latch/replica/sync/server';
 
-import { tellNotSet } from './words';
+import { tellNotDone } from '@/frame/refusals';
 
 /** The way to delete the whole list, with a way to keep a copy first: it cannot be undone. */
 export function DeleteList() {
@@ -27,7 +28,7 @@ export function DeleteList() {
       await replica.leave('deleted');
       location.replace('/');
     } catch (error) {
-      notify({ text: tellNotSet(error) });
+      notify({ text: tellNotDone(error) });
       setBusy(false);
     }
   };
@@ -39,38 +40,26 @@ export function DeleteList() {
         style={styles.open}
         contentStyle={styles.tall}
         onPress={() => setOpen(true)}
-      >
-        Delete this list…
-      </Button>
-      <Sheet title="Delete this list?" isOpen={isOpen} onClose={() => setOpen(false)}>
+      >{t`Delete this list…`}</Button>
+      <Sheet title={t`Delete this list?`} isOpen={isOpen} onClose={() => setOpen(false)}>
         <View style={styles.sheet}>
-          <Text variant="bodyLarge">
-            All shortcuts, sets and history are deleted from the server and from every device.
-          </Text>
-          <Text variant="bodyLarge" style={STRONG}>
-            You can’t undo this.
-          </Text>
+          <Text variant="bodyLarge">{t`This deletes all shortcuts, sets and history from the server and every device.`}</Text>
+          <Text variant="bodyLarge" style={STRONG}>{t`You can’t undo this.`}</Text>
           <Button
             mode="outlined"
             style={styles.first}
             contentStyle={styles.tall}
             onPress={() => router.navigate('/export')}
-          >
-            Back up first
-          </Button>
+          >{t`Back up first`}</Button>
           <View style={styles.row}>
-            <Button mode="text" contentStyle={styles.tall} onPress={() => setOpen(false)}>
-              Keep it
-            </Button>
+            <Button mode="text" contentStyle={styles.tall} onPress={() => setOpen(false)}>{t`Keep it`}</Button>
             <Button
               mode="outlined"
               disabled={isBusy}
               textColor={palette.alarm}
               contentStyle={styles.tall}
               onPress={() => void deleteIt()}
-            >
-              Delete everywhere
-            </Button>
+            >{t`Delete everywhere`}</Button>
           </View>
         </View>
       </Sheet>

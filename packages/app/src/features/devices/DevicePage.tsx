@@ -1,3 +1,5 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
 import type { DeviceInfo, DeviceSettings, May, SubscribedSets } from '@yellow-latch/core/sync';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -9,7 +11,6 @@ import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
 import { Field } from '@/look/Field';
 import { STRONG } from '@/look/fonts';
-import { tellMoment } from '@/look/moment';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 import { useList, useManages, useOpened, useSyncState } from '@/frame/replica/ReplicaProvider';
@@ -17,7 +18,10 @@ import { server } from '@yellow-latch/replica/sync/server';
 
 import { SignOutSheet } from './SignOutSheet';
 import { devicesIn, useDirectory } from './useDirectory';
-import { tellNotSet, tellStep } from './words';
+import { tellNotDone } from '@/frame/refusals';
+import { tellCount, tellMoment } from '@/wording/format';
+
+import { tellStep } from './words';
 
 /** One device: its name and kind, what it may and takes, and the way out. */
 export function DevicePage({ id }: { id: string }) {
@@ -25,10 +29,10 @@ export function DevicePage({ id }: { id: string }) {
   const { replica } = useOpened();
   const device = directory && devicesIn(directory, replica.state.id).find((one) => one.id === id);
   if (!device) {
-    const waiting = isAway ? 'It is shown when the server is there.' : 'Asking the server…';
+    const waiting = isAway ? t`You’re offline. Connect to see it.` : t`Loading…`;
     return (
-      <DetailPage title={directory ? 'This device is not in the list' : 'A device'} about={id}>
-        <Text variant="bodyLarge">{directory ? 'It was signed out.' : waiting}</Text>
+      <DetailPage title={directory ? t`This device isn’t on your list` : t`Device`} about={id}>
+        <Text variant="bodyLarge">{directory ? t`It was signed out.` : waiting}</Text>
       </DetailPage>
     );
   }
@@ -36,9 +40,9 @@ export function DevicePage({ id }: { id: string }) {
   return <DeviceForm key={id} device={device} others={others} hasSpareKey={directory.spareKey !== null} />;
 }
 
-const MAY_WORDS: Record<May, [label: string, meaning: string]> = {
-  edit: ['Edit', 'It changes the list as this device does.'],
-  use: ['Only use', 'Codes fire and texts are copied there; the list is changed elsewhere.'],
+const MAY_WORDS: Record<May, [label: MessageDescriptor, meaning: MessageDescriptor]> = {
+  edit: [msg`Edit the list`, msg`It can change everything, like this device.`],
+  use: [msg`Only use it`, msg`Codes expand there, but it can’t change the list.`],
 };
 
 function DeviceForm({
@@ -68,13 +72,13 @@ function DeviceForm({
       take(await server.setDevice(self, device.id, settings));
       notify({ text: done });
     } catch (error) {
-      notify({ text: tellNotSet(error) });
+      notify({ text: tellNotDone(error) });
     }
   };
   const rename = () => {
     const next = name.trim();
     if (next === '' || next === device.name) setName(device.name);
-    else void set({ name: next }, `It is called ${next} now.`);
+    else void set({ name: next }, t`Renamed to ${next}.`);
   };
   const toggle = (setId: string | null) => {
     const all = [...sets.map(({ id }) => id), null];
@@ -84,8 +88,8 @@ function DeviceForm({
     void set(
       { subscribedSets },
       subscribedSets === null
-        ? `${device.name} takes all sets.`
-        : `${device.name} takes ${subscribedSets.length} of ${all.length}.`,
+        ? t`${{ name: device.name }} gets all sets.`
+        : t`${{ name: device.name }} gets ${{ count: tellCount(subscribedSets.length) }} of ${{ all: tellCount(all.length) }} sets.`,
     );
   };
   const signOut = async (heir: DeviceInfo | null) => {
@@ -97,27 +101,28 @@ function DeviceForm({
         await replica.leave('left');
         location.replace('/');
       } else {
-        notify({ text: `${device.name} is signed out.` });
+        notify({ text: t`Signed out ${{ name: device.name }}.` });
         router.navigate('/devices');
       }
     } catch (error) {
-      notify({ text: tellNotSet(error) });
+      notify({ text: tellNotDone(error) });
     }
   };
 
   return (
-    <DetailPage title={isSelf ? 'This device' : 'Device'} about={device.id}>
+    <DetailPage title={isSelf ? t`This device` : t`Device`} about={device.id}>
       <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-        {`${tellStep(device)}. In the list since ${tellMoment(device.joined)}.`}
+        {t`${{ state: tellStep(device) }}. Joined ${{ moment: tellMoment(device.joined) }}.`}
       </Text>
-      <Field label="Name" value={name} onChangeText={setName} onBlur={rename} onSubmit={rename} />
-      <KindChoice value={device.kind} onChange={(kind) => void set({ kind }, `${device.name} is a ${kind} now.`)} />
+      <Field label={t`Name`} value={name} onChangeText={setName} onBlur={rename} onSubmit={rename} />
+      <KindChoice
+        value={device.kind}
+        onChange={(kind) => void set({ kind }, t`Changed the kind of ${{ name: device.name }}.`)}
+      />
 
       {!isSelf && canManage && (
-        <View role="radiogroup" aria-label="What it may do">
-          <Text variant="titleMedium" role="heading" aria-level={2}>
-            What it may do
-          </Text>
+        <View role="radiogroup" aria-label={t`This device can`}>
+          <Text variant="titleMedium" role="heading" aria-level={2}>{t`This device can`}</Text>
           {(Object.keys(MAY_WORDS) as May[]).map((value) => (
             <Tick
               key={value}
@@ -126,16 +131,18 @@ function DeviceForm({
               onPress={() =>
                 void set(
                   { may: value },
-                  value === 'use' ? `${device.name} uses the list only.` : `${device.name} may edit the list.`,
+                  value === 'use'
+                    ? t`${{ name: device.name }} can only use the list.`
+                    : t`${{ name: device.name }} can edit the list.`,
                 )
               }
             >
               <View style={styles.words}>
                 <Text variant="bodyLarge" style={device.may === value && STRONG}>
-                  {MAY_WORDS[value][0]}
+                  {i18n._(MAY_WORDS[value][0])}
                 </Text>
                 <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-                  {MAY_WORDS[value][1]}
+                  {i18n._(MAY_WORDS[value][1])}
                 </Text>
               </View>
             </Tick>
@@ -144,11 +151,9 @@ function DeviceForm({
       )}
 
       {canManage && sets.length > 0 && (
-        <View role="group" aria-label="What it takes">
-          <Text variant="titleMedium" role="heading" aria-level={2}>
-            What it takes
-          </Text>
-          {[...sets.map(({ id, name: label }) => ({ id: id, label })), { id: null, label: 'What is in no set' }].map(
+        <View role="group" aria-label={t`This device gets`}>
+          <Text variant="titleMedium" role="heading" aria-level={2}>{t`This device gets`}</Text>
+          {[...sets.map(({ id, name: label }) => ({ id: id, label })), { id: null, label: t`Shortcuts in no set` }].map(
             ({ id, label }) => (
               <Tick
                 key={id ?? 'none'}
@@ -160,9 +165,10 @@ function DeviceForm({
               </Tick>
             ),
           )}
-          <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-            What is ticked off leaves that device; it stays in the list.
-          </Text>
+          <Text
+            variant="bodySmall"
+            style={{ color: palette.inkSoft }}
+          >{t`Sets you untick leave this device but stay on your list.`}</Text>
         </View>
       )}
 
@@ -175,7 +181,7 @@ function DeviceForm({
           contentStyle={styles.tall}
           onPress={() => setLeaving(true)}
         >
-          {isSelf ? 'Sign this device out' : 'Sign it out'}
+          {isSelf ? t`Sign out this device` : t`Sign out ${{ name: device.name }}`}
         </Button>
       )}
       <SignOutSheet

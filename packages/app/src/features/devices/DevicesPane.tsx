@@ -1,6 +1,7 @@
+import { plural, t } from '@lingui/core/macro';
 import type { DeviceInfo } from '@yellow-latch/core/sync';
 import { useGlobalSearchParams, usePathname, useRouter, type Href } from 'expo-router';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -9,11 +10,12 @@ import { SyncLine } from '@/frame/SyncLine';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { LatchButton } from '@/look/LatchButton';
-import { tellMoment } from '@/look/moment';
 import { PressLink } from '@/look/PressLink';
 import { usePalette } from '@/look/useLook';
 import { keepForGood } from '@/frame/replica/keeping';
 import { useList, useManages, useOpened } from '@/frame/replica/ReplicaProvider';
+import { tellMoment } from '@/wording/format';
+import { usePageTitle } from '@/look/usePageTitle';
 
 import { DeleteList } from './DeleteList';
 import { devicesIn, useDirectory } from './useDirectory';
@@ -30,14 +32,13 @@ export function DevicesPane() {
   const pathname = usePathname();
   const canManage = useManages();
   const self = replica.state.id;
+  usePageTitle(t`Devices`);
   const spareKey = directory?.spareKey ?? null;
   return (
     <View style={styles.pane}>
       <ScrollView contentContainerStyle={styles.content}>
         <View style={styles.titleRow}>
-          <Text variant="headlineSmall" role="heading" aria-level={1}>
-            Devices
-          </Text>
+          <Text variant="headlineSmall" role="heading" aria-level={1}>{t`Devices`}</Text>
           <SyncLine />
         </View>
         <Insecure />
@@ -47,19 +48,17 @@ export function DevicesPane() {
             path="/devices/versions"
             isHere={pathname === '/devices/versions'}
             isLoud
-            label={`To settle: ${unsettled.length === 1 ? '1 entry has' : `${unsettled.length} entries have`} two versions`}
-          >
-            Written on two devices that did not know of each other. Nothing is lost: choose.
-          </Line>
+            label={plural(unsettled.length, { one: 'Two versions of # thing', other: 'Two versions of # things' })}
+          >{t`Changed on two devices at once. Choose which to keep.`}</Line>
         )}
-        <View role="list" aria-label="Devices of the list">
+        <View role="list" aria-label={t`Your devices`}>
           {directory ? (
             devicesIn(directory, self).map((device) => (
               <DeviceRow key={device.id} device={device} isSelf={device.id === self} isOpen={device.id === openId} />
             ))
           ) : (
             <Text variant="bodyLarge" style={styles.empty}>
-              {isAway ? 'The other devices are shown when the server is there.' : 'Asking the server…'}
+              {isAway ? t`You’re offline. Connect to see your devices.` : t`Loading…`}
             </Text>
           )}
         </View>
@@ -67,7 +66,7 @@ export function DevicesPane() {
           <View style={styles.primary}>
             <LatchButton
               icon="plus"
-              label="Let a device in"
+              label={t`Add a device`}
               isQuiet={pathname === '/devices/invite'}
               onPress={() => router.navigate('/devices/invite')}
             />
@@ -78,24 +77,31 @@ export function DevicesPane() {
             icon="key"
             path="/devices/spare-key"
             isHere={pathname === '/devices/spare-key'}
-            label="Spare key"
+            label={t`Spare key`}
             isLoud={directory !== null && spareKey === null}
           >
             {spareKey === null
-              ? 'None yet. It gets the list back when no device is left.'
-              : `Made on ${tellMoment(spareKey)}. It gets the list back when no device is left.`}
+              ? t`None yet. It gets your list back if you lose all your devices.`
+              : t`Made ${{ moment: tellMoment(spareKey) }}. It gets your list back if you lose all your devices.`}
           </Line>
-          <Line icon="history" path="/devices/history" isHere={pathname === '/devices/history'} label="History">
-            Every change of the last ninety days, with who and when. Take back any of them.
-          </Line>
-          <Line icon="trash" path="/devices/deleted" isHere={pathname === '/devices/deleted'} label="Deleted">
-            What was deleted in the last ninety days, to be brought back.
-          </Line>
+          <Line
+            icon="history"
+            path="/devices/history"
+            isHere={pathname === '/devices/history'}
+            label={t`History`}
+          >{t`Every change of the last 90 days. Undo any of them.`}</Line>
+          <Line
+            icon="trash"
+            path="/devices/deleted"
+            isHere={pathname === '/devices/deleted'}
+            label={t`Deleted`}
+          >{t`Everything deleted in the last 90 days. Restore any of it.`}</Line>
         </View>
         <Keeping />
-        <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-          Private shortcuts and drafts stay on the device they were written on.
-        </Text>
+        <Text
+          variant="bodySmall"
+          style={{ color: palette.inkSoft }}
+        >{t`Private shortcuts and drafts stay on the device where you made them.`}</Text>
         {canManage && directory && !directory.open && <DeleteList />}
       </ScrollView>
     </View>
@@ -110,7 +116,7 @@ function DeviceRow({ device, isSelf, isOpen }: { device: DeviceInfo; isSelf: boo
   return (
     <View role="listitem">
       <PressLink
-        aria-label={`${device.name}${isSelf ? ', this device' : ''}: ${step}${bounds ? `, ${bounds}` : ''}`}
+        aria-label={[device.name, ...(isSelf ? [t`this device`] : []), step, ...(bounds ? [bounds] : [])].join(', ')}
         aria-current={isOpen ? 'true' : undefined}
         onPress={() => router.navigate({ pathname: '/devices/[id]', params: { id: device.id } })}
         style={[styles.device, { borderColor: palette.line }, isOpen && { backgroundColor: palette.surface }]}
@@ -121,7 +127,7 @@ function DeviceRow({ device, isSelf, isOpen }: { device: DeviceInfo; isSelf: boo
             <Text variant="bodyLarge" numberOfLines={1} style={[STRONG, styles.name]}>
               {device.name}
             </Text>
-            {isSelf && <Text variant="bodySmall">this device</Text>}
+            {isSelf && <Text variant="bodySmall">{t`this device`}</Text>}
           </View>
           <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
             {step}
@@ -140,7 +146,7 @@ interface LineProps {
   label: string;
   isHere: boolean;
   isLoud?: boolean;
-  children: ReactNode;
+  children: string;
 }
 
 function Line({ icon, path, label, isHere, isLoud = false, children }: LineProps) {
@@ -148,7 +154,7 @@ function Line({ icon, path, label, isHere, isLoud = false, children }: LineProps
   const router = useRouter();
   return (
     <PressLink
-      aria-label={label}
+      aria-label={`${label}. ${children}`}
       aria-current={isHere ? 'page' : undefined}
       onPress={() => router.navigate(path)}
       style={[
@@ -182,8 +188,8 @@ function Keeping() {
   return (
     <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
       {isPromised
-        ? 'This browser has promised not to clear the list away.'
-        : 'This browser may clear the list away when it runs out of room; what was sent is on the server. Installing the app, or visiting often, makes it keep its data.'}
+        ? t`This browser keeps your list even when it’s short of space.`
+        : t`This browser may delete your list from this device when it’s short of space. It stays on the server. Install the app to prevent that.`}
     </Text>
   );
 }

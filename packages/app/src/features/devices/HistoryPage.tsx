@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import {
   canTakeBack,
   changeGroupsOf,
@@ -13,18 +14,17 @@ import { useEffect, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { counted } from '@/answers/audit/sentences/words';
 import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
-import { tellMoment } from '@/look/moment';
 import { usePalette } from '@/look/useLook';
 import { useList, useMay, useOpened, useSyncState, useWrite } from '@/frame/replica/ReplicaProvider';
+import { tellMoment } from '@/wording/format';
 import type { Write } from '@yellow-latch/replica/storage/write';
 import { server } from '@yellow-latch/replica/sync/server';
 
-import { nameOfField } from './fieldWords';
+import { nameOfField } from '@/parts/fieldNames';
 import { tellChange, tellSeveral, type NameOf } from './tellChange';
 import { queries } from './queries';
 import { useDeviceName } from './useDirectory';
@@ -80,27 +80,28 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
       return news.length > 0;
     });
   }, [data, isDeletedOnly, list]);
-  const whose = shortcutId ? 'History of this shortcut' : 'History';
-  const title = isDeletedOnly ? 'Deleted' : whose;
-  const back = shortcutId ? { label: 'Back to the shortcut', href: `/shortcut/${shortcutId}` as Href } : undefined;
+  const whose = shortcutId ? t`History of this shortcut` : t`History`;
+  const title = isDeletedOnly ? t`Deleted` : whose;
+  const back = shortcutId ? { label: t`Back to the shortcut`, href: `/shortcut/${shortcutId}` as Href } : undefined;
   return (
     <DetailPage title={title} about={`${title} ${shortcutId ?? ''}`} back={back}>
       <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
         {isDeletedOnly
-          ? 'What was deleted comes back for ninety days, as it was.'
-          : 'The last ninety days, latest first. Taking something back is a change as well, and can be taken back in turn.'}
+          ? t`You can restore anything for 90 days after it was deleted.`
+          : t`The last 90 days, newest first.`}
       </Text>
       {waiting > 0 && (
-        <Text variant="bodyMedium">{`${counted(waiting, 'change')} of this device ${waiting === 1 ? 'is' : 'are'} still to be sent and not told here yet.`}</Text>
-      )}
-      {isError && (
-        <Text role="status" variant="bodyLarge">
-          History is kept by the server, which is away.
+        <Text variant="bodyMedium">
+          {plural(waiting, {
+            one: '# change on this device isn’t sent yet, so it’s not shown here.',
+            other: '# changes on this device aren’t sent yet, so they’re not shown here.',
+          })}
         </Text>
       )}
-      {isPending && !isError && <Text variant="bodyLarge">Asking the server…</Text>}
+      {isError && <Text role="status" variant="bodyLarge">{t`You’re offline. Connect to see the history.`}</Text>}
+      {isPending && !isError && <Text variant="bodyLarge">{t`Loading…`}</Text>}
       {data && groups.length === 0 && (
-        <Text variant="bodyLarge">{isDeletedOnly ? 'Nothing deleted.' : 'Nothing yet.'}</Text>
+        <Text variant="bodyLarge">{isDeletedOnly ? t`Nothing deleted.` : t`Nothing yet.`}</Text>
       )}
       <View role="list">
         {groups.map((group) => (
@@ -113,9 +114,7 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
           contentStyle={styles.tall}
           disabled={isFetchingNextPage}
           onPress={() => void fetchNextPage()}
-        >
-          Earlier
-        </Button>
+        >{t`Earlier`}</Button>
       )}
     </DetailPage>
   );
@@ -157,11 +156,13 @@ function GroupRow({ group, isDeletedOnly }: { group: ChangeGroup; isDeletedOnly:
   const takeBack = async () => {
     const whole = await wholeGroup(replica.state.id, group, isDeletedOnly);
     if (!whole) {
-      notify({ text: 'The server is away, and it keeps the history.' });
+      notify({ text: t`You’re offline. Connect and try again.` });
       return;
     }
     await write(...(takingBack(whole) as Write[]));
-    notify({ text: isDeletedOnly ? `${told[0]!.name ?? 'It'} is back.` : 'Taken back.' });
+    const restored = told[0]!.name;
+    const done = restored === null ? t`Restored.` : t`Restored “${restored}”.`;
+    notify({ text: isDeletedOnly ? done : t`Undone.` });
   };
   return (
     <View role="listitem" style={[styles.group, { borderColor: palette.line }]}>
@@ -189,10 +190,10 @@ function GroupRow({ group, isDeletedOnly }: { group: ChangeGroup; isDeletedOnly:
             icon="undo"
             compact
             contentStyle={styles.tall}
-            accessibilityLabel={`${isDeletedOnly ? 'Bring back' : 'Take back'}: ${name}, ${when}`}
+            accessibilityLabel={isDeletedOnly ? t`Restore: ${name}, ${when}` : t`Undo: ${name}, ${when}`}
             onPress={() => void takeBack()}
           >
-            {isDeletedOnly ? 'Bring back' : 'Take back'}
+            {isDeletedOnly ? t`Restore` : t`Undo`}
           </Button>
         )}
       </View>
@@ -223,7 +224,9 @@ function GroupRow({ group, isDeletedOnly }: { group: ChangeGroup; isDeletedOnly:
               </Text>
             ),
           )}
-          {group.size > told.length && <Text variant="bodyMedium">{`and ${group.size - told.length} more`}</Text>}
+          {group.size > told.length && (
+            <Text variant="bodyMedium">{plural(group.size - told.length, { other: 'and # more' })}</Text>
+          )}
         </View>
       )}
     </View>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { inGroups, JOIN_CODE_LASTS } from '@yellow-latch/core/join';
 import type { Invitation } from '@yellow-latch/core/sync';
 import { useRouter } from 'expo-router';
@@ -7,7 +8,7 @@ import { Button, Text } from 'react-native-paper';
 
 import { Command } from '@/parts/Insecure';
 import { DetailPage } from '@/frame/DetailPage';
-import { copyText } from '@/frame/clipboard';
+import { copyText, tellNotCopied } from '@/frame/clipboard';
 import { useNotice } from '@/frame/Notices';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
@@ -15,6 +16,7 @@ import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
 import { useOpened } from '@/frame/replica/ReplicaProvider';
 import { isRefusal, server } from '@yellow-latch/replica/sync/server';
+import { tellRefusal } from '@/frame/refusals';
 
 import { QrCode } from './QrCode';
 import { useDirectory } from './useDirectory';
@@ -41,7 +43,8 @@ export function InvitePage() {
         if (!isOver) setInvitation(next);
       },
       (error: unknown) => {
-        if (!isOver) setProblem(isRefusal(error) ? error.message : 'A code is made by the server, which is away.');
+        if (!isOver)
+          setProblem(isRefusal(error) ? tellRefusal(error.slug) : t`You’re offline. Connect to add a device.`);
       },
     );
     return () => {
@@ -66,10 +69,10 @@ export function InvitePage() {
   const takeBack = async (code: string) => {
     try {
       await server.withdraw(self, code);
-      notify({ text: 'The code lets nobody in any more.' });
+      notify({ text: t`This code no longer works.` });
       router.navigate('/devices');
     } catch {
-      notify({ text: 'The server is away; the code lapses by itself.' });
+      notify({ text: t`You’re offline. The code expires by itself.` });
     }
   };
   const again = () => {
@@ -89,19 +92,13 @@ export function InvitePage() {
   const unjoined = problem === null ? open : 'problem';
   const shown = joined === null ? unjoined : 'joined';
   return (
-    <DetailPage title="Let a device in" about="invite">
+    <DetailPage title={t`Add a device`} about="invite">
       {joined !== null && (
         <View role="status" style={styles.joined}>
           <Icon name="check" size={28} color={palette.ink} />
-          <Text variant="titleLarge" style={STRONG}>
-            {joined} is in
-          </Text>
-          <Text variant="bodyLarge">
-            It has the list now. What it may do and which sets it takes, you set under its name.
-          </Text>
-          <Button mode="outlined" onPress={again} contentStyle={styles.tall}>
-            Let another in
-          </Button>
+          <Text variant="titleLarge" style={STRONG}>{t`${joined} has joined`}</Text>
+          <Text variant="bodyLarge">{t`It has your list now. Open it under Devices to choose what it can do and which sets it gets.`}</Text>
+          <Button mode="outlined" onPress={again} contentStyle={styles.tall}>{t`Add another`}</Button>
         </View>
       )}
       {shown === 'problem' && (
@@ -109,27 +106,28 @@ export function InvitePage() {
           <Text role="alert" variant="bodyLarge">
             {problem}
           </Text>
-          <Button mode="outlined" onPress={again} contentStyle={styles.tall}>
-            Try again
-          </Button>
+          <Button mode="outlined" onPress={again} contentStyle={styles.tall}>{t`Try again`}</Button>
         </View>
       )}
       {shown === 'code' && invitation && address && (
         <>
-          <Text variant="bodyLarge">
-            Point the other device’s camera at this, or open the address there and type the code.
-          </Text>
+          <Text variant="bodyLarge">{t`On the other device, scan this with the camera. Or open the address and type the code.`}</Text>
           <View style={styles.both}>
             <View style={[styles.qr, { borderColor: palette.ink }]}>
-              <QrCode text={address} size={228} label="The address with the code, to be scanned" />
+              <QrCode text={address} size={228} label={t`QR code with the address and the code`} />
             </View>
             <View style={styles.words}>
-              <Text variant="bodyMedium">Open</Text>
+              <Text variant="bodyMedium">{t`Open`}</Text>
               <Text selectable variant="bodyLarge" style={STRONG}>
                 {`${origin}/join`}
               </Text>
-              <Text variant="bodyMedium">and type</Text>
-              <View style={styles.plates} accessible aria-label={`Code ${inGroups(invitation.code)}`} role="img">
+              <Text variant="bodyMedium">{t`and type`}</Text>
+              <View
+                style={styles.plates}
+                accessible
+                aria-label={t`Code ${{ code: inGroups(invitation.code) }}`}
+                role="img"
+              >
                 {inGroups(invitation.code)
                   .split('-')
                   .map((group) => (
@@ -137,7 +135,7 @@ export function InvitePage() {
                   ))}
               </View>
               <Text role="timer" variant="bodyMedium" style={{ color: palette.inkSoft }}>
-                {`It lets one device in, and holds for ${left}.`}
+                {t`Works for one device, for ${{ time: left ?? '' }} more.`}
               </Text>
               <Button
                 icon="copy"
@@ -146,29 +144,25 @@ export function InvitePage() {
                 contentStyle={styles.tall}
                 onPress={() =>
                   void copyText(address).then((isDone) =>
-                    notify({ text: isDone ? 'The address is copied.' : 'The browser did not let it be copied.' }),
+                    notify({ text: isDone ? t`Copied the link.` : tellNotCopied() }),
                   )
                 }
-              >
-                Copy the address
-              </Button>
+              >{t`Copy the link`}</Button>
               <Button
                 icon="close"
                 mode="text"
                 style={styles.start}
                 contentStyle={styles.tall}
                 onPress={() => void takeBack(invitation.code)}
-              >
-                Take the code back
-              </Button>
+              >{t`Cancel this code`}</Button>
             </View>
           </View>
           {isHere && (
             <View>
-              <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-                This address leads to this computer alone: other browsers here can open it. For phones and tablets start
-                the server with the address at which they reach it:
-              </Text>
+              <Text
+                variant="bodyMedium"
+                style={{ color: palette.inkSoft }}
+              >{t`This address only works on this computer. To add phones and tablets, start the server with an address they can reach:`}</Text>
               <Command />
             </View>
           )}
@@ -176,13 +170,11 @@ export function InvitePage() {
       )}
       {shown === 'lapsed' && (
         <View style={styles.joined}>
-          <Text variant="bodyLarge">The code has lapsed. Nobody came by it.</Text>
-          <Button mode="outlined" onPress={again} contentStyle={styles.tall}>
-            Make a new one
-          </Button>
+          <Text variant="bodyLarge">{t`The code has expired and nobody used it.`}</Text>
+          <Button mode="outlined" onPress={again} contentStyle={styles.tall}>{t`Make a new code`}</Button>
         </View>
       )}
-      {shown === 'asked' && <Text variant="bodyLarge">Making a code…</Text>}
+      {shown === 'asked' && <Text variant="bodyLarge">{t`Making a code…`}</Text>}
     </DetailPage>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -8,13 +9,11 @@ export function NothingOpen() {
   const palette = usePalette();
   return (
     <View style={styles.page}>
-      <Text variant="titleLarge" role="heading" aria-level={2}>
-        One list on every device
-      </Text>
+      <Text variant="titleLarge" role="heading" aria-level={2}>{t`One list on every device`}</Text>
       {[
-        'Each device has the whole list and works without a network. What is written is kept on the device first, then sent.',
-        'Written on two devices at once, both versions are kept until you choose. A text that was changed outlives a delete that had not seen it.',
-        'Everything done in the last ninety days can be taken back, on any device.',
+        t`Every device has your list and works offline.`,
+        t`If you change the same thing on two devices, both versions stay until you choose.`,
+        t`You can undo anything from the last 90 days, on any device.`,
       ].map((line) => (
         <Text key={line} variant="bodyLarge" style={{ color: palette.inkSoft }}>
           {line}

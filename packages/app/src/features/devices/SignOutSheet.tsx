@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import { mayManage, type DeviceInfo } from '@yellow-latch/core/sync';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -38,28 +39,34 @@ export function SignOutSheet({
   const isLast = isSelf && others.length > 0 && mayManage(device) && !others.some(mayManage);
   const heir = others.find(({ id }) => id === heirId) ?? null;
   return (
-    <Sheet title={`Sign out ${isSelf ? 'this device' : device.name}?`} isOpen={isOpen} onClose={onClose}>
+    <Sheet
+      title={isSelf ? t`Sign out this device?` : t`Sign out ${{ name: device.name }}?`}
+      isOpen={isOpen}
+      onClose={onClose}
+    >
       <View style={styles.sheet}>
         <Text variant="bodyLarge">
           {isSelf
-            ? 'The list leaves this device. To come back, you need a code from another device or the spare key.'
-            : 'It is out right away, and the list leaves it when it is next online. To come back, it needs a code.'}
+            ? t`Your list leaves this device. To come back you need a code from another device, or the spare key.`
+            : t`Your list leaves that device when it’s next online. To come back it needs a code.`}
         </Text>
         {isSelf && waiting > 0 && (
           <Text variant="bodyLarge" style={STRONG}>
-            {waiting === 1 ? '1 change is' : `${waiting} changes are`} not sent yet. Wait until it says synced.
+            {plural(waiting, {
+              one: '# change isn’t sent yet. Wait until it says “Synced”.',
+              other: '# changes aren’t sent yet. Wait until it says “Synced”.',
+            })}
           </Text>
         )}
         {isSelf && others.length === 0 && !hasSpareKey && (
-          <Text variant="bodyLarge" style={STRONG}>
-            This is your only device and you have no spare key, so you would lose the list. Make a spare key first.
-          </Text>
+          <Text
+            variant="bodyLarge"
+            style={STRONG}
+          >{t`This is your only device and you have no spare key, so you’d lose your list. Make a spare key first.`}</Text>
         )}
         {isLast && (
-          <View role="radiogroup" aria-label="Who can edit the list from now on">
-            <Text variant="bodyLarge" style={STRONG}>
-              No other device can edit the whole list. Choose one that can:
-            </Text>
+          <View role="radiogroup" aria-label={t`Choose a device that can edit`}>
+            <Text variant="bodyLarge" style={STRONG}>{t`No other device can edit the whole list. Choose one:`}</Text>
             {others.map(({ id, name }) => (
               <Tick key={id} role="radio" isOn={heirId === id} onPress={() => setHeirId(id)}>
                 <Text variant="bodyLarge">{name}</Text>
@@ -68,18 +75,14 @@ export function SignOutSheet({
           </View>
         )}
         <View style={styles.row}>
-          <Button mode="text" onPress={onClose} contentStyle={styles.tall}>
-            Stay
-          </Button>
+          <Button mode="text" onPress={onClose} contentStyle={styles.tall}>{t`Stay`}</Button>
           <Button
             mode="outlined"
             disabled={isLast && !heir}
             textColor={palette.alarm}
             onPress={() => onSignOut(isLast ? heir : null)}
             contentStyle={styles.tall}
-          >
-            Sign out
-          </Button>
+          >{t`Sign out`}</Button>
         </View>
       </View>
     </Sheet>

@@ -1,18 +1,20 @@
+import { t } from '@lingui/core/macro';
 import { inGroups } from '@yellow-latch/core/join';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { DetailPage } from '@/frame/DetailPage';
-import { copyText, NOT_COPIED } from '@/frame/clipboard';
+import { copyText, tellNotCopied } from '@/frame/clipboard';
 import { useNotice } from '@/frame/Notices';
 import { saveFile } from '@/frame/saveFile';
 import { FACES, STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
-import { tellMoment } from '@/look/moment';
 import { usePalette } from '@/look/useLook';
 import { useMay, useOpened } from '@/frame/replica/ReplicaProvider';
-import { isRefusal, server } from '@yellow-latch/replica/sync/server';
+import { server } from '@yellow-latch/replica/sync/server';
+import { tellNotDone } from '@/frame/refusals';
+import { tellDay } from '@/wording/format';
 
 import { paperOf, printPaper } from './paper';
 import { useDirectory } from './useDirectory';
@@ -30,42 +32,39 @@ export function SpareKeyPage() {
     try {
       setKey(await server.makeSpareKey(replica.state.id));
     } catch (error) {
-      notify({ text: isRefusal(error) ? error.message : 'A key is made by the server, which is away.' });
+      notify({ text: tellNotDone(error) });
     }
   };
   const madeAt = directory?.spareKey ?? null;
   if (key === null) {
     return (
-      <DetailPage title="Spare key" about="spare-key">
-        <Text variant="bodyLarge">
-          There is no account and no password here, so nobody can let you in again when your last device is lost, broken
-          or cleared. A spare key can. Keep it on paper, away from your devices, and where only you look.
-        </Text>
+      <DetailPage title={t`Spare key`} about="spare-key">
+        <Text variant="bodyLarge">{t`If you lose all your devices, a spare key gets your list back. Nothing else can: there’s no account and no password. Keep it on paper, away from your devices.`}</Text>
         {madeAt !== null && (
-          <Text variant="bodyLarge">{`One was made on ${tellMoment(madeAt)}. It is not shown again. Making another makes that one worthless.`}</Text>
+          <Text variant="bodyLarge">{t`You made one on ${{ day: tellDay(madeAt) }}. If you make another, that one stops working.`}</Text>
         )}
         {may === 'use' ? (
-          <Text variant="bodyLarge">This device may only use the list; a key is made on one that may edit it.</Text>
+          <Text variant="bodyLarge">{t`This device can only use the list. Make a spare key on one that can edit it.`}</Text>
         ) : (
           <View style={styles.row}>
             <LatchButton
               icon="key"
-              label={madeAt === null ? 'Make a spare key' : 'Make another'}
+              label={madeAt === null ? t`Make a spare key` : t`Make another`}
               onPress={() => void make()}
             />
           </View>
         )}
-        {isAway && <Text variant="bodyMedium">The server is away now; it is needed for this.</Text>}
+        {isAway && <Text variant="bodyMedium">{t`You’re offline. Connect to make one.`}</Text>}
       </DetailPage>
     );
   }
-  const paper = paperOf({ key, address: origin, list: directory?.list.name ?? 'My list', day: new Date() });
+  const paper = paperOf({ key, address: origin, list: directory?.list.name ?? t`My list`, day: new Date() });
   return (
-    <DetailPage title="Your spare key" about="made">
-      <Text variant="bodyLarge">Print it or write it down now: it is not shown again.</Text>
+    <DetailPage title={t`Your spare key`} about="made">
+      <Text variant="bodyLarge">{t`Print it or write it down now. You won’t see it again.`}</Text>
       <View
         role="img"
-        aria-label={`Spare key ${inGroups(key)}`}
+        aria-label={t`Spare key ${{ key: inGroups(key) }}`}
         style={[styles.key, { borderColor: palette.ink, backgroundColor: palette.surface }]}
       >
         {inGroups(key)
@@ -77,34 +76,33 @@ export function SpareKeyPage() {
           ))}
       </View>
       <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-        {`To use it: open ${origin} on a device that is in no list and choose “Get it back with the spare key”. It keeps working until you make another.`}
+        {t`To use it, open ${origin} on any device and choose “I have a spare key”. It works until you make another.`}
       </Text>
       <View style={styles.row}>
-        <Button icon="printer" mode="outlined" contentStyle={styles.tall} onPress={() => printPaper(paper)}>
-          Print
-        </Button>
+        <Button
+          icon="printer"
+          mode="outlined"
+          contentStyle={styles.tall}
+          onPress={() => printPaper(paper)}
+        >{t`Print`}</Button>
         <Button
           icon="download"
           mode="outlined"
           contentStyle={styles.tall}
           onPress={() => saveFile('yellow-latch-spare-key.txt', paper.join('\n'), 'text/plain')}
-        >
-          Save as a file
-        </Button>
+        >{t`Save as a file`}</Button>
         <Button
           icon="copy"
           mode="text"
           contentStyle={styles.tall}
           onPress={() =>
-            void copyText(inGroups(key)).then((isDone) => notify({ text: isDone ? 'The key is copied.' : NOT_COPIED }))
+            void copyText(inGroups(key)).then((isDone) =>
+              notify({ text: isDone ? t`Copied the key.` : tellNotCopied() }),
+            )
           }
-        >
-          Copy
-        </Button>
+        >{t`Copy`}</Button>
       </View>
-      <Text variant="bodyMedium" style={STRONG}>
-        Whoever has the key has the list.
-      </Text>
+      <Text variant="bodyMedium" style={STRONG}>{t`Anyone with this key can get your list.`}</Text>
     </DetailPage>
   );
 }

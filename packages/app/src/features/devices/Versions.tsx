@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { otherVersions, readClock, unsettledFields, type StoredRecord, type Version } from '@yellow-latch/core/sync';
 import type { Content, RecordType } from '@yellow-latch/core/model';
 import { keepingBoth, settling } from '@yellow-latch/replica/commands/versions';
@@ -9,23 +10,25 @@ import { DetailPage } from '@/frame/DetailPage';
 import { CodePlate } from '@/look/CodePlate';
 import { Field } from '@/look/Field';
 import { STRONG } from '@/look/fonts';
-import { tellMoment } from '@/look/moment';
 import { usePalette } from '@/look/useLook';
 import { useList, useMay, useOpened } from '@/frame/replica/ReplicaProvider';
 import { useCommand } from '@/frame/replica/useCommand';
+import { tellMoment } from '@/wording/format';
 
-import { nameOfField, nameOfThing, tellValue } from './fieldWords';
+import { nameOfField } from '@/parts/fieldNames';
+
+import { nameOfThing, tellValue } from './fieldWords';
 import { useDeviceName } from './useDirectory';
 
 /** Everything of which devices wrote different things without knowing of each other. */
 export function VersionsPage() {
   const { unsettled } = useList();
   return (
-    <DetailPage title="Two versions" about="versions">
+    <DetailPage title={t`Two versions`} about="versions">
       <Text variant="bodyLarge">
         {unsettled.length === 0
-          ? 'Nothing to settle: every entry has one version.'
-          : 'Two devices wrote these without knowing of each other. The later one is in use, the other is kept until you choose.'}
+          ? t`Nothing to choose.`
+          : t`These were changed on two devices at once. The newer version is in use; choose which to keep.`}
       </Text>
       {unsettled.map(({ type, id }) => (
         <Versions key={id} type={type} id={id} isNamed />
@@ -56,7 +59,7 @@ export function Versions({ type, id, isNamed = false }: VersionsProps) {
     <View
       style={[styles.card, { borderColor: palette.ink, backgroundColor: palette.surface }]}
       role="group"
-      aria-label={`Two versions of ${name ?? nameOfThing(type)}`}
+      aria-label={t`Two versions of ${{ name: name ?? nameOfThing(type) }}`}
     >
       {isNamed && (
         <View style={styles.name}>
@@ -90,46 +93,49 @@ function FieldVersions({ record, field }: { record: StoredRecord; field: string 
   const keepBoth = (other: Version) => {
     const shown = list.shortcuts.find((shortcut) => shortcut.id === id)!;
     const code = other.value as string;
-    void run(keepingBoth(shown, code), `${shown.code} and ${code} both stand.`);
+    void run(keepingBoth(shown, code), t`Kept “${{ code: shown.code }}” and “${code}”.`);
   };
   const join = () => {
     const content = versions[0]!.value as Content;
-    settle({ ...content, expansion: joined! }, 'Joined into one.');
+    settle({ ...content, expansion: joined! }, t`Joined them.`);
     setJoined(null);
   };
   const joinable = field === 'content' && versions.every(({ value }) => !(value as Content).template);
 
   return (
     <View style={styles.field}>
-      <Text variant="labelLarge" style={STRONG}>{`Two versions of ${nameOfField(field)}`}</Text>
+      <Text variant="labelLarge" style={STRONG}>{t`Two versions: ${{ field: nameOfField(field) }}`}</Text>
       {versions.map((version, index) => {
         const told = field === 'content' ? (version.value as Content).expansion : tellValue(field, version.value, list);
-        const who = deviceName(readClock(version.clock).device);
+        const { device, time } = readClock(version.clock);
+        const who = deviceName(device);
+        const when = tellMoment(time);
         return (
           <View key={version.id} style={[styles.version, { borderColor: palette.line }]}>
             {field === 'code' ? <CodePlate code={version.value as string} /> : <Text variant="bodyLarge">{told}</Text>}
             <View style={styles.foot}>
               <Text variant="bodySmall" style={[styles.who, { color: palette.inkSoft }]}>
-                {`${index === 0 ? 'In use. ' : ''}Written on ${who}, ${tellMoment(readClock(version.clock).time)}`}
+                {index === 0 ? t`In use. From ${who}, ${when}` : t`From ${who}, ${when}`}
               </Text>
               {may === 'edit' && (
                 <Button
                   mode="outlined"
                   contentStyle={styles.tall}
-                  accessibilityLabel={`Keep ${told} of ${who}`}
-                  onPress={() => settle(version.value, 'Settled: one version stands.')}
-                >
-                  Keep this
-                </Button>
+                  accessibilityLabel={t`Keep this: ${told}, from ${who}`}
+                  onPress={() => settle(version.value, t`Kept that version.`)}
+                >{t`Keep this`}</Button>
               )}
             </View>
           </View>
         );
       })}
       {may === 'edit' && field === 'code' && (
-        <Button mode="text" style={styles.start} contentStyle={styles.tall} onPress={() => keepBoth(versions[1]!)}>
-          Keep both, as two shortcuts
-        </Button>
+        <Button
+          mode="text"
+          style={styles.start}
+          contentStyle={styles.tall}
+          onPress={() => keepBoth(versions[1]!)}
+        >{t`Keep both as two shortcuts`}</Button>
       )}
       {may === 'edit' && joinable && joined === null && (
         <Button
@@ -137,14 +143,12 @@ function FieldVersions({ record, field }: { record: StoredRecord; field: string 
           style={styles.start}
           contentStyle={styles.tall}
           onPress={() => setJoined(versions.map(({ value }) => (value as Content).expansion).join('\n'))}
-        >
-          Join them
-        </Button>
+        >{t`Join the texts`}</Button>
       )}
       {joined !== null && (
         <View>
           <Field
-            label="Joined"
+            label={t`Joined text`}
             multiline
             value={joined}
             onChangeText={setJoined}
@@ -152,9 +156,12 @@ function FieldVersions({ record, field }: { record: StoredRecord; field: string 
             onSubmit={join}
             startsHere
           />
-          <Button mode="outlined" style={styles.start} contentStyle={styles.tall} onPress={join}>
-            Keep the joined text
-          </Button>
+          <Button
+            mode="outlined"
+            style={styles.start}
+            contentStyle={styles.tall}
+            onPress={join}
+          >{t`Keep the joined text`}</Button>
         </View>
       )}
     </View>

@@ -1,75 +1,80 @@
 /** Records and their fields, as history and versions tell of them. */
-import type { Content, ConventionFields, Layout, RecordType } from '@yellow-latch/core/model';
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
+import type { Content, ConventionFields, Kind, Layout, RecordType } from '@yellow-latch/core/model';
 
 import { shortened } from '@/answers/audit/sentences/words';
+import { languageName, tellList } from '@/wording/format';
+import { tellMark } from '@/answers/effort/words';
+import { deviceLabels, tellHowOften } from '@/answers/audit/sentences';
+import { kindName } from '@/parts/kinds';
 import type { ListView } from '@yellow-latch/replica/storage/view';
 
-const FIELD_NAMES: Readonly<Record<string, string>> = {
-  code: 'the code',
-  content: 'what it gives',
-  kind: 'its kind',
-  setId: 'its set',
-  rules: 'how it fires',
-  usesAWeek: 'how often it is used',
-  former: 'the code it had before',
-  pinned: 'its place on the tap board',
-  note: 'its note',
-  language: 'its language',
-  name: 'the name',
-  order: 'its place',
-  icon: 'its picture',
-  reason: 'the reason',
-  mark: 'the marker',
-  capitals: 'the capitals',
-  layout: 'its keys',
-  languages: 'the languages',
-  devices: 'the kinds of device',
-  keyboards: 'the keyboards',
-};
-
-export function nameOfField(field: string): string {
-  return FIELD_NAMES[field] ?? field;
-}
-
-const THINGS: Record<RecordType, string> = {
-  shortcut: 'a shortcut',
-  set: 'a set',
-  leftFinding: 'a finding left as it is',
-  list: 'the languages, devices and keyboards',
-  convention: 'a convention',
-  keyboard: 'a keyboard',
+const THINGS: Record<RecordType, MessageDescriptor> = {
+  shortcut: msg`a shortcut`,
+  set: msg`a set`,
+  leftFinding: msg`an ignored finding`,
+  list: msg`your languages, devices and keyboards`,
+  convention: msg`a marker`,
+  keyboard: msg`a keyboard`,
 };
 
 export function nameOfThing(type: RecordType): string {
-  return THINGS[type];
+  return i18n._(THINGS[type]);
 }
 
 /** What stands for no value, where that is not “none”. */
-const NOTHING_IN: Readonly<Record<string, string>> = { setId: 'no set', language: 'any' };
+const NOTHING_IN: Readonly<Record<string, MessageDescriptor>> = { setId: msg`no set`, language: msg`any` };
+
+const RULES: Readonly<Record<string, MessageDescriptor>> = {
+  delimiter: msg`after a space or punctuation`,
+  instant: msg`right away`,
+  offer: msg`only as a suggestion`,
+  word: msg`at the start of a word`,
+  anywhere: msg`anywhere`,
+  ignore: msg`with any capitals`,
+  match: msg`with the same capitals`,
+  follow: msg`with capitals as you type them`,
+  keep: msg`keeps the space`,
+  drop: msg`drops the space`,
+};
+
+/** What a shortcut asks for itself, in words. */
+function tellRule(rule: string): string {
+  const known = RULES[rule];
+  return known ? i18n._(known) : rule;
+}
 
 /** A value of a field for the eye, on one line; '' where words add nothing. */
 export function tellValue(field: string, value: unknown, { sets }: Pick<ListView, 'sets'>): string {
-  if (value === null || value === undefined) return NOTHING_IN[field] ?? 'none';
+  if (value === null || value === undefined) return i18n._(NOTHING_IN[field] ?? msg`none`);
   switch (field) {
     case 'content':
       return shortened((value as Content).expansion, 160);
     case 'setId':
-      return sets.find(({ id }) => id === value)?.name ?? 'a set that is gone';
+      return sets.find(({ id }) => id === value)?.name ?? t`a deleted set`;
     case 'rules': {
       const asked = Object.values(value as Record<string, string>);
-      return asked.length === 0 ? 'as usual' : asked.join(', ');
+      return asked.length === 0 ? t`as usual` : tellList(asked.map(tellRule));
     }
     case 'mark': {
       const { place, marker } = value as ConventionFields['mark'];
-      return marker === '' ? place : `${marker} ${place}`;
+      return tellMark({ place, marker });
     }
     case 'layout':
       return (value as Layout).name;
     case 'usesAWeek':
-      return `${value as number} a week`;
+      return tellHowOften(value as number);
     case 'languages':
+      return tellList((value as readonly string[]).map(languageName));
     case 'devices':
-      return (value as readonly string[]).join(', ');
+      return deviceLabels(value as readonly string[]);
+    case 'kind':
+      return kindName(value as Kind);
+    case 'language':
+      return languageName(value as string);
+    case 'capitals':
+      return value === 'small' ? t`lower case` : t`unchanged`;
     case 'order':
     case 'pinned':
     case 'icon':

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { inGroups } from '@yellow-latch/core/join';
 
 interface OnPaper {
@@ -10,20 +11,20 @@ interface OnPaper {
 /** The spare key with what one needs to know years later, line by line. */
 export function paperOf({ key, address, list, day }: OnPaper): string[] {
   return [
-    `Yellow Latch: spare key of the list “${list}”`,
+    t`Yellow Latch: spare key for “${list}”`,
     '',
     inGroups(key),
     '',
-    `Made on ${day.toISOString().slice(0, 10)}. A key made later makes this one worthless.`,
-    `Open ${address} on a device that is in no list and choose “Get it back with the spare key”.`,
-    'Figures 0 and 1 are figures: the key has no letters O, I or L. Whoever has this paper has the list.',
+    t`Made on ${{ date: day.toISOString().slice(0, 10) }}. It stops working when you make another.`,
+    t`To use it, open ${address} on any device and choose “I have a spare key”.`,
+    t`0 and 1 are digits: the key has no letters O, I or L. Anyone with this paper can get your list.`,
   ];
 }
 
 /** Prints lines on a page of their own, without what is on the screen. */
 export function printPaper(lines: readonly string[]): void {
   const frame = document.createElement('iframe');
-  frame.title = 'To be printed';
+  frame.title = t`Spare key`;
   frame.style.cssText = 'position:fixed;width:0;height:0;border:0';
   document.body.append(frame);
   const page = frame.contentDocument!;

@@ -1,11 +1,14 @@
 /** What was done to the list, in words. */
+import { plural, t } from '@lingui/core/macro';
 import type { RecordType } from '@yellow-latch/core/model';
 import type { LoggedChange, ChangeGroup } from '@yellow-latch/core/sync';
 
-import { counted } from '@/answers/audit/sentences/words';
+import { tellList } from '@/wording/format';
 import type { ListView } from '@yellow-latch/replica/storage/view';
 
-import { nameOfField, nameOfThing, tellValue } from './fieldWords';
+import { nameOfField } from '@/parts/fieldNames';
+
+import { nameOfThing, tellValue } from './fieldWords';
 
 /** One thing that was done to one record. */
 export interface ToldChange {
@@ -40,28 +43,26 @@ function isEmptyRules(field: string, value: unknown, before: unknown): boolean {
 }
 
 function whatOf(deleted: unknown, before: LoggedChange['before'], fields: string[], type: RecordType): string {
-  if (deleted === 'erased') return 'Kept on one device only';
-  if (deleted === true) return 'Deleted';
-  if (before === null) return type === 'shortcut' || type === 'set' ? 'Made' : `Set ${nameOfThing(type)}`;
-  if (deleted === false && before.deleted !== false) return 'Brought back';
-  if (fields.length === 0) return 'Kept as it was';
+  if (deleted === 'erased') return t`Made private`;
+  if (deleted === true) return t`Deleted`;
+  if (before === null)
+    return type === 'shortcut' || type === 'set' ? t`Added` : t`Added ${{ thing: nameOfThing(type) }}`;
+  if (deleted === false && before.deleted !== false) return t`Restored`;
+  if (fields.length === 0) return t`Saved without changes`;
   const names = fields.map(nameOfField);
-  return `Changed ${names.length > 2 ? `${names.slice(0, 2).join(', ')} and more` : names.join(' and ')}`;
+  const some = names.length > 2 ? [...names.slice(0, 2), t`more`] : names;
+  return t`Changed ${{ fields: tellList(some) }}`;
 }
 
 /** The heading of a group of several changes. */
 export function tellSeveral({ changes, size, shortcuts }: ChangeGroup): string {
   const others = size - shortcuts;
   const all = shortcuts > 0 ? changes.filter(({ record }) => record.type === 'shortcut') : changes;
-  const parts = [
-    shortcuts > 0 ? counted(shortcuts, 'shortcut') : null,
-    others > 0 ? counted(others, 'other entry', 'other entries') : null,
-  ];
-  return `${parts.filter((part) => part !== null).join(' and ')} ${whatOfAll(all)} together`;
-}
-
-function whatOfAll(changes: readonly LoggedChange[]): string {
-  if (changes.every(({ before }) => before === null)) return 'made';
-  if (changes.every(({ fields }) => fields.deleted === true)) return 'deleted';
-  return changes.every(({ fields }) => fields.deleted === false) ? 'brought back' : 'changed';
+  const what = tellList([
+    ...(shortcuts > 0 ? [plural(shortcuts, { one: '# shortcut', other: '# shortcuts' })] : []),
+    ...(others > 0 ? [plural(others, { one: '# other thing', other: '# other things' })] : []),
+  ]);
+  if (all.every(({ before }) => before === null)) return t`Added ${what}`;
+  if (all.every(({ fields }) => fields.deleted === true)) return t`Deleted ${what}`;
+  return all.every(({ fields }) => fields.deleted === false) ? t`Restored ${what}` : t`Changed ${what}`;
 }

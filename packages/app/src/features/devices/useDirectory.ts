@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { DeviceInfo, Directory } from '@yellow-latch/core/sync';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect } from 'react';
@@ -61,6 +62,6 @@ export function useDeviceName(): (id: string) => string {
   const { replica } = useOpened();
   return (id) =>
     id === replica.state.id
-      ? 'this device'
-      : (directory?.devices.find((device) => device.id === id)?.name ?? 'another device');
+      ? t`this device`
+      : (directory?.devices.find((device) => device.id === id)?.name ?? t`another device`);
 }

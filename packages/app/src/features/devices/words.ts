@@ -1,28 +1,26 @@
-import { counted } from '@/answers/audit/sentences/words';
+import { plural, t } from '@lingui/core/macro';
 import type { DeviceInfo } from '@yellow-latch/core/sync';
 
-import { tellAgo } from '@/look/moment';
-import { isRefusal } from '@yellow-latch/replica/sync/server';
+import { tellAgo } from '@/wording/format';
 
-/** Why something about the devices of a list could not be done. */
-export function tellNotSet(error: unknown): string {
-  if (!isRefusal(error)) return 'You are offline. Connect and try again.';
-  const { title, detail } = error.problem;
-  return detail ? `${title}. ${detail}` : `${title}.`;
-}
+/** In ms. */
+const JUST_NOW = 120_000;
 
 /** How far a device has come, and when it was last heard of. */
 export function tellStep({ isHere, behind, seen }: DeviceInfo, now = Date.now()): string {
-  const step = behind === 0 ? 'in step' : `${counted(behind, 'change')} behind`;
-  if (isHere) return `Here now, ${step}`;
-  return seen === null ? `Not heard of yet, ${step}` : `Seen ${tellAgo(seen, now)}, ${step}`;
+  const step = behind === 0 ? t`synced` : plural(behind, { one: '# change behind', other: '# changes behind' });
+  if (isHere) return t`Online, ${step}`;
+  if (seen === null) return t`Not seen yet, ${step}`;
+  if (now - seen < JUST_NOW) return t`Seen just now, ${step}`;
+  const ago = tellAgo(seen, now);
+  return t`Seen ${ago}, ${step}`;
 }
 
 /** What a device may do and which sets it gets, where that is less than everything; null: it is everything. */
 export function tellBounds({ may, subscribedSets }: Pick<DeviceInfo, 'may' | 'subscribedSets'>): string | null {
-  const sets = subscribedSets && `takes ${counted(subscribedSets.length, 'set')}`;
-  const parts = [may === 'use' ? 'uses only' : null, sets].filter((part) => part !== null);
-  return parts.length === 0 ? null : parts.join(', ');
+  const sets = subscribedSets && plural(subscribedSets.length, { one: 'gets # set', other: 'gets # sets' });
+  if (may === 'use') return sets === null ? t`can only use the list` : t`can only use the list, ${sets}`;
+  return sets;
 }
 
 /** How long a code still holds, in whole minutes and seconds; null: it has lapsed. `left` in ms. */

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { markCode } from '@yellow-latch/core/convention/mark';
 import { checkCode, checkExpansion, trimCode } from '@yellow-latch/core/model';
 import { Suspense } from 'react';
@@ -32,7 +33,7 @@ export function CodePart({ editor, draft, saved }: EditorPartProps) {
         name="code"
         render={({ field }) => (
           <Field
-            label="You type"
+            label={t`You type`}
             isCode
             inputRef={field.ref}
             value={field.value}
@@ -41,7 +42,7 @@ export function CodePart({ editor, draft, saved }: EditorPartProps) {
             onSubmit={editor.save}
             error={errors.code?.message}
             startsHere={editor.startsWithText}
-            placeholder={`such as ${markCode('ws', newMark)}`}
+            placeholder={t`like ${{ example: markCode('ws', newMark) }}`}
           />
         )}
       />
@@ -49,9 +50,7 @@ export function CodePart({ editor, draft, saved }: EditorPartProps) {
         <View style={styles.plate}>
           <CodePlate code={trimCode(code)} size="large" />
           {/\s/u.test(trimCode(code)) && (
-            <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-              ␣ is a blank inside the code
-            </Text>
+            <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>{t`␣ is a space inside the code`}</Text>
           )}
         </View>
       )}

@@ -1,8 +1,10 @@
+import { t } from '@lingui/core/macro';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { useList } from '@/frame/replica/ReplicaProvider';
+import { usePageTitle } from '@/look/usePageTitle';
 
 import { EditorForm } from './EditorForm';
 
@@ -11,16 +13,13 @@ export function Editor({ id }: { id: string | null }) {
   const { shortcuts } = useList();
   const router = useRouter();
   const saved = shortcuts.find((shortcut) => shortcut.id === id) ?? null;
+  usePageTitle(t`Shortcuts`);
   if (id === null || saved) return <EditorForm saved={saved} />;
   return (
     <View style={styles.page}>
-      <Text variant="titleLarge" role="heading" aria-level={1}>
-        This shortcut is not in the list
-      </Text>
-      <Text variant="bodyLarge">It was deleted, here or on another device.</Text>
-      <Button mode="outlined" onPress={() => router.navigate('/')}>
-        Back to the list
-      </Button>
+      <Text variant="titleLarge" role="heading" aria-level={1}>{t`This shortcut is gone`}</Text>
+      <Text variant="bodyLarge">{t`It was deleted, here or on another device.`}</Text>
+      <Button mode="outlined" onPress={() => router.navigate('/')}>{t`Back to the list`}</Button>
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
@@ -15,14 +16,14 @@ export function EditorFoot({ isReadOnly, onSave, onDelete }: EditorFootProps) {
   const palette = usePalette();
   return (
     <View style={[styles.foot, { borderColor: palette.line }]}>
-      {isReadOnly && <Text variant="bodyMedium">This device may use the list, not change it.</Text>}
+      {isReadOnly && <Text variant="bodyMedium">{t`This device can use the list but not change it.`}</Text>}
       {onDelete && !isReadOnly && (
         <Button icon="trash" mode="text" textColor={palette.alarm} onPress={onDelete} contentStyle={styles.tall}>
           Delete
         </Button>
       )}
       <View style={styles.push} />
-      {!isReadOnly && <LatchButton label="Save" icon="check" onPress={onSave} />}
+      {!isReadOnly && <LatchButton label={t`Save`} icon="check" onPress={onSave} />}
     </View>
   );
 }

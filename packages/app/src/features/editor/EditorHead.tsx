@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { StyleSheet } from 'react-native';
@@ -5,21 +6,24 @@ import { IconButton, Text } from 'react-native-paper';
 
 import { DetailHead } from '@/look/DetailHead';
 import { CopyButton } from '@/parts/CopyButton';
+import { usePageTitle } from '@/look/usePageTitle';
 
 /** The heading, with what one does to a shortcut that is saved: look at its history, copy what it gives. */
 export function EditorHead({ saved }: { saved: Shortcut | null }) {
   const router = useRouter();
+  const title = saved ? t`Shortcut` : t`New shortcut`;
+  usePageTitle(title);
   return (
-    <DetailHead back="Back to the list" onBack={() => router.navigate('/')}>
+    <DetailHead back={t`Back to the list`} onBack={() => router.navigate('/')}>
       <Text variant="headlineSmall" role="heading" aria-level={1} style={styles.title}>
-        {saved ? 'Shortcut' : 'New shortcut'}
+        {title}
       </Text>
       {saved && !saved.private && (
         <IconButton
           icon="history"
           size={22}
           style={styles.history}
-          accessibilityLabel="History of this shortcut"
+          accessibilityLabel={t`History of this shortcut`}
           onPress={() => router.navigate({ pathname: '/history/[id]', params: { id: saved.id } })}
         />
       )}

@@ -1,12 +1,14 @@
+import { t } from '@lingui/core/macro';
 import type { OnKeyboard } from '@yellow-latch/core/effort';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import type { EffortOfOne } from '@/answers/effort/workerApi';
-import { tellDuration, tellTaps } from '@/answers/effort/words';
+import { nameOfKeyboard, tellTaps } from '@/answers/effort/words';
 import { Bar } from '@/look/Bar';
 import { STRONG } from '@/look/fonts';
 import { useList } from '@/frame/replica/ReplicaProvider';
+import { tellDuration } from '@/wording/format';
 
 import { useEffort } from './useEffort';
 import type { Draft } from './useVerdict';
@@ -17,8 +19,8 @@ export function EffortBar({ draft }: { draft: Draft }) {
   return <View style={styles.block}>{effort && <Bars effort={effort} />}</View>;
 }
 
-function Bars({ effort: { on, names, saved } }: { effort: EffortOfOne }) {
-  const { keyboards } = useList();
+function Bars({ effort: { on, saved } }: { effort: EffortOfOne }) {
+  const { keyboards, ownKeyboards } = useList();
   const codes = on.flatMap(({ code }) => (code.type === 'effort' ? [code.seconds] : []));
   const most = Math.max(...on.map(({ text }) => text.seconds), ...codes, 1e-9);
   const shares = keyboards.map(({ share }) => share);
@@ -36,33 +38,27 @@ function Bars({ effort: { on, names, saved } }: { effort: EffortOfOne }) {
   };
   const text = { taps: mean((one) => one.text.taps), seconds: mean((one) => one.text.seconds) };
   const missing = on.flatMap(({ keyboard, code: typed }) =>
-    typed.type === 'not-on-keyboard' ? [`${typed.character} is not on ${names[keyboard]!}`] : [],
+    typed.type === 'not-on-keyboard'
+      ? [t`“${{ character: typed.character }}” isn’t on ${{ keyboard: nameOfKeyboard(keyboard, ownKeyboards) }}.`]
+      : [],
   );
-  const fromTable = [...new Set(on.flatMap(({ text: { fromTable: signs } }) => signs))];
+
   return (
     <View role="status" style={styles.bars}>
-      <Line name="Typing it" taps={code.taps} seconds={code.seconds} most={most} />
-      <Line name="Writing it out" taps={text.taps} seconds={text.seconds} most={most} />
-      <Text variant="bodyMedium">
-        {saved === null ? (
-          'It cannot be typed on any keyboard in use.'
-        ) : (
-          <>
-            <Text style={STRONG}>
-              {saved.seconds >= 0
-                ? `Saves ${tellDuration(saved.seconds)} each time`
-                : `Costs ${tellDuration(-saved.seconds)} more each time`}
-            </Text>
-            , on your keyboards together, without word prediction.
-          </>
-        )}
-        {missing.length > 0 && saved !== null ? ` ${missing[0]!}.` : ''}
-        {fromTable.length > 0
-          ? ` ${fromTable.slice(0, 3).join(' ')} ${fromTable.length === 1 ? 'comes' : 'come'} from a table of signs.`
-          : ''}
+      <Line name={t`Code`} taps={code.taps} seconds={code.seconds} most={most} />
+      <Line name={t`Whole text`} taps={text.taps} seconds={text.seconds} most={most} />
+      <Text variant="bodyMedium" style={STRONG}>
+        {tellSaved(saved)}
       </Text>
+      {missing.length > 0 && saved !== null && <Text variant="bodyMedium">{missing[0]!}</Text>}
     </View>
   );
+}
+
+function tellSaved(saved: EffortOfOne['saved']): string {
+  if (saved === null) return t`None of your keyboards can type this code.`;
+  const time = tellDuration(Math.abs(saved.seconds));
+  return saved.seconds >= 0 ? t`Saves ${time} each time` : t`Takes ${time} longer each time`;
 }
 
 function Line({
@@ -83,7 +79,7 @@ function Line({
       </Text>
       <Bar part={(seconds ?? 0) / most} />
       <Text variant="bodyMedium" style={styles.figure}>
-        {taps === null || seconds === null ? 'not on them' : `${tellTaps(taps)}, ${tellDuration(seconds)}`}
+        {taps === null || seconds === null ? t`can’t be typed` : `${tellTaps(taps)}, ${tellDuration(seconds)}`}
       </Text>
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { Suspense, useRef, useState } from 'react';
 import { StyleSheet, View, type TextInput } from 'react-native';
 
@@ -19,7 +20,7 @@ export function ExpansionField(props: ExpansionFieldProps) {
   const plain = (
     <>
       <Field
-        label="You get"
+        label={t`You get`}
         multiline
         inputRef={(element) => {
           input.current = element;
@@ -32,7 +33,7 @@ export function ExpansionField(props: ExpansionFieldProps) {
         onSubmit={onSubmit}
         error={error}
         startsHere={startsHere || wasTemplate}
-        placeholder="An address, a link, a sign, a whole message"
+        placeholder={t`An address, a link, a symbol, a whole message`}
       />
       <InsertRow
         onInsert={(insert) => {

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
@@ -8,14 +9,10 @@ import { STRONG } from '@/look/fonts';
 export function HiddenText({ onShow }: { onShow: () => void }) {
   return (
     <View style={styles.block}>
-      <Text variant="labelLarge" style={STRONG}>
-        You get
-      </Text>
+      <Text variant="labelLarge" style={STRONG}>{t`You get`}</Text>
       <View style={styles.line}>
         <Text variant="bodyLarge">{MASK}</Text>
-        <Button mode="outlined" onPress={onShow} contentStyle={styles.tall}>
-          Show it
-        </Button>
+        <Button mode="outlined" onPress={onShow} contentStyle={styles.tall}>{t`Show`}</Button>
       </View>
     </View>
   );

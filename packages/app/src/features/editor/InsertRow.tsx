@@ -1,9 +1,10 @@
+import { t } from '@lingui/core/macro';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { usePalette } from '@/look/useLook';
 
-import { INSERTS, type Insert } from './template/inserts';
+import { inserts, type Insert } from './template/inserts';
 
 /** What can be put into the text: blanks, dates and the like. */
 export function InsertRow({ onInsert }: { onInsert: (insert: Insert) => void }) {
@@ -15,17 +16,15 @@ export function InsertRow({ onInsert }: { onInsert: (insert: Insert) => void }) 
         style={styles.row}
         contentContainerStyle={styles.inserts}
         role="group"
-        aria-label="Put into the text"
+        aria-label={t`Insert`}
       >
-        <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-          Put in:
-        </Text>
-        {INSERTS.map(([insert, label]) => (
+        <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>{t`Insert:`}</Text>
+        {inserts().map(([insert, label]) => (
           <Button
             key={insert}
             mode="outlined"
             onPress={() => onInsert(insert)}
-            accessibilityLabel={`Put in: ${label}`}
+            accessibilityLabel={t`Insert: ${label}`}
             style={styles.insert}
             contentStyle={styles.tall}
             compact

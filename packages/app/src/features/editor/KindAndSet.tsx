@@ -1,9 +1,12 @@
-import { KINDS } from '@yellow-latch/core/model';
+import { t } from '@lingui/core/macro';
+
 import { Controller, useWatch } from 'react-hook-form';
 
 import { Choice } from '@/look/Choice';
 import { ChoiceLine } from '@/look/ChoiceLine';
 import { Field } from '@/look/Field';
+
+import { kindChoices } from '@/parts/kinds';
 
 import { NEW_SET } from './form';
 import type { Editor } from './useEditor';
@@ -14,21 +17,16 @@ export function KindAndSet({ editor }: { editor: Editor }) {
   const { errors } = formState;
   const [kind, setId] = useWatch({ control, name: ['kind', 'setId'] });
   const setChoices = [
-    { value: null, label: 'None' },
+    { value: null, label: t`None` },
     ...editor.sets.map(({ id, name }) => ({ value: id, label: name })),
-    { value: NEW_SET, label: 'New set…' },
+    { value: NEW_SET, label: t`New set…` },
   ];
   return (
     <>
       <ChoiceLine>
+        <Choice label={t`Kind`} value={kind} choices={kindChoices()} onChange={editor.chooseKind} />
         <Choice
-          label="Kind"
-          value={kind}
-          choices={KINDS.map((value) => ({ value, label: value }))}
-          onChange={editor.chooseKind}
-        />
-        <Choice
-          label="Set"
+          label={t`Set`}
           value={setId}
           choices={setChoices}
           onChange={(value) => setValue('setId', value, { shouldDirty: true })}
@@ -40,7 +38,7 @@ export function KindAndSet({ editor }: { editor: Editor }) {
           name="newSet"
           render={({ field }) => (
             <Field
-              label="Name of the new set"
+              label={t`Name of the new set`}
               inputRef={field.ref}
               value={field.value}
               onChangeText={field.onChange}

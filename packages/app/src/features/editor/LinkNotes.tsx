@@ -1,21 +1,23 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
 import { findLinks, type FoundLink, type LinkFault, type TrackingReason } from '@yellow-latch/core/link';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { usePalette } from '@/look/useLook';
 
-const REASONS: Record<TrackingReason, string> = {
-  campaign: 'says which campaign led here',
-  click: 'says which advertisement was pressed',
-  mail: 'says whose copy of a mailing it was',
-  share: 'says who shared it',
+const REASONS: Record<TrackingReason, MessageDescriptor> = {
+  campaign: msg`shows which campaign you came from`,
+  click: msg`shows which ad you clicked`,
+  mail: msg`shows whose email it came from`,
+  share: msg`shows who shared it`,
 };
 
-const FAULTS: Record<LinkFault, string> = {
-  space: 'There is a blank inside: it would end there.',
-  trailing: 'A mark at its end is not part of it.',
-  'no-page': 'It names no page: there is no dot in its name.',
-  'other-letters': 'Letters of two scripts stand in its name: it may lead elsewhere than it looks.',
+const FAULTS: Record<LinkFault, MessageDescriptor> = {
+  space: msg`This link has a space in it, so it ends there.`,
+  trailing: msg`The punctuation at the end isn’t part of the link.`,
+  'no-page': msg`This link doesn’t lead to a page: its name has no dot.`,
+  'other-letters': msg`This link mixes two alphabets. It may not go where it seems to.`,
 };
 
 interface LinkNotesProps {
@@ -35,27 +37,25 @@ export function LinkNotes({ text, onChange }: LinkNotesProps) {
         <View
           key={found.start}
           role="group"
-          aria-label={`About the link ${found.link.slice(0, 60)}`}
+          aria-label={t`Link ${{ link: found.link.slice(0, 60) }}`}
           style={[styles.note, { borderColor: palette.line, backgroundColor: palette.surface }]}
         >
           <View style={styles.words}>
-            {found.tracking.length > 0 && (
-              <Text variant="bodyMedium">The link carries more than the way to the page:</Text>
-            )}
+            {found.tracking.length > 0 && <Text variant="bodyMedium">{t`This link has tracking in it:`}</Text>}
             {found.tracking.map(({ name, reason }, index) => (
               <Text key={index} variant="bodyMedium">
-                • {name} {REASONS[reason]}
+                • {name} {i18n._(REASONS[reason])}
               </Text>
             ))}
             {found.faults.map((fault) => (
               <Text key={fault} variant="bodyMedium">
-                {FAULTS[fault]}
+                {i18n._(FAULTS[fault])}
               </Text>
             ))}
           </View>
           {found.cleaned !== found.link && (
             <Button mode="text" onPress={() => clean(found)} contentStyle={styles.tall}>
-              {found.tracking.length > 0 ? 'Take out' : 'Mend it'}
+              {found.tracking.length > 0 ? t`Remove it` : t`Fix it`}
             </Button>
           )}
         </View>

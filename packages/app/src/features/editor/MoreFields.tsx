@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { Controller, useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -11,13 +12,14 @@ import { usePalette } from '@/look/useLook';
 
 import { Choice } from '@/look/Choice';
 import type { FormValues } from './form';
-import { WAYS } from '@/parts/kinds';
+import { wayChoices } from '@/parts/kinds';
 
-const EDGES = [
-  { value: null, label: 'as usual' },
-  { value: 'word', label: 'at the start of a word' },
-  { value: 'anywhere', label: 'anywhere' },
-] as const;
+const edgeChoices = () =>
+  [
+    { value: null, label: t`as usual` },
+    { value: 'word', label: t`at the start of a word` },
+    { value: 'anywhere', label: t`anywhere` },
+  ] as const;
 
 interface MoreFieldsProps {
   control: Control<FormValues>;
@@ -36,40 +38,40 @@ export function MoreFields({ control, setValue, onSubmit }: MoreFieldsProps) {
     <>
       <ChoiceLine>
         <Choice
-          label="Fires"
+          label={t`Expands`}
           value={fires}
-          choices={WAYS}
+          choices={wayChoices()}
           onChange={(value) => setValue('fires', value, { shouldDirty: true })}
         />
         <Choice
-          label="May stand"
+          label={t`Where`}
           value={edge}
-          choices={EDGES}
+          choices={edgeChoices()}
           onChange={(value) => setValue('edge', value, { shouldDirty: true })}
         />
       </ChoiceLine>
       <ChoiceLine>
         <Choice
-          label="Used"
+          label={t`Used`}
           value={usesAWeek === null ? null : String(usesAWeek)}
           choices={usesChoices(usesAWeek)}
           onChange={(value) => setValue('usesAWeek', saidBy(value), { shouldDirty: true })}
         />
         <Choice
-          label="Formatting"
+          label={t`Formatting`}
           value={format}
           choices={[
-            { value: 'plain', label: 'none' },
-            { value: 'markdown', label: 'Markdown' },
+            { value: 'plain', label: t`none` },
+            { value: 'markdown', label: t`Markdown` },
           ]}
           onChange={(value) => setValue('format', value, { shouldDirty: true })}
         />
       </ChoiceLine>
       <ChoiceLine>
         <Choice
-          label="Language"
+          label={t`Language`}
           value={language}
-          choices={[{ value: null, label: 'any' }, ...languageChoices(language === null ? [] : [language])]}
+          choices={[{ value: null, label: t`any` }, ...languageChoices(language === null ? [] : [language])]}
           onChange={(value) => setValue('language', value, { shouldDirty: true })}
         />
         <View style={styles.words} />
@@ -79,14 +81,14 @@ export function MoreFields({ control, setValue, onSubmit }: MoreFieldsProps) {
         name="note"
         render={({ field, fieldState }) => (
           <Field
-            label="Note"
+            label={t`Note`}
             inputRef={field.ref}
             value={field.value}
             onChangeText={field.onChange}
             onBlur={field.onBlur}
             onSubmit={onSubmit}
             error={fieldState.error?.message}
-            placeholder="What it is for, if the text does not say"
+            placeholder={t`What it’s for, if that isn’t clear`}
           />
         )}
       />
@@ -97,10 +99,11 @@ export function MoreFields({ control, setValue, onSubmit }: MoreFieldsProps) {
         style={styles.private}
       >
         <View style={styles.words}>
-          <Text variant="bodyLarge">Only on this device</Text>
-          <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-            Hidden on the screen. What the server and your other devices hold of it is erased.
-          </Text>
+          <Text variant="bodyLarge">{t`Only on this device`}</Text>
+          <Text
+            variant="bodySmall"
+            style={{ color: palette.inkSoft }}
+          >{t`Hidden on screen, and deleted from the server and your other devices.`}</Text>
         </View>
       </Tick>
     </>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { countClusters, clustersOf, LIMITS } from '@yellow-latch/core/model';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
@@ -7,10 +8,12 @@ import { Button, Text } from 'react-native-paper';
 import { fetchShared } from '@/offline/shared';
 
 import { handOver } from '@/parts/incoming';
+import { usePageTitle } from '@/look/usePageTitle';
 
 /** Where what was shared to the app arrives: a text goes on into a new shortcut, a file into the list. */
 export function SharedPage() {
   const router = useRouter();
+  usePageTitle(t`New shortcut`);
   const { of } = useLocalSearchParams<{ of?: string }>();
   const [isMissing, setMissing] = useState(of === undefined);
   useEffect(() => {
@@ -32,15 +35,14 @@ export function SharedPage() {
   if (!isMissing) return null;
   return (
     <View style={styles.page}>
-      <Text variant="titleLarge" role="heading" aria-level={1}>
-        Nothing came along
-      </Text>
-      <Text variant="bodyMedium">
-        The app was not ready to take what you shared. It is now: share it once more, or paste it.
-      </Text>
-      <Button mode="outlined" onPress={() => router.replace('/new')} style={styles.button} contentStyle={styles.tall}>
-        New shortcut
-      </Button>
+      <Text variant="titleLarge" role="heading" aria-level={1}>{t`Nothing was shared`}</Text>
+      <Text variant="bodyMedium">{t`The app wasn’t ready yet. Share it again, or paste it.`}</Text>
+      <Button
+        mode="outlined"
+        onPress={() => router.replace('/new')}
+        style={styles.button}
+        contentStyle={styles.tall}
+      >{t`New shortcut`}</Button>
     </View>
   );
 }

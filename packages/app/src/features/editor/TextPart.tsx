@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import { trimCode } from '@yellow-latch/core/model';
 import { Suspense, useState } from 'react';
 import { Controller } from 'react-hook-form';
@@ -57,18 +58,14 @@ export function TextPart({ editor, draft, saved }: EditorPartProps) {
       )}
       {editor.lines > 1 && (
         <FieldNote
-          text={`${editor.lines} lines came along.`}
-          action="Each its own"
+          text={plural(editor.lines, { other: 'You pasted # lines.' })}
+          action={t`Make each a shortcut`}
           icon="split"
           onPress={editor.bringInLines}
         />
       )}
-      {editor.note && <FieldNote text={`${capitalise(editor.note)}.`} action="Put back" onPress={editor.putBack} />}
-      {editor.wasRefused && <FieldNote text="The browser kept the clipboard to itself: paste here by hand." />}
+      {editor.note && <FieldNote text={editor.note} action={t`Undo`} onPress={editor.putBack} />}
+      {editor.wasRefused && <FieldNote text={t`The browser didn’t allow it. Paste here yourself.`} />}
     </>
   );
-}
-
-function capitalise(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

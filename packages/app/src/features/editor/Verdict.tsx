@@ -1,3 +1,5 @@
+import { i18n } from '@lingui/core';
+import { plural, t } from '@lingui/core/macro';
 import { compareSeverity, type Finding } from '@yellow-latch/core/clash/finding';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -36,7 +38,7 @@ function Judgement({
 }: VerdictProps & { verdict: Judged }) {
   const palette = usePalette();
   const { shortcuts } = useList();
-  const codeOf = (id: string) => shortcuts.find((shortcut) => shortcut.id === id)?.code ?? 'another code';
+  const codeOf = (id: string) => shortcuts.find((shortcut) => shortcut.id === id)?.code ?? t`another code`;
   const aboutCode = findings.filter(({ type }) => !ABOUT_TEXT.has(type));
   // What is told first is not always the worst: a text that looks secret goes before all.
   const first = aboutCode[0];
@@ -55,31 +57,36 @@ function Judgement({
             variant="bodyMedium"
             style={[styles.name, { color: severity === 'breaks' ? palette.alarm : palette.ink }]}
           >
-            {SEVERITY_WORDS[severity]}
+            {i18n._(SEVERITY_WORDS[severity])}
           </Text>
           <Text variant="bodyMedium" style={{ color: palette.ink }}>
-            {first ? tellFinding(first, code, codeOf) : 'No word, link or other code gets in its way.'}
-            {more > 0 && ` ${more} more.`}
+            {first ? tellFinding(first, code, codeOf) : t`No word, link or other code gets in the way.`}
+            {more > 0 && ' '}
+            {more > 0 && plural(more, { one: '# more finding.', other: '# more findings.' })}
           </Text>
         </View>
       </View>
       {/* One line that is moved sideways where it is long: what stands below must not move. */}
       <ScrollView horizontal style={styles.line} contentContainerStyle={styles.proposals}>
         {onKeepPrivate && findings.some(({ type }) => type === 'secret') && (
-          <Button icon="lock" mode="outlined" onPress={onKeepPrivate} style={styles.private} contentStyle={styles.tall}>
-            Keep it on this device only
-          </Button>
+          <Button
+            icon="lock"
+            mode="outlined"
+            onPress={onKeepPrivate}
+            style={styles.private}
+            contentStyle={styles.tall}
+          >{t`Keep it only on this device`}</Button>
         )}
         {proposals.length > 0 && (
           <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-            Free:
+            {t`Free codes:`}
           </Text>
         )}
         {proposals.map((free) => (
           <Pressable
             key={free}
             role="button"
-            aria-label={`Take ${free}`}
+            aria-label={t`Use ${free}`}
             onPress={() => onTake(free)}
             style={styles.proposal}
           >

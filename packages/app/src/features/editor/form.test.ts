@@ -16,12 +16,12 @@ async function errorsOf(values: Partial<FormValues>, saved: Shortcut | null = nu
 
 describe('the form refuses, naming the rule', () => {
   test.each<[string, Partial<FormValues>, string, string]>([
-    ['no text', { expansion: ' \n' }, 'expansion', 'Paste or write'],
-    ['no code', { code: '  ' }, 'code', 'Give it a code'],
-    ['a long code', { code: 'x'.repeat(41) }, 'code', '41 characters; at most 40'],
-    ['a control character', { expansion: 'a\nb\u0000' }, 'expansion', 'U+0000) at line 2, character 2'],
-    ['half a pair', { code: ';\ud83d' }, 'code', 'half a character (U+D83D) at character 2'],
-    ['a code that exists', { code: ' ;Ws ' }, 'code', ';ws is taken: it gives “Corrie & Vale Unit 3”'],
+    ['no text', { expansion: ' \n' }, 'expansion', 'Type or paste'],
+    ['no code', { code: '  ' }, 'code', 'Type a code'],
+    ['a long code', { code: 'x'.repeat(41) }, 'code', '41 characters. The limit is 40'],
+    ['a control character', { expansion: 'a\nb\u0000' }, 'expansion', '(U+0000) in line 2, at position 2'],
+    ['half a pair', { code: ';\ud83d' }, 'code', '(U+D83D) at position 2'],
+    ['a code that exists', { code: ' ;Ws ' }, 'code', 'You already use “;ws” for “Corrie & Vale Unit 3”'],
     ['a set without a name', { setId: NEW_SET, newSet: ' ' }, 'newSet', 'Give the new set a name'],
     ['a set with a long name', { setId: NEW_SET, newSet: 'x'.repeat(61) }, 'newSet', '60 characters'],
   ])('%s', async (_name, values, field, told) => {
@@ -51,14 +51,16 @@ test('the kind is guessed from what was pasted', () => {
 });
 
 test('what was cut is counted in words', () => {
-  expect(tellCleaned({ text: '', blanks: 1, newlines: 0 })).toBe('cut from the end: 1 blank');
-  expect(tellCleaned({ text: '', blanks: 2, newlines: 3 })).toBe('cut from the end: 2 blanks, 3 new lines');
+  expect(tellCleaned({ text: '', blanks: 1, newlines: 0 })).toBe('Removed a space at the end.');
+  expect(tellCleaned({ text: '', blanks: 2, newlines: 3 })).toBe('Removed 2 spaces and 3 empty lines at the end.');
   expect(tellCleaned({ text: '', blanks: 0, newlines: 0 })).toBeNull();
 });
 
 test('every rule has its words', () => {
   expect(tellProblem('expansion', { type: 'too-many-bytes', limit: 100_000, found: 100_002 })).toContain(
-    '100002 bytes',
+    'The text is too long.',
   );
-  expect(tellProblem('code', { type: 'too-many-code-points', limit: 160, found: 175 })).toContain('175 code points');
+  expect(tellProblem('code', { type: 'too-many-code-points', limit: 160, found: 175 })).toContain(
+    'too many combined characters',
+  );
 });

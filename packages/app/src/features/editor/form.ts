@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import {
   checkCode,
   checkExpansion,
@@ -19,7 +20,7 @@ import type { FieldErrors, Resolver } from 'react-hook-form';
 import { loadExpansion } from '@/answers/expansion/context';
 import { tellTemplateProblem } from '@/answers/expansion/words';
 
-import { tellProblem, tellInUse } from '@/parts/kinds';
+import { tellProblem, tellTooLong, tellInUse } from '@/parts/kinds';
 
 /** The set chosen in the form: one of the list, none, or one that saving makes. */
 export const NEW_SET = 'new';
@@ -114,17 +115,17 @@ export function makeResolver(shortcuts: readonly Shortcut[], saved: Shortcut | n
       }
     }
     if (setId === NEW_SET && newSet === '') {
-      errors.newSet = { type: 'empty', message: 'Give the new set a name.' };
+      errors.newSet = { type: 'empty', message: t`Give the new set a name.` };
     } else if (setId === NEW_SET && isLineTooLong(newSet, LIMITS.setNameClusters)) {
       errors.newSet = {
         type: 'too-many-clusters',
-        message: `The name may have ${LIMITS.setNameClusters} characters at most.`,
+        message: tellTooLong(LIMITS.setNameClusters),
       };
     }
     if (isLineTooLong(note, LIMITS.noteClusters))
       errors.note = {
         type: 'too-many-clusters',
-        message: `The note may have ${LIMITS.noteClusters} characters at most.`,
+        message: tellTooLong(LIMITS.noteClusters),
       };
     return Object.keys(errors).length > 0 ? { values: {}, errors } : { values, errors: {} };
   };

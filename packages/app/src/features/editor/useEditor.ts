@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { cleanEnd, guessKind, withUnixNewlines, type Shortcut, type ShortcutFields } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
@@ -88,8 +89,8 @@ export function useEditor(saved: Shortcut | null) {
     if (!isWide) router.navigate('/');
     else if (id !== saved?.id) router.replace({ pathname: '/shortcut/[id]', params: { id } });
     notify({
-      text: note ? `${values.code} is saved; ${note}.` : `${values.code} is saved and works now.`,
-      action: { label: 'Try it', onPress: () => router.navigate('/write') },
+      text: tellSaved(values.code, note),
+      action: { label: t`Use it elsewhere`, onPress: () => router.navigate('/where') },
     });
   };
 
@@ -104,7 +105,7 @@ export function useEditor(saved: Shortcut | null) {
   const remove = async () => {
     if (!saved) return;
     isDone.current = true;
-    await run(deleting([saved]), `${saved.code} is deleted.`);
+    await run(deleting([saved]), t`Deleted “${{ code: saved.code }}”.`);
     router.navigate('/');
   };
 
@@ -152,4 +153,9 @@ function changedFields(values: FormValues, saved: Shortcut | null): Partial<Shor
   if (values.note !== (saved?.note ?? '')) fields.note = values.note;
   if (values.language !== (saved?.language ?? null)) fields.language = values.language;
   return fields;
+}
+
+/** What is said when a shortcut is kept; `cleaned`: what was cut from its text, if anything was. */
+function tellSaved(code: string, cleaned: string | null): string {
+  return cleaned === null ? t`“${code}” works in Write.` : t`“${code}” works in Write. ${cleaned}`;
 }

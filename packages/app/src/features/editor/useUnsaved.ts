@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useRouter } from 'expo-router';
 import { useEffect, useState, type RefObject } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
@@ -35,9 +36,9 @@ export function useUnsaved(
     if (!isDirty || isDone.current) return;
     left.set(place, getValues());
     notify({
-      text: 'Not saved yet.',
+      text: t`Not saved yet.`,
       action: {
-        label: 'Go on',
+        label: t`Keep editing`,
         onPress: () =>
           router.navigate(place === 'new' ? '/new' : { pathname: '/shortcut/[id]', params: { id: place } }),
       },

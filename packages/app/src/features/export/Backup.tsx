@@ -1,8 +1,8 @@
+import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { counted } from '@/answers/audit/sentences';
 import type { AskWorker } from '@/answers/exchange/useExchange';
 import { useNotice } from '@/frame/Notices';
 import { saveFile } from '@/frame/saveFile';
@@ -43,46 +43,43 @@ export function Backup({ ask }: { ask: AskWorker }) {
           new Date().toISOString(),
         ),
       );
-      saveFile(fileName('yellow latch backup', new Date(), 'json'), text, 'application/json');
+      saveFile(fileName(t`yellow latch backup`, new Date(), 'json'), text, 'application/json');
       setPassphrase('');
       setAgain('');
     } catch {
-      notify({ text: 'Writing the backup has failed on this device. Your list is as it was; try again.' });
+      notify({ text: t`The backup couldn’t be made. Your list is safe: try again.` });
     }
     setWorking(false);
   };
   return (
     <View style={[styles.box, { borderColor: palette.line }]}>
-      <Text variant="titleMedium" role="heading" aria-level={2}>
-        Backup of everything
-      </Text>
-      <Text variant="bodyMedium">
-        All shortcuts and sets, languages, devices and keyboards, conventions, findings left as they are. Keep it where
-        you keep papers. “Bring in” restores it, and shows first what would change. The history stays with the server;
-        drafts stay on this device.
-      </Text>
+      <Text variant="titleMedium" role="heading" aria-level={2}>{t`Back up everything`}</Text>
+      <Text variant="bodyMedium">{t`A file with your whole list and settings. To restore it, open it under Import.`}</Text>
       {versions > 0 && (
         <Text variant="bodySmall">
-          {counted(versions, 'entry has', 'entries have')} two versions: the backup has the one that is shown. Settle
-          them first, under Devices.
+          {plural(versions, {
+            one: '# thing has two versions. The backup gets the one in use. Choose first, under Devices.',
+            other: '# things have two versions. The backup gets the ones in use. Choose first, under Devices.',
+          })}
         </Text>
       )}
       {own > 0 && (
         <Tick role="checkbox" isOn={isSealing} isDisabled={!canSeal} onPress={() => setSealing(!isSealing)}>
           <Text variant="bodyLarge" style={styles.words}>
-            {own === 1 ? 'The one that is' : `The ${own} that are`} only on this device too, under a passphrase
+            {plural(own, {
+              one: 'Include # private shortcut, protected by a passphrase',
+              other: 'Include # private shortcuts, protected by a passphrase',
+            })}
           </Text>
         </Tick>
       )}
       {own > 0 && !canSeal && (
-        <Text variant="bodySmall">
-          This address is not secure, so the browser seals nothing. Open the app by https.
-        </Text>
+        <Text variant="bodySmall">{t`This address isn’t secure, so private shortcuts can’t be protected. Open the app with https.`}</Text>
       )}
       {isSealing && (
         <>
           <Field
-            label="Passphrase"
+            label={t`Passphrase`}
             isSecret
             value={passphrase}
             onChangeText={setPassphrase}
@@ -91,14 +88,14 @@ export function Backup({ ask }: { ask: AskWorker }) {
             error={error}
           />
           <Field
-            label="Again"
+            label={t`Passphrase again`}
             isSecret
             value={again}
             onChangeText={setAgain}
             onBlur={() => {}}
             onSubmit={() => void save()}
           />
-          <Text variant="bodySmall">Nobody can open them without it, and nobody can tell you what it was.</Text>
+          <Text variant="bodySmall">{t`Without it nobody can open them, not even you.`}</Text>
         </>
       )}
       <Button
@@ -108,9 +105,7 @@ export function Backup({ ask }: { ask: AskWorker }) {
         onPress={() => void save()}
         style={styles.button}
         contentStyle={styles.tall}
-      >
-        Save a backup
-      </Button>
+      >{t`Save a backup`}</Button>
     </View>
   );
 }

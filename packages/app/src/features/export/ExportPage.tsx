@@ -1,12 +1,14 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, plural, t } from '@lingui/core/macro';
+import { tellCount } from '@/wording/format';
 import type { WrittenForm } from '@yellow-latch/core/exchange';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { counted } from '@/answers/audit/sentences';
 import { useExchange } from '@/answers/exchange/useExchange';
 import { useChosen } from '@/parts/choosing';
-import { copyText, NOT_COPIED } from '@/frame/clipboard';
+import { copyText, tellNotCopied } from '@/frame/clipboard';
 import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
 import { saveFile } from '@/frame/saveFile';
@@ -19,33 +21,47 @@ import { Backup } from './Backup';
 import { fileName, partOf, type What } from '@/parts/leaving/what';
 import { useFirstWhat, WhatChoice } from '@/parts/leaving/WhatChoice';
 
-const FORMS: readonly { form: WrittenForm; label: string; about: string; ending: string; type: string }[] = [
+interface FormChoice {
+  readonly form: WrittenForm;
+  readonly label: MessageDescriptor;
+  readonly about: MessageDescriptor;
+  readonly ending: string;
+  readonly type: string;
+}
+
+const FORMS: readonly FormChoice[] = [
   {
     form: 'csv',
-    label: 'Table (CSV)',
-    about: 'For spreadsheets. What they would run as a formula is guarded.',
+    label: msg`Table (CSV)`,
+    about: msg`For spreadsheets and other apps. Safe from formulas.`,
     ending: 'csv',
     type: 'text/csv',
   },
   {
     form: 'tsv',
-    label: 'Table with tabs',
-    about: 'The same, to be pasted into a spreadsheet.',
+    label: msg`Table with tabs`,
+    about: msg`To paste into a spreadsheet.`,
     ending: 'tsv',
     type: 'text/tab-separated-values',
   },
   {
     form: 'json',
-    label: 'List of Yellow Latch (JSON)',
-    about: 'Everything of each shortcut, to be brought in again as it was.',
+    label: msg`Yellow Latch list (JSON)`,
+    about: msg`Keeps everything, to import again.`,
     ending: 'json',
     type: 'application/json',
   },
-  { form: 'markdown', label: 'Table of Markdown', about: 'For notes and pages.', ending: 'md', type: 'text/markdown' },
+  {
+    form: 'markdown',
+    label: msg`Markdown table`,
+    about: msg`For notes and web pages.`,
+    ending: 'md',
+    type: 'text/markdown',
+  },
   {
     form: 'lines',
-    label: 'Code, tab, text',
-    about: 'One on each line, under a heading.',
+    label: msg`Plain text`,
+    about: msg`One per line: code, tab, text.`,
     ending: 'txt',
     type: 'text/plain',
   },
@@ -65,20 +81,20 @@ export function ExportPage() {
   const own = part.shortcuts.filter((shortcut) => shortcut.private).length;
   const going = part.shortcuts.length - own;
   const { ending, type } = FORMS.find((one) => one.form === form)!;
-  const names: Partial<Record<What, string>> = { all: 'shortcuts', chosen: 'chosen shortcuts' };
-  const name = names[what] ?? list.sets.find(({ id }) => what.endsWith(id))?.name ?? 'set';
+  const names: Partial<Record<What, string>> = { all: t`shortcuts`, chosen: t`selected shortcuts` };
+  const name = names[what] ?? list.sets.find(({ id }) => what.endsWith(id))?.name ?? t`set`;
   const written = () => ask((api) => api.write(part, form, new Date().toISOString()));
-  const failed = () =>
-    notify({ text: 'Writing it has failed on this device. Your list is as it was; try a part of it.' });
+  const failed = () => notify({ text: t`The file couldn’t be made. Your list is safe: try with fewer shortcuts.` });
   const save = () => void written().then((text) => saveFile(fileName(name, new Date(), ending), text, type), failed);
   const copy = () =>
     void written().then(async (text) => {
-      notify({ text: (await copyText(text)) ? `${counted(going, 'shortcut')} copied.` : NOT_COPIED });
+      const copied = plural(going, { one: 'Copied # shortcut.', other: 'Copied # shortcuts.' });
+      notify({ text: (await copyText(text)) ? copied : tellNotCopied() });
     }, failed);
   return (
-    <DetailPage title="Files and backup" about="export" back={{ label: 'Back to the list', href: '/' }}>
+    <DetailPage title={t`Export and back up`} about="export" back={{ label: t`Back to the list`, href: '/' }}>
       <WhatChoice value={what} onChange={setWhat} />
-      <View role="radiogroup" aria-label="Written as">
+      <View role="radiogroup" aria-label={t`Format`}>
         {FORMS.map((one) => (
           <Tick
             key={one.form}
@@ -88,9 +104,9 @@ export function ExportPage() {
             style={styles.form}
           >
             <View style={styles.words}>
-              <Text variant="bodyLarge">{one.label}</Text>
+              <Text variant="bodyLarge">{i18n._(one.label)}</Text>
               <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-                {one.about}
+                {i18n._(one.about)}
               </Text>
             </View>
           </Tick>
@@ -98,15 +114,21 @@ export function ExportPage() {
       </View>
       {own > 0 && (
         <Text variant="bodySmall">
-          {counted(own, 'shortcut')} that {own === 1 ? 'is' : 'are'} only on this device {own === 1 ? 'is' : 'are'} not
-          in it.
+          {plural(own, {
+            one: '# private shortcut isn’t included.',
+            other: '# private shortcuts aren’t included.',
+          })}
         </Text>
       )}
       <View style={styles.actions}>
-        <LatchButton label={`Save ${going.toLocaleString('en')}`} icon="download" onPress={save} />
-        <Button mode="outlined" icon="copy" onPress={copy} style={styles.button} contentStyle={styles.tall}>
-          Copy
-        </Button>
+        <LatchButton label={t`Save ${{ count: tellCount(going) }}`} icon="download" onPress={save} />
+        <Button
+          mode="outlined"
+          icon="copy"
+          onPress={copy}
+          style={styles.button}
+          contentStyle={styles.tall}
+        >{t`Copy`}</Button>
       </View>
       <Backup ask={ask} />
     </DetailPage>

@@ -1,3 +1,5 @@
+import { i18n } from '@lingui/core';
+import { t } from '@lingui/core/macro';
 import type { Column, Columns as ColumnUses, ReadTable } from '@yellow-latch/core/exchange';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -15,9 +17,9 @@ interface ColumnsProps {
   onDone: (columns: ColumnUses, hasHeading: boolean) => void;
 }
 
-const CHOICES = [
-  { value: null, label: 'nothing that is read' },
-  ...Object.entries(COLUMN_WORDS).map(([value, label]) => ({ value: value as Column, label })),
+const columnChoices = () => [
+  { value: null, label: t`Ignore this column` },
+  ...Object.entries(COLUMN_WORDS).map(([value, label]) => ({ value: value as Column, label: i18n._(label) })),
 ];
 
 /** Asks what the columns of a table hold, each beside what stands in its first rows. */
@@ -39,16 +41,14 @@ export function Columns({ table, onDone }: ColumnsProps) {
   };
   const go = () => {
     if (uses.includes('expansion')) onDone(uses, hasHeading);
-    else setError('Say which column holds the text that you get.');
+    else setError(t`Choose the column with the text you get.`);
   };
   return (
     <View style={styles.page}>
       <ScrollView style={styles.page} contentContainerStyle={styles.parts}>
-        <Text variant="bodyMedium">
-          What does each column hold? It could not be told for certain. Without a column of codes, codes are made.
-        </Text>
+        <Text variant="bodyMedium">{t`What’s in each column? If there are no codes, you get new ones.`}</Text>
         <Tick role="checkbox" isOn={hasHeading} onPress={() => setHasHeading(!hasHeading)}>
-          <Text variant="bodyLarge">The first row is a heading</Text>
+          <Text variant="bodyLarge">{t`First row is a header`}</Text>
         </Tick>
         {uses.map((column, index) => (
           <View key={index} style={[styles.column, { borderColor: palette.line }]}>
@@ -60,9 +60,9 @@ export function Columns({ table, onDone }: ColumnsProps) {
               ))}
             </View>
             <Choice
-              label={heading[index]?.trim() || `Column ${index + 1}`}
+              label={heading[index]?.trim() || t`Column ${{ number: index + 1 }}`}
               value={column}
-              choices={CHOICES}
+              choices={columnChoices()}
               onChange={(next) => use(index, next)}
             />
           </View>
@@ -74,7 +74,7 @@ export function Columns({ table, onDone }: ColumnsProps) {
         )}
       </ScrollView>
       <View style={[styles.foot, { borderColor: palette.line }]}>
-        <LatchButton label="Go on" icon="check" onPress={go} />
+        <LatchButton label={t`Next`} icon="check" onPress={go} />
       </View>
     </View>
   );

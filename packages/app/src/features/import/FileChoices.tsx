@@ -1,19 +1,21 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, plural, t } from '@lingui/core/macro';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { counted } from '@/answers/audit/sentences';
 import type { Preview } from '@/answers/exchange/workerApi';
 import { Tick } from '@/look/Tick';
+import { tellCount } from '@/wording/format';
 
 import type { RestPart } from '@yellow-latch/replica/commands/importing';
 import { Sealed } from './Sealed';
 import type { Importer } from './useImport';
 
-const REST_WORDS: Record<RestPart, string> = {
-  list: 'Languages, devices and keyboards in use',
-  conventions: 'Conventions that were chosen',
-  keyboards: 'Keyboards of your own',
-  leftFindings: 'Findings left as they are',
+const REST_WORDS: Record<RestPart, MessageDescriptor> = {
+  list: msg`Your languages, devices and keyboards`,
+  conventions: msg`Your markers`,
+  keyboards: msg`Your own keyboards`,
+  leftFindings: msg`Ignored findings`,
 };
 
 interface FileChoicesProps {
@@ -41,8 +43,8 @@ export function FileChoices({ importer, preview }: FileChoicesProps) {
           onPress={() => importer.setRestPart(part, !importer.restParts.includes(part))}
         >
           <Text variant="bodyLarge" style={styles.words}>
-            {REST_WORDS[part]}
-            {part === 'list' ? '' : `, ${rest![part].length}`}
+            {i18n._(REST_WORDS[part])}
+            {part === 'list' ? '' : ` (${tellCount(rest![part].length)})`}
           </Text>
         </Tick>
       ))}
@@ -53,14 +55,21 @@ export function FileChoices({ importer, preview }: FileChoicesProps) {
           onPress={() => importer.setKeepsSecrets(!importer.keepsSecrets)}
         >
           <Text variant="bodyLarge" style={styles.words}>
-            {counted(secrets, 'new one looks like a secret', 'new ones look like secrets')}: only on this device
+            {plural(secrets, {
+              one: '# looks like a secret: keep it only on this device',
+              other: '# look like secrets: keep them only on this device',
+            })}
           </Text>
         </Tick>
       )}
       {preview.table?.hasPlainQuotes && (
-        <Text variant="bodySmall">Quotes are taken as they stand, since as those of a table they made no sense.</Text>
+        <Text variant="bodySmall">{t`Quotes are kept as they are, because they don’t match up.`}</Text>
       )}
-      {preview.blank > 0 && <Text variant="bodySmall">{counted(preview.blank, 'blank line')} passed over.</Text>}
+      {preview.blank > 0 && (
+        <Text variant="bodySmall">
+          {plural(preview.blank, { one: 'Skipped # empty line.', other: 'Skipped # empty lines.' })}
+        </Text>
+      )}
     </View>
   );
 }

@@ -1,3 +1,6 @@
+import { i18n } from '@lingui/core';
+import { plural, t } from '@lingui/core/macro';
+import { tellCount } from '@/wording/format';
 import type { PlannedRow } from '@yellow-latch/core/exchange';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -23,10 +26,12 @@ interface GroupHeadProps {
 /** The name of a group, how many are in it and what becomes of them; a press decides for all of it. */
 export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: GroupHeadProps) {
   const palette = usePalette();
-  const { title, about } = GROUPS.find((group) => group.status === status)!;
+  const group = GROUPS.find((one) => one.status === status)!;
+  const title = i18n._(group.title);
+  const about = i18n._(group.about);
   const isOut = (index: number) => choiceOf(preview.rows[index]!, index, importer.choices).do === 'leave';
   const out = rows.filter(isOut).length;
-  const bringWord = status === 'in use' ? 'All recoded' : 'All in';
+  const bringWord = status === 'in use' ? t`Give new codes` : t`Import all`;
   const decides = status === 'new' || status === 'changed' || status === 'in use';
   const bringAll = () => {
     if (status !== 'in use') {
@@ -47,14 +52,14 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
       <Pressable
         role="button"
         aria-expanded={isOpen}
-        aria-label={`${title}: ${rows.length}`}
+        aria-label={`${title} ${tellCount(rows.length)}`}
         onPress={() => onOpen(!isOpen)}
         style={styles.groupName}
       >
         <Icon name={isOpen ? 'chevron-down' : 'chevron-right'} size={20} color={palette.ink} />
         <View style={styles.words}>
           <Text variant="titleMedium" style={STRONG}>
-            {title} {rows.length.toLocaleString('en')}
+            {`${title} ${tellCount(rows.length)}`}
           </Text>
           <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
             {decides ? tellChoice(status, rows.length, out, about) : about}
@@ -67,7 +72,7 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
           onPress={out > 0 ? bringAll : () => importer.choose(rows, { do: 'leave' })}
           contentStyle={styles.tall}
         >
-          {out > 0 ? bringWord : 'All out'}
+          {out > 0 ? bringWord : t`Skip all`}
         </Button>
       )}
     </View>
@@ -76,9 +81,9 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
 
 /** What becomes of the rows of a group, as a person has decided; `about`: what becomes of them by itself. */
 function tellChoice(status: PlannedRow['status'], rows: number, out: number, about: string): string {
-  if (out > 0 && out < rows) return `${(rows - out).toLocaleString('en')} of them come in`;
-  if (out === rows && status !== 'in use') return 'stay out';
-  return out === 0 && status === 'in use' ? 'come in under other codes' : about;
+  if (out > 0 && out < rows) return plural(rows - out, { one: '# will be imported', other: '# will be imported' });
+  if (out === rows && status !== 'in use') return t`skipped`;
+  return out === 0 && status === 'in use' ? t`imported with new codes` : about;
 }
 
 const styles = StyleSheet.create({

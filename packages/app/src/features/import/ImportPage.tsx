@@ -1,3 +1,6 @@
+import { i18n } from '@lingui/core';
+import { plural, t } from '@lingui/core/macro';
+import { LIMITS } from '@yellow-latch/core/model';
 import { useEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -10,12 +13,13 @@ import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 import { useMay } from '@/frame/replica/ReplicaProvider';
+import { tellCount } from '@/wording/format';
 
 import { DropZone } from './DropZone';
 import { PreviewList } from './PreviewList';
 import { ReadAsSheet } from './ReadAsSheet';
 import { useImport, type Importer } from './useImport';
-import { DELIMITER_WORDS, ENCODING_WORDS, FORM_WORDS, tellFileProblem } from './words';
+import { DELIMITER_WORDS, ENCODING_WORDS, FORM_WORDS, tellFileProblem, tellMade } from './words';
 
 /** What can be opened, by the ends of their names and their types. */
 const ACCEPT = '.csv,.tsv,.txt,.md,.json,text/*,application/json';
@@ -37,36 +41,28 @@ export function ImportPage() {
   return (
     <DropZone onFile={(file) => void openFile(file)}>
       <DetailPage
-        title="Bring in"
+        title={t`Import`}
         about="import"
-        back={{ label: 'Back to the list', href: '/' }}
+        back={{ label: t`Back to the list`, href: '/' }}
         actions={
-          source && (
-            <Button mode="text" onPress={importer.close} contentStyle={styles.tall}>
-              Another file
-            </Button>
-          )
+          source && <Button mode="text" onPress={importer.close} contentStyle={styles.tall}>{t`Another file`}</Button>
         }
         hasOwnScroll
       >
         {!canEdit && (
-          <Text variant="bodyMedium" style={styles.told}>
-            This device may use the list, not change it.
-          </Text>
+          <Text variant="bodyMedium" style={styles.told}>{t`This device can use the list but not change it.`}</Text>
         )}
         {canEdit && source === null && <Start importer={importer} />}
         {canEdit && source && (
           <View style={styles.page}>
             <Understanding importer={importer} />
             {importer.result === null && (
-              <Text role="status" variant="bodyMedium" style={styles.told}>
-                Reading {source.name}…
-              </Text>
+              <Text role="status" variant="bodyMedium" style={styles.told}>{t`Reading ${{ name: source.name }}…`}</Text>
             )}
             {importer.result && 'type' in importer.result && (
               <Text role="alert" variant="bodyLarge" style={[styles.told, { color: palette.alarm }]}>
                 {importer.result.type === 'failed'
-                  ? 'Reading it has failed on this device. Nothing was brought in; your list is as it was. Try again, or cut the file in parts.'
+                  ? t`The file couldn’t be read, so nothing was imported. Try again, or split the file.`
                   : tellFileProblem(importer.result)}
               </Text>
             )}
@@ -87,19 +83,15 @@ function Start({ importer }: { importer: Importer }) {
   const isFilled = pasted.trim() !== '';
   return (
     <ScrollView style={styles.page} contentContainerStyle={styles.parts}>
-      <Text variant="bodyMedium">
-        A table with codes and texts, a list of Yellow Latch, a table of Markdown, notes with a code and a text in each
-        line, or just texts, one a line: then codes are made for them. You see what would become of every row before
-        anything is written.
-      </Text>
+      <Text variant="bodyMedium">{t`Open a file with your shortcuts: a table (CSV), a Yellow Latch list or backup, or plain text with one shortcut per line. You see what happens before anything changes.`}</Text>
       <View style={styles.actions}>
-        <FileButton label="Open a file" accept={ACCEPT} onFile={(file) => void importer.openFile(file)} />
+        <FileButton label={t`Open a file`} accept={ACCEPT} onFile={(file) => void importer.openFile(file)} />
         <Text variant="bodySmall" style={[styles.words, { color: palette.inkSoft }]}>
-          Up to {LARGEST_FILE / 1024 / 1024} MB and 50,000 rows.
+          {t`Up to ${{ size: tellCount(LARGEST_FILE / 1024 / 1024) }} MB and ${{ rows: tellCount(LIMITS.shortcutsPerList) }} rows.`}
         </Text>
       </View>
       <Field
-        label="Or paste a list"
+        label={t`Or paste a list`}
         multiline
         value={pasted}
         onChangeText={setPasted}
@@ -108,7 +100,7 @@ function Start({ importer }: { importer: Importer }) {
       />
       {isFilled && (
         <View style={styles.actions}>
-          <LatchButton label="Look at it" icon="scan" onPress={() => void importer.openText(pasted)} />
+          <LatchButton label={t`Preview`} icon="scan" onPress={() => void importer.openText(pasted)} />
         </View>
       )}
     </ScrollView>
@@ -124,11 +116,11 @@ function Understanding({ importer }: { importer: Importer }) {
   const words = preview
     ? [
         preview.made === null
-          ? FORM_WORDS[preview.form]
-          : `${preview.rest ? 'a backup' : 'a list'} of ${new Date(preview.made).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}`,
-        ...(table?.delimiter ? [`with ${DELIMITER_WORDS[table.delimiter]}`] : []),
-        ...(table?.hasHeading ? ['its first row a heading'] : []),
-        ENCODING_WORDS[preview.encoding],
+          ? i18n._(FORM_WORDS[preview.form])
+          : tellMade(Date.parse(preview.made), preview.rest !== null),
+        ...(table?.delimiter ? [i18n._(DELIMITER_WORDS[table.delimiter])] : []),
+        ...(table?.hasHeading ? [t`with a header`] : []),
+        i18n._(ENCODING_WORDS[preview.encoding]),
       ].join(', ')
     : '';
   return (
@@ -137,27 +129,26 @@ function Understanding({ importer }: { importer: Importer }) {
         <Text variant="bodyLarge" numberOfLines={1}>
           {source!.name}
         </Text>
-        {words !== '' && (
-          <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-            Read as {words}
-          </Text>
-        )}
+        {words !== '' && <Text variant="bodySmall" style={{ color: palette.inkSoft }}>{t`Read as: ${words}`}</Text>}
         {preview?.isGuess && preview.unread === 0 && (
-          <Text variant="bodySmall">
-            The file does not say its encoding. Do some letters look wrong? Choose another.
-          </Text>
+          <Text variant="bodySmall">{t`Do some letters look wrong? Change how the file is read.`}</Text>
         )}
         {preview !== null && preview.unread > 0 && (
           <Text role="alert" variant="bodySmall" style={{ color: palette.alarm }}>
-            {preview.unread === 1 ? 'One sign' : `${preview.unread.toLocaleString('en')} signs`} could not be read.
-            Choose another encoding.
+            {plural(preview.unread, {
+              one: '# character couldn’t be read. Change how the file is read.',
+              other: '# characters couldn’t be read. Change how the file is read.',
+            })}
           </Text>
         )}
       </View>
       {result !== null && (
-        <Button mode="outlined" onPress={() => setOpen(true)} style={styles.button} contentStyle={styles.tall}>
-          Read otherwise
-        </Button>
+        <Button
+          mode="outlined"
+          onPress={() => setOpen(true)}
+          style={styles.button}
+          contentStyle={styles.tall}
+        >{t`Change`}</Button>
       )}
       <ReadAsSheet isOpen={isOpen} onClose={() => setOpen(false)} importer={importer} />
     </View>

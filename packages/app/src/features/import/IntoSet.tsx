@@ -1,16 +1,16 @@
+import { t } from '@lingui/core/macro';
 import { countClusters, LIMITS } from '@yellow-latch/core/model';
 import { StyleSheet, View } from 'react-native';
 
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { Field } from '@/look/Field';
+import { tellTooLong } from '@/parts/kinds';
 
 import type { Import } from '@yellow-latch/replica/commands/importing';
 import type { Importer } from './useImport';
 
 const NEW = ' new';
-const BROUGHT_IN = 'Brought in';
-
-const intoOf = (next: string) => (next === NEW ? { name: BROUGHT_IN } : { setId: next });
+const intoOf = (next: string) => (next === NEW ? { name: t`Imported` } : { setId: next });
 
 /** The set for rows that say nothing of one. */
 export function IntoSet({ importer, sets }: { importer: Importer; sets: readonly { id: string; name: string }[] }) {
@@ -19,13 +19,13 @@ export function IntoSet({ importer, sets }: { importer: Importer; sets: readonly
   return (
     <View style={styles.into}>
       <ChoiceChip
-        label="Those without a set go into"
-        placeholder="Into no set"
+        label={t`Put shortcuts without a set into`}
+        placeholder={t`Set`}
         value={value}
         choices={[
-          { value: null, label: 'no set' },
+          { value: null, label: t`no set` },
           ...sets.map(({ id, name }) => ({ value: id, label: name })),
-          { value: NEW, label: 'a new set…' },
+          { value: NEW, label: t`new set…` },
         ]}
         onChange={(next: string | null) => setInto(next === null ? null : intoOf(next))}
       />
@@ -36,13 +36,13 @@ export function IntoSet({ importer, sets }: { importer: Importer; sets: readonly
 /** What the set is called that the import makes for them. */
 export function NewSetName({ importer: { into, setInto } }: { importer: Importer }) {
   const name = into !== null && 'name' in into ? into.name : '';
-  const error = isNameFine(into) ? undefined : `The name may have ${LIMITS.setNameClusters} characters at most.`;
+  const error = isNameFine(into) ? undefined : tellTooLong(LIMITS.setNameClusters);
   return (
     <Field
-      label="The name of the new set"
+      label={t`Name of the new set`}
       value={name}
       onChangeText={(next) => setInto({ name: next })}
-      onBlur={() => name.trim() === '' && setInto({ name: BROUGHT_IN })}
+      onBlur={() => name.trim() === '' && setInto({ name: t`Imported` })}
       onSubmit={() => {}}
       error={error}
     />

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { tellCount } from '@/wording/format';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -72,7 +74,7 @@ export function PreviewList({ importer, preview }: PreviewListProps) {
     <View style={styles.page}>
       <View style={styles.list}>
         <VirtualList<Item>
-          label="What would become of every row"
+          label={t`What happens to every row`}
           items={items}
           keyOf={({ key }) => key}
           estimate={({ type }) => (type === 'row' ? 60 : 64)}
@@ -111,12 +113,12 @@ export function PreviewList({ importer, preview }: PreviewListProps) {
             <IntoSet importer={importer} sets={sets} />
           ) : (
             <Text role="status" variant="bodySmall" style={styles.words}>
-              {hasWork ? 'All of it at once, with one undo.' : 'Nothing is to be brought in.'}
+              {hasWork ? t`You can undo this.` : t`Nothing to import.`}
             </Text>
           )}
           {hasWork && (
             <LatchButton
-              label={count > 0 ? `Bring in ${count.toLocaleString('en')}` : 'Restore'}
+              label={count > 0 ? t`Import ${{ count: tellCount(count) }}` : t`Restore`}
               icon="check"
               onPress={() =>
                 void importer.bringIn().then(

@@ -1,3 +1,5 @@
+import { i18n } from '@lingui/core';
+import { t } from '@lingui/core/macro';
 import type { ImportChoice } from '@yellow-latch/core/exchange/choice';
 import type { PlannedRow } from '@yellow-latch/core/exchange';
 import { memo } from 'react';
@@ -28,11 +30,12 @@ export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAs
   if (row.status === 'refused') {
     return (
       <View style={styles.plain}>
-        <Text variant="bodyMedium" style={{ color: palette.alarm }}>
-          Line {row.line}: {tellRefusal(row.refusal)}
-        </Text>
+        <Text
+          variant="bodyMedium"
+          style={{ color: palette.alarm }}
+        >{t`Line ${{ line: row.line }}: ${{ refusal: tellRefusal(row.refusal) }}`}</Text>
         <Text variant="bodySmall" numberOfLines={1}>
-          {[row.code, onOneLine(row.expansion)].filter((part) => part !== '').join('  ') || '(nothing else in it)'}
+          {[row.code, onOneLine(row.expansion)].filter((part) => part !== '').join('  ') || t`(empty)`}
         </Text>
       </View>
     );
@@ -41,7 +44,7 @@ export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAs
   const isIn = choice.do !== 'leave';
   const code = choice.do === 'recode' ? choice.code : wanted.fields.code;
   const known = shortcuts.find(({ id }) => id === knownIdOf(row));
-  const text = wanted.isPrivate ? `${MASK}, only on this device` : onOneLine(wanted.fields.content.expansion);
+  const text = wanted.isPrivate ? t`${MASK} Only on this device` : onOneLine(wanted.fields.content.expansion);
   const pair = (
     <View style={styles.pair}>
       <View style={styles.code}>
@@ -71,7 +74,7 @@ export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAs
         <Tick
           role="checkbox"
           isOn={isIn}
-          label={`Line ${line}, ${code}: ${text.slice(0, 120)}`}
+          label={t`Line ${line}, ${code}: ${{ text: text.slice(0, 120) }}`}
           onPress={() => onChoose({ do: isIn ? 'leave' : 'take' })}
           style={styles.tick}
         >
@@ -83,7 +86,7 @@ export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAs
           icon="pencil"
           size={20}
           style={styles.button}
-          accessibilityLabel={`Decide on line ${line}, ${code}`}
+          accessibilityLabel={t`Choose what to do with line ${line}, ${code}`}
           onPress={onAsk}
         />
       )}
@@ -103,21 +106,24 @@ function noteOf(
   choice: ImportChoice,
   knownCode: string | undefined,
 ): string {
-  const line = row.line > 0 ? `Line ${row.line}` : 'Sealed';
+  const line = row.line > 0 ? t`Line ${{ line: row.line }}` : t`Protected`;
   switch (row.status) {
     case 'new':
       return [
         line,
-        ...(row.isProposed && choice.do !== 'recode' ? ['the code was made for it'] : []),
-        ...(row.secret ? [SECRET_WORDS[row.secret]!] : []),
+        ...(row.isProposed && choice.do !== 'recode' ? [t`new code`] : []),
+        ...(row.secret ? [i18n._(SECRET_WORDS[row.secret]!)] : []),
       ].join(', ');
     case 'changed':
-      return `${line}, another ${tellFields(row.differs)}${row.differs.includes('code') && knownCode !== undefined ? `, was ${knownCode}` : ''}`;
+      return [
+        line,
+        t`different: ${{ fields: tellFields(row.differs) }}`,
+        ...(row.differs.includes('code') && knownCode !== undefined ? [t`was ${knownCode}`] : []),
+      ].join(', ');
     case 'in use': {
-      const by =
-        row.by.in === 'file' ? `line ${row.by.line} has this code` : `your list has ${knownCode ?? 'this code'}`;
-      const unlessRecoded = choice.do === 'replace' ? 'takes the place of yours' : 'stays out';
-      const what = choice.do === 'recode' ? `comes in as ${choice.code}` : unlessRecoded;
+      const by = row.by.in === 'file' ? t`line ${{ line: row.by.line }} has this code` : t`you already use this code`;
+      const unlessRecoded = choice.do === 'replace' ? t`replaces yours` : t`skipped`;
+      const what = choice.do === 'recode' ? t`imported as ${{ code: choice.code }}` : unlessRecoded;
       return `${line}, ${by}: ${what}`;
     }
     case 'same':

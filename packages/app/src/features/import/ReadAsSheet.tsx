@@ -1,3 +1,5 @@
+import { i18n } from '@lingui/core';
+import { t } from '@lingui/core/macro';
 import type { Delimiter, ListForm } from '@yellow-latch/core/exchange';
 import { ENCODINGS, type Encoding } from '@yellow-latch/core/exchange/encodings';
 import { useState } from 'react';
@@ -32,28 +34,34 @@ export function ReadAsSheet({
   const isTable = form === 'table' || form === 'markdown';
   return (
     <>
-      <Sheet title="Read it as" isOpen={isOpen && !isColumns} onClose={onClose}>
+      <Sheet title={t`How to read the file`} isOpen={isOpen && !isColumns} onClose={onClose}>
         <ScrollView contentContainerStyle={styles.body}>
           <Choice
-            label="It is"
+            label={t`Format`}
             value={form}
-            choices={(Object.keys(FORM_WORDS) as ListForm[]).map((value) => ({ value, label: FORM_WORDS[value] }))}
+            choices={(Object.keys(FORM_WORDS) as ListForm[]).map((value) => ({
+              value,
+              label: i18n._(FORM_WORDS[value]),
+            }))}
             onChange={(next: ListForm | null) => readOtherwise({ encoding: readAs.encoding, form: next ?? undefined })}
           />
           {form === 'table' && (
             <Choice
-              label="Between the cells stand"
+              label={t`Cells are separated by`}
               value={readAs.delimiter ?? table?.delimiter ?? null}
-              choices={Object.entries(DELIMITER_WORDS).map(([value, label]) => ({ value: value as Delimiter, label }))}
+              choices={Object.entries(DELIMITER_WORDS).map(([value, label]) => ({
+                value: value as Delimiter,
+                label: i18n._(label),
+              }))}
               onChange={(delimiter: Delimiter | null) =>
                 readOtherwise({ encoding: readAs.encoding, form: 'table', delimiter: delimiter ?? undefined })
               }
             />
           )}
           <Choice
-            label="Encoding"
+            label={t`Encoding`}
             value={readAs.encoding ?? preview?.encoding ?? 'utf-8'}
-            choices={ENCODINGS.map((value) => ({ value, label: ENCODING_WORDS[value] }))}
+            choices={ENCODINGS.map((value) => ({ value, label: i18n._(ENCODING_WORDS[value]) }))}
             onChange={(encoding: Encoding) => set({ encoding })}
           />
           {isTable && table && (
@@ -62,17 +70,17 @@ export function ReadAsSheet({
               isOn={table.hasHeading}
               onPress={() => set({ form, hasHeading: !table.hasHeading, columns: undefined })}
             >
-              <Text variant="bodyLarge">The first row is a heading</Text>
+              <Text variant="bodyLarge">{t`First row is a header`}</Text>
             </Tick>
           )}
         </ScrollView>
         <View style={styles.foot}>
-          {table && <LatchButton label="Say what the columns hold" isQuiet onPress={() => setColumns(true)} />}
-          <LatchButton label="Done" onPress={onClose} />
+          {table && <LatchButton label={t`Choose columns`} isQuiet onPress={() => setColumns(true)} />}
+          <LatchButton label={t`Done`} onPress={onClose} />
         </View>
       </Sheet>
       {table && (
-        <Sheet title="The columns" isOpen={isOpen && isColumns} onClose={() => setColumns(false)}>
+        <Sheet title={t`Choose columns`} isOpen={isOpen && isColumns} onClose={() => setColumns(false)}>
           <View style={styles.columns}>
             <Columns
               table={table}

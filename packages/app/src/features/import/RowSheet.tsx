@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ImportChoice } from '@yellow-latch/core/exchange/choice';
 import type { PlannedRow } from '@yellow-latch/core/exchange';
 import { checkCode, matchKey, trimCode } from '@yellow-latch/core/model';
@@ -56,31 +57,31 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
           matchKey(other.wanted.fields.code) === key,
       );
     if (problem) setError(tellProblem('code', problem));
-    else if (isInUse) setError(`${typed} is taken. Choose another code.`);
+    else if (isInUse) setError(t`“${typed}” is in use. Choose another code.`);
     else {
       onChoose(typed === own && row.status === 'new' ? { do: 'take' } : { do: 'recode', code: typed });
       onClose();
     }
   };
   return (
-    <Sheet title={`Line ${row.line}`} isOpen onClose={onClose}>
+    <Sheet title={t`Line ${{ line: row.line }}`} isOpen onClose={onClose}>
       <ScrollView contentContainerStyle={styles.body}>
-        <View role="radiogroup" aria-label="What becomes of it">
+        <View role="radiogroup" aria-label={t`What to do`}>
           <Tick role="radio" isOn={picked === 'leave'} onPress={() => setPicked('leave')}>
-            <Text variant="bodyLarge">It stays out</Text>
+            <Text variant="bodyLarge">{t`Skip it`}</Text>
           </Tick>
           <Tick role="radio" isOn={picked === 'in'} onPress={() => setPicked('in')}>
-            <Text variant="bodyLarge">It comes in with this code</Text>
+            <Text variant="bodyLarge">{t`Import it with this code`}</Text>
           </Tick>
           {holder && (
             <Tick role="radio" isOn={picked === 'replace'} onPress={() => setPicked('replace')}>
-              <Text variant="bodyLarge">Its text takes the place of what {holder.code} gives</Text>
+              <Text variant="bodyLarge">{t`Replace the text of “${{ code: holder.code }}”`}</Text>
             </Tick>
           )}
         </View>
         {picked === 'in' && (
           <Field
-            label="You type"
+            label={t`You type`}
             isCode
             value={code}
             onChangeText={setCode}
@@ -90,11 +91,11 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
           />
         )}
         {holder && (
-          <Text variant="bodySmall">{`In your list ${holder.code} gives “${holder.private ? MASK : holder.content.expansion.slice(0, 120)}”`}</Text>
+          <Text variant="bodySmall">{t`In your list: ${{ code: holder.code }} → ${{ text: holder.private ? MASK : holder.content.expansion.slice(0, 120) }}`}</Text>
         )}
       </ScrollView>
       <View style={styles.foot}>
-        <LatchButton label="Done" onPress={decide} />
+        <LatchButton label={t`Done`} onPress={decide} />
       </View>
     </Sheet>
   );

@@ -1,8 +1,8 @@
+import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { counted } from '@/answers/audit/sentences';
 import { Field } from '@/look/Field';
 import { usePalette } from '@/look/useLook';
 
@@ -18,16 +18,18 @@ export function Sealed({ count, onOpen }: { count: number; onOpen: (passphrase: 
     const isRight = await onOpen(passphrase).catch(() => false);
     setWorking(false);
     if (!isRight)
-      setError('It does not open with this passphrase. Look at capitals and blanks, or the file is damaged.');
+      setError(t`This passphrase doesn’t work. Check capitals and spaces. If it’s right, the file is damaged.`);
   };
   return (
     <View style={[styles.box, { borderColor: palette.line, backgroundColor: palette.surface }]}>
       <Text variant="bodyMedium">
-        {counted(count, 'shortcut')} that {count === 1 ? 'was' : 'were'} only on one device {count === 1 ? 'is' : 'are'}{' '}
-        sealed in it. Without the passphrase {count === 1 ? 'it stays' : 'they stay'} out.
+        {plural(count, {
+          one: '# private shortcut in it is protected. Enter the passphrase to import it too.',
+          other: '# private shortcuts in it are protected. Enter the passphrase to import them too.',
+        })}
       </Text>
       <Field
-        label="Passphrase"
+        label={t`Passphrase`}
         isSecret
         value={passphrase}
         onChangeText={setPassphrase}
@@ -42,9 +44,7 @@ export function Sealed({ count, onOpen }: { count: number; onOpen: (passphrase: 
         onPress={() => void open()}
         style={styles.button}
         contentStyle={styles.tall}
-      >
-        Open them
-      </Button>
+      >{t`Unlock`}</Button>
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ImportChoice } from '@yellow-latch/core/exchange/choice';
 import { useEffect, useMemo, useState } from 'react';
 
@@ -7,7 +8,6 @@ import { useExchange } from '@/answers/exchange/useExchange';
 import { addUses } from '@yellow-latch/replica/storage/uses';
 import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 import { useCommand } from '@/frame/replica/useCommand';
-import { counted } from '@/answers/audit/sentences';
 
 import {
   importing,
@@ -16,6 +16,8 @@ import {
   type Import,
   type RestPart,
 } from '@yellow-latch/replica/commands/importing';
+
+import { tellImported } from './words';
 
 /** What is open: a file or a pasted text. `serial` tells one from the next. */
 export interface Source {
@@ -117,7 +119,7 @@ export function useImport() {
     setRestPart: (part: RestPart, isIncluded: boolean) =>
       setLeft(isIncluded ? left.filter((one) => one !== part) : [...left, part]),
     plan,
-    openText: (text: string) => open('What you pasted', new TextEncoder().encode(text)),
+    openText: (text: string) => open(t`Pasted text`, new TextEncoder().encode(text)),
     openFile: async (file: File) => {
       if (file.size <= LARGEST_FILE) return open(file.name, new Uint8Array(await file.arrayBuffer()));
       serial += 1;
@@ -137,11 +139,7 @@ export function useImport() {
     bringIn: async () => {
       if (!plan || plan.command.writes.length === 0) return;
       const { made, changed } = plan;
-      const what = [
-        ...(made > 0 ? [`${counted(made, 'shortcut')} ${made === 1 ? 'is' : 'are'} new`] : []),
-        ...(changed > 0 ? [`${counted(changed, 'shortcut')} ${changed === 1 ? 'is' : 'are'} changed`] : []),
-      ];
-      await run(plan.command, what.length > 0 ? `${what.join(', ')}.` : 'It is restored.');
+      await run(plan.command, tellImported(made, changed));
       await addUses(replica.db, plan.uses);
     },
   };

@@ -1,8 +1,12 @@
-import type { ListForm, Refusal } from '@yellow-latch/core/exchange';
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, plural, t } from '@lingui/core/macro';
+import { tellCount, tellDate, tellList } from '@/wording/format';
+import type { Delimiter, ListForm, Refusal } from '@yellow-latch/core/exchange';
 import type { Encoding } from '@yellow-latch/core/exchange/encodings';
 
 import type { FileProblem } from '@/answers/exchange/workerApi';
 import { tellDecodeProblem } from '@/answers/exchange/words';
+import { nameOfField } from '@/parts/fieldNames';
 import { tellProblem } from '@/parts/kinds';
 import { tellTemplateProblem } from '@/answers/expansion/words';
 
@@ -11,21 +15,21 @@ export function tellFileProblem(problem: FileProblem): string {
   switch (problem.type) {
     case 'too-large':
     case 'binary':
-      return tellDecodeProblem(problem, 'Save it as a table (CSV), as text or as JSON.');
+      return tellDecodeProblem(problem, t`Save it as CSV, text or JSON first.`);
     case 'too-many-rows':
-      return `It has more than ${problem.limit.toLocaleString('en')} rows, and a list holds no more. Cut it in parts.`;
+      return t`It has more than ${{ rows: tellCount(problem.limit) }} rows, the most a list can hold. Split it up.`;
     case 'no-rows':
-      return 'There is nothing in it to bring in.';
+      return t`There’s nothing in it to import.`;
     case 'heading-only':
-      return 'It has a heading and nothing below it.';
+      return t`It has a header but no rows.`;
     case 'not-json':
-      return `It begins like JSON and breaks at line ${problem.line}, character ${problem.position}. If it is meant as something else, choose that below.`;
+      return t`It looks like JSON but breaks at line ${{ line: problem.line }}, position ${{ position: problem.position }}. If it’s something else, change how it’s read.`;
     case 'not-ours':
-      return 'It is JSON, but no list of Yellow Latch. A table (CSV) of it can be brought in.';
+      return t`It’s JSON, but not from Yellow Latch. Save it as CSV and import that.`;
     case 'newer-version':
-      return `It was written by a later version of Yellow Latch (format ${problem.version}; this one knows ${problem.known}). Open it there, or update this one.`;
+      return t`It comes from a newer version of Yellow Latch. Update this one first.`;
     case 'not-valid':
-      return `At line ${problem.line}, character ${problem.position}, “${problem.field}” is not what it should be: ${problem.message}. Nothing was brought in.`;
+      return t`“${{ field: problem.field }}” at line ${{ line: problem.line }}, position ${{ position: problem.position }} isn’t right, so nothing was imported.`;
   }
 }
 
@@ -33,92 +37,99 @@ export function tellFileProblem(problem: FileProblem): string {
 export function tellRefusal(refusal: Refusal): string {
   switch (refusal.type) {
     case 'open-quote':
-      return `A quote opens at character ${refusal.position} and is never closed.`;
+      return t`The quote at position ${{ position: refusal.position }} is never closed.`;
     case 'text-after-quote':
-      return `At character ${refusal.position} something stands after a closing quote.`;
+      return t`There’s text after the closing quote at position ${{ position: refusal.position }}.`;
     case 'too-many-cells':
-      return 'It has more cells than the first row names. Put the text in quotes.';
+      return t`It has more cells than the first row. Put the text in quotes.`;
     case 'outside-table':
-      return 'It stands outside of the table.';
+      return t`It’s outside the table.`;
     case 'not-a-shortcut':
-      return `At character ${refusal.position}, “${refusal.field}” is not what it should be: ${refusal.message}.`;
+      return t`“${{ field: refusal.field }}” at position ${{ position: refusal.position }} isn’t right.`;
     case 'code':
     case 'expansion':
       return refusal.problem.type === 'empty'
-        ? 'There is no text for the code.'
+        ? t`There’s no text for this code.`
         : tellProblem(refusal.type, refusal.problem);
     case 'template':
       return tellTemplateProblem(refusal.problem);
     case 'cell':
-      return `“${refusal.value}” is no ${refusal.column} that is known.`;
+      return t`“${{ value: refusal.value }}” isn’t allowed in the column “${{ column: i18n._(COLUMN_WORDS[refusal.column] ?? msg`Note`) }}”.`;
     case 'list-full':
-      return `A list holds ${refusal.limit.toLocaleString('en')} shortcuts; this one is full.`;
+      return t`Your list is full: it holds ${{ count: tellCount(refusal.limit) }} shortcuts.`;
   }
 }
 
-export const FORM_WORDS: Record<ListForm, string> = {
-  json: 'a list of Yellow Latch',
-  table: 'a table',
-  markdown: 'a table of Markdown',
-  lines: 'a text in each line',
+/** What an import came to. */
+export function tellImported(made: number, changed: number): string {
+  const added = plural(made, { one: '# new shortcut', other: '# new shortcuts' });
+  const others = plural(changed, { one: '# changed', other: '# changed' });
+  if (made > 0 && changed > 0) return t`Imported ${added}, ${others}.`;
+  if (made > 0) return t`Imported ${added}.`;
+  return changed > 0 ? plural(changed, { one: 'Changed # shortcut.', other: 'Changed # shortcuts.' }) : t`Restored.`;
+}
+
+/** Of a list or backup of ours. `made`: ms since 1970. */
+export function tellMade(made: number, isBackup: boolean): string {
+  const date = tellDate(made);
+  return isBackup ? t`backup from ${date}` : t`list from ${date}`;
+}
+
+export const FORM_WORDS: Record<ListForm, MessageDescriptor> = {
+  json: msg`Yellow Latch list`,
+  table: msg`table`,
+  markdown: msg`Markdown table`,
+  lines: msg`one text per line`,
 };
 
-export const ENCODING_WORDS: Record<Encoding, string> = {
-  'utf-8': 'UTF-8',
-  'utf-16le': 'UTF-16',
-  'utf-16be': 'UTF-16, big-endian',
-  'windows-1252': 'Western European (Windows-1252, Latin-1)',
-  'windows-1250': 'Central European (Windows-1250)',
-  'windows-1251': 'Cyrillic (Windows-1251)',
-  'iso-8859-15': 'Western European with € (ISO 8859-15)',
-  macintosh: 'Western European (Mac)',
-  'iso-8859-2': 'Central European (ISO 8859-2)',
-  'koi8-r': 'Cyrillic (KOI8-R)',
-  gb18030: 'Chinese (GB 18030)',
-  big5: 'Chinese, traditional (Big5)',
-  shift_jis: 'Japanese (Shift JIS)',
-  'euc-jp': 'Japanese (EUC-JP)',
-  'euc-kr': 'Korean (EUC-KR)',
+export const ENCODING_WORDS: Record<Encoding, MessageDescriptor> = {
+  'utf-8': msg`UTF-8`,
+  'utf-16le': msg`UTF-16`,
+  'utf-16be': msg`UTF-16, big-endian`,
+  'windows-1252': msg`Western European (Windows-1252, Latin-1)`,
+  'windows-1250': msg`Central European (Windows-1250)`,
+  'windows-1251': msg`Cyrillic (Windows-1251)`,
+  'iso-8859-15': msg`Western European with € (ISO 8859-15)`,
+  macintosh: msg`Western European (Mac)`,
+  'iso-8859-2': msg`Central European (ISO 8859-2)`,
+  'koi8-r': msg`Cyrillic (KOI8-R)`,
+  gb18030: msg`Chinese (GB 18030)`,
+  big5: msg`Traditional Chinese (Big5)`,
+  shift_jis: msg`Japanese (Shift JIS)`,
+  'euc-jp': msg`Japanese (EUC-JP)`,
+  'euc-kr': msg`Korean (EUC-KR)`,
 };
 
-export const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', '\t': 'tabs', ';': 'semicolons', '|': 'bars' };
-
-export const COLUMN_WORDS: Record<string, string> = {
-  code: 'You type (the code)',
-  expansion: 'You get (the text)',
-  kind: 'Kind',
-  set: 'Set',
-  note: 'Note',
-  language: 'Language',
-  fires: 'How it fires',
-  edge: 'Where it may stand',
-  capitals: 'Capitals',
-  delimiter: 'The delimiter',
-  form: 'Form (template, markdown)',
+export const DELIMITER_WORDS: Record<Delimiter, MessageDescriptor> = {
+  ',': msg`commas`,
+  '\t': msg`tabs`,
+  ';': msg`semicolons`,
+  '|': msg`vertical bars`,
 };
 
-const FIELD_WORDS: Record<string, string> = {
-  code: 'code',
-  content: 'text',
-  kind: 'kind',
-  setId: 'set',
-  rules: 'firing',
-  usesAWeek: 'use',
-  former: 'former code',
-  pinned: 'place on the board',
-  note: 'note',
-  language: 'language',
+export const COLUMN_WORDS: Record<string, MessageDescriptor> = {
+  code: msg`You type (code)`,
+  expansion: msg`You get (text)`,
+  kind: msg`Kind`,
+  set: msg`Set`,
+  note: msg`Note`,
+  language: msg`Language`,
+  fires: msg`How it expands`,
+  edge: msg`Where it expands`,
+  capitals: msg`Capitals`,
+  delimiter: msg`Space after the code`,
+  form: msg`Format (template, markdown)`,
 };
 
 /** The fields that differ, in a list. */
 export function tellFields(fields: readonly string[]): string {
-  return fields.map((field) => FIELD_WORDS[field] ?? field).join(', ');
+  return tellList(fields.map(nameOfField));
 }
 
-export const SECRET_WORDS: Record<string, string> = {
-  card: 'looks like a card number',
-  account: 'looks like a bank account',
-  'private-key': 'looks like a private key',
-  token: 'looks like a key or token',
-  password: 'looks like a password',
+export const SECRET_WORDS: Record<string, MessageDescriptor> = {
+  card: msg`looks like a card number`,
+  account: msg`looks like a bank account`,
+  'private-key': msg`looks like a private key`,
+  token: msg`looks like a key or token`,
+  password: msg`looks like a password`,
 };

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { layerAfter, layerBefore, type Keyboard, type Press } from '@yellow-latch/core/effort';
 import { useRef, useState } from 'react';
 import { Pressable, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
@@ -7,6 +8,7 @@ import { FACES } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { keepingFocus } from '@/look/keepingFocus';
 import { usePalette } from '@/look/useLook';
+import { keyboardName } from '@/answers/effort/words';
 
 import { extentOf, keysIn, layerName, type DrawnKey } from './drawing';
 
@@ -69,7 +71,7 @@ export function GlassKeys({ keyboard, before, onKey, onBackspace, onTap }: Glass
   return (
     <View
       role="group"
-      aria-label={`${keyboard.name}: ${layerName(layer)}`}
+      aria-label={`${keyboardName(keyboard)}: ${layerName(layer)}`}
       onLayout={({ nativeEvent }: LayoutChangeEvent) => setRoom(nativeEvent.layout.width)}
       style={[styles.board, { backgroundColor: palette.ground, borderColor: palette.line }]}
     >
@@ -83,12 +85,13 @@ export function GlassKeys({ keyboard, before, onKey, onBackspace, onTap }: Glass
             const icon = drawn.name === 'shift' && layer !== 'locked' ? 'shift' : ICONS[plain.gives];
             const color = isUp ? palette.surface : palette.ink;
             const ground = drawn.isSwitch ? palette.line : palette.surface;
-            const label = choices.length > 0 ? `${drawn.label}, held: ${drawn.behind}` : drawn.label;
+            const label =
+              choices.length > 0 ? t`${{ key: drawn.label }}, hold for ${{ more: drawn.behind }}` : drawn.label;
             return (
               <Pressable
                 key={drawn.name}
                 role="button"
-                aria-label={drawn.isSwitch ? `To ${layerName(plain.to[0]!)}` : label}
+                aria-label={drawn.isSwitch ? t`Switch to ${{ layer: layerName(plain.to[0]!) }}` : label}
                 tabIndex={-1}
                 delayLongPress={400}
                 onLongPress={
@@ -134,7 +137,7 @@ export function GlassKeys({ keyboard, before, onKey, onBackspace, onTap }: Glass
         {width > 0 && (
           <Pressable
             role="button"
-            aria-label="Delete back"
+            aria-label={t`Backspace`}
             tabIndex={-1}
             onPress={back}
             {...keepingFocus}
@@ -146,7 +149,7 @@ export function GlassKeys({ keyboard, before, onKey, onBackspace, onTap }: Glass
         {held && (
           <View
             role="group"
-            aria-label={`Behind ${held.key.label}`}
+            aria-label={t`More for ${{ key: held.key.label }}`}
             style={[
               styles.held,
               { backgroundColor: palette.surface, borderColor: palette.ink, top: place(held.key.key).top - ABOVE },
@@ -166,7 +169,7 @@ export function GlassKeys({ keyboard, before, onKey, onBackspace, onTap }: Glass
             ))}
             <Pressable
               role="button"
-              aria-label="None of them"
+              aria-label={t`None`}
               onPress={() => setHeld(null)}
               {...keepingFocus}
               style={styles.choice}

@@ -1,9 +1,11 @@
+import { plural } from '@lingui/core/macro';
 import type { Keyboard } from '@yellow-latch/core/effort';
 import { View } from 'react-native';
 import Svg, { Circle, G, Polyline, Rect, Text as SvgText } from 'react-native-svg';
 
 import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
+import { keyboardName } from '@/answers/effort/words';
 
 import { extentOf, keysIn, layerName } from './drawing';
 
@@ -27,7 +29,10 @@ export function KeyboardDrawing({ keyboard, layer, lit, width }: KeyboardDrawing
   return (
     <View
       role="img"
-      aria-label={`${keyboard.name}: ${layerName(layer)}${lit.length > 0 ? `; ${lit.length} pressed` : ''}`}
+      aria-label={[
+        `${keyboardName(keyboard)}: ${layerName(layer)}`,
+        ...(lit.length > 0 ? [tellPressed(lit.length)] : []),
+      ].join('; ')}
     >
       <Svg width={width} height={height} aria-hidden>
         {keysIn(keyboard, layer).map(({ name, key, label, behind, isSwitch }) => {
@@ -97,4 +102,8 @@ export function KeyboardDrawing({ keyboard, layer, lit, width }: KeyboardDrawing
       </Svg>
     </View>
   );
+}
+
+function tellPressed(keys: number): string {
+  return plural(keys, { one: '# key pressed', other: '# keys pressed' });
 }

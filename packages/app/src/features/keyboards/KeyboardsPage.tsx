@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
 import { LIMITS, type KeyboardUse } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
@@ -10,6 +11,7 @@ import { keyboardOf, layoutOf } from '@/answers/effort/keyboards';
 import { ChoiceSheet } from '@/look/ChoiceSheet';
 import { useList, useWrite } from '@/frame/replica/ReplicaProvider';
 import { useChoose } from '@/frame/replica/useChoose';
+import { nameOfKeyboard } from '@/answers/effort/words';
 
 import { PaceSheet } from './PaceSheet';
 import { sampleOf } from './sample';
@@ -37,14 +39,19 @@ export default function KeyboardsPage() {
   const change = (index: number, next: KeyboardUse | null) =>
     void choose({ keyboards: keyboards.toSpliced(index, 1, ...(next ? [next] : [])) });
   const free = [
-    ...Object.entries(LAYOUTS).map(([id, { name }]) => ({ value: id, label: name })),
+    ...Object.keys(LAYOUTS).map((id) => ({ value: id, label: nameOfKeyboard(id, []) })),
     ...ownKeyboards.map(({ id, layout }) => ({ value: id, label: layout.name })),
   ].filter(({ value }) => !keyboards.some(({ keyboard }) => keyboard === value));
   const makeOwn = async () => {
     if (!shown.layout) return;
     const [id] = await write({
       type: 'keyboard',
-      fields: { layout: { ...shown.layout, name: `${shown.layout.name}, mine`.slice(0, 60) } },
+      fields: {
+        layout: {
+          ...shown.layout,
+          name: t`My ${{ name: nameOfKeyboard(shown.use.keyboard, ownKeyboards) }}`.slice(0, 60),
+        },
+      },
     });
     router.navigate({ pathname: '/check/keyboards/[id]', params: { id: id! } });
   };
@@ -53,13 +60,13 @@ export default function KeyboardsPage() {
   return (
     <DetailPage
       gap={12}
-      title="Keyboards in use"
+      title={t`Keyboards`}
       about="keyboards"
-      back={{ label: 'Back to the findings', href: '/check' }}
+      back={{ label: t`Back to Check`, href: '/check' }}
       foot={
         <>
           <ChoiceSheet
-            title="Another keyboard"
+            title={t`Add a keyboard`}
             value={null}
             choices={free}
             isOpen={isAdding}
@@ -80,15 +87,13 @@ export default function KeyboardsPage() {
         </>
       }
     >
-      <Text variant="bodyMedium">
-        What a code costs is reckoned on these, each by its part, without word prediction.
-      </Text>
-      <View role="radiogroup" aria-label="Keyboard shown" style={styles.cards}>
-        {known.map(({ use, layout }, index) => (
+      <Text variant="bodyMedium">{t`The keyboards you type on, and how much you use each. Costs and savings are worked out for them, with predictive text off.`}</Text>
+      <View role="radiogroup" aria-label={t`Keyboard shown`} style={styles.cards}>
+        {known.map(({ use }, index) => (
           <UseCard
             key={use.keyboard}
             use={use}
-            name={layout?.name ?? 'A keyboard that is gone'}
+            name={nameOfKeyboard(use.keyboard, ownKeyboards)}
             parts={parts}
             isShown={shown.use === use}
             onShow={() => setShownIndex(index)}
@@ -106,9 +111,7 @@ export default function KeyboardsPage() {
             onPress={() => setAdding(true)}
             style={styles.button}
             contentStyle={styles.tall}
-          >
-            Another keyboard
-          </Button>
+          >{t`Add a keyboard`}</Button>
         </View>
       )}
       {shown.layout && (
@@ -130,7 +133,7 @@ export default function KeyboardsPage() {
                   : void makeOwn()
               }
             >
-              {isOwn ? 'Change its keys' : 'Mine has other keys'}
+              {isOwn ? t`Change its keys` : t`My keys are different`}
             </Button>
           </View>
         </>

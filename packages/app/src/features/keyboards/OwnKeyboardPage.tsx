@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { LayoutSchema, type Layout } from '@yellow-latch/core/model';
 import { deletingKeyboard, savingKeyboard } from '@yellow-latch/replica/commands/list';
 import { useRouter } from 'expo-router';
@@ -17,23 +18,21 @@ import { useCommand } from '@/frame/replica/useCommand';
 import { sampleOf } from './sample';
 import { WayExplorer } from './WayExplorer';
 
-const ROWS = ['first row', 'second row', 'third row', 'fourth row'];
-
 /** The rows of a layout that can be changed, by where they stand in it and what they are called. */
 function rowsOf(layout: Layout): { part: string; at: number; label: string; text: string }[] {
   const parts: [string, string, readonly string[]][] =
     layout.type === 'glass'
       ? [
-          ['letters', 'Letters', layout.letters],
-          ['figures', 'Figures', layout.figures],
-          ['signs', 'Signs', layout.signs],
+          ['letters', t`Letters`, layout.letters],
+          ['figures', t`Numbers`, layout.figures],
+          ['signs', t`Symbols`, layout.signs],
         ]
       : [
-          ['base', 'Without shift', layout.base],
-          ['shift', 'With shift', layout.shift],
+          ['base', t`Without shift`, layout.base],
+          ['shift', t`With shift`, layout.shift],
         ];
   return parts.flatMap(([part, name, rows]) =>
-    rows.map((text, at) => ({ part, at, label: `${name}, ${ROWS[at]!}`, text })),
+    rows.map((text, at) => ({ part, at, label: t`${name}, row ${{ number: at + 1 }}`, text })),
   );
 }
 
@@ -57,9 +56,9 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
   if (!layout || !saved) {
     return (
       <DetailPage
-        title="This keyboard is gone"
+        title={t`This keyboard was deleted`}
         about="gone"
-        back={{ label: 'Back to the keyboards', href: '/check/keyboards' }}
+        back={{ label: t`Back to Keyboards`, href: '/check/keyboards' }}
       ></DetailPage>
     );
   }
@@ -74,15 +73,15 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
     back();
   };
   const remove = async () => {
-    await run(deletingKeyboard(id, list), `${saved.name} is deleted.`);
+    await run(deletingKeyboard(id, list), t`Deleted ${{ name: saved.name }}.`);
     back();
   };
   return (
     <DetailPage
       gap={8}
-      title="A keyboard of your own"
+      title={t`Your keyboard`}
       about={id}
-      back={{ label: 'Back to the keyboards', href: '/check/keyboards' }}
+      back={{ label: t`Back to Keyboards`, href: '/check/keyboards' }}
       foot={
         <View style={[styles.foot, { borderColor: palette.line }]}>
           <Button
@@ -96,25 +95,25 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
           </Button>
           <View style={styles.title} />
           {parsed.success ? (
-            <LatchButton label="Save" icon="check" onPress={() => void save()} />
+            <LatchButton label={t`Save`} icon="check" onPress={() => void save()} />
           ) : (
-            <Text variant="bodyMedium">Set the rows right to save.</Text>
+            <Text variant="bodyMedium">{t`Fix the rows to save.`}</Text>
           )}
         </View>
       }
     >
       <Field
-        label="Name"
+        label={t`Name`}
         value={layout.name}
         onChangeText={(name) => setDraft({ ...layout, name })}
         onBlur={() => {}}
         onSubmit={() => void save()}
-        error={problemOf('name') && 'Give it a name of at most 60 characters.'}
+        error={problemOf('name') && t`Give it a name with 60 characters or fewer.`}
       />
       <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
         {layout.type === 'glass'
-          ? 'The signs of each row, side by side.'
-          : 'The signs of each row, a blank between each two.'}
+          ? t`Type the characters of each row.`
+          : t`Type the characters of each row, with spaces between them.`}
       </Text>
       {rowsOf(layout).map(({ part, at, label, text }) => (
         <Field
@@ -125,7 +124,7 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
           onChangeText={(next) => setDraft(withRow(layout, part, at, next))}
           onBlur={() => {}}
           onSubmit={() => void save()}
-          error={problemOf(part, at) && `This row ${problemOf(part, at)!}.`}
+          error={problemOf(part, at) && t`Use 1 to 14 characters.`}
         />
       ))}
       {layout.type === 'glass' && (
@@ -135,14 +134,14 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
             isOn={layout.fallsBack}
             onPress={() => setDraft({ ...layout, fallsBack: !layout.fallsBack })}
           >
-            <Text variant="bodyLarge">After a space it goes back to letters</Text>
+            <Text variant="bodyLarge">{t`Goes back to letters after a space`}</Text>
           </Tick>
           <Tick
             role="checkbox"
             isOn={layout.hasFigureRow}
             onPress={() => setDraft({ ...layout, hasFigureRow: !layout.hasFigureRow })}
           >
-            <Text variant="bodyLarge">It has a row of figures above the letters</Text>
+            <Text variant="bodyLarge">{t`Has a number row above the letters`}</Text>
           </Tick>
         </>
       )}

@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import { MEASURE_SECONDS, paceFrom, type Keyboard, type Pace } from '@yellow-latch/core/effort';
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -7,9 +8,11 @@ import { Field } from '@/look/Field';
 import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
+import { keyboardName } from '@/answers/effort/words';
+import { tellCount, tellNumber } from '@/wording/format';
 
-const PROMPT =
-  'The felt on the hammers is worn but even. I would leave it for now and tune the piano twice a year, in spring and in autumn, when the heating goes off and comes on again. The pedals need a little oil, and one key sticks in wet weather.';
+const prompt = () =>
+  t`The felt on the hammers is worn but even. I would leave it for now and tune the piano twice a year, in spring and in autumn, when the heating goes off and comes on again. The pedals need a little oil, and one key sticks in wet weather.`;
 
 interface PaceSheetProps {
   /** Null: closed. */
@@ -21,7 +24,7 @@ interface PaceSheetProps {
 /** Half a minute of typing, on the keyboard that is meant: a person's own pace beside the model's. */
 export function PaceSheet({ keyboard, onClose, onKeep }: PaceSheetProps) {
   return (
-    <Sheet title="Your own pace" isOpen={keyboard !== null} onClose={onClose}>
+    <Sheet title={t`Your typing speed`} isOpen={keyboard !== null} onClose={onClose}>
       {keyboard && <Measure keyboard={keyboard} onClose={onClose} onKeep={onKeep} />}
     </Sheet>
   );
@@ -45,15 +48,12 @@ function Measure({ keyboard, onClose, onKeep }: PaceSheetProps & { keyboard: Key
   };
   return (
     <View style={styles.body}>
-      <Text variant="bodyMedium">
-        Type this as you always do, without word prediction, on the keyboard that is meant: {keyboard.name}. Time runs
-        from your first key.
-      </Text>
+      <Text variant="bodyMedium">{t`Type this the way you always do on ${{ keyboard: keyboardName(keyboard) }}, with predictive text off. The clock starts with your first key.`}</Text>
       <Text variant="bodyMedium" style={STRONG}>
-        {PROMPT}
+        {prompt()}
       </Text>
       <Field
-        label="Type here"
+        label={t`Type here`}
         multiline
         startsHere
         value={typed}
@@ -69,15 +69,9 @@ function Measure({ keyboard, onClose, onKeep }: PaceSheetProps & { keyboard: Key
         {isOver ? tellPace(pace) : tellLeft(startedAt === null ? null : left)}
       </Text>
       <View style={styles.actions}>
-        {isOver && (
-          <Button mode="text" onPress={again} contentStyle={styles.tall}>
-            Once more
-          </Button>
-        )}
-        <Button mode="text" onPress={onClose} contentStyle={styles.tall}>
-          Leave it
-        </Button>
-        {pace && <LatchButton label="Keep this pace" icon="check" onPress={() => onKeep(pace.pace)} />}
+        {isOver && <Button mode="text" onPress={again} contentStyle={styles.tall}>{t`Try again`}</Button>}
+        <Button mode="text" onPress={onClose} contentStyle={styles.tall}>{t`Cancel`}</Button>
+        {pace && <LatchButton label={t`Save this speed`} icon="check" onPress={() => onKeep(pace.pace)} />}
       </View>
     </View>
   );
@@ -85,13 +79,15 @@ function Measure({ keyboard, onClose, onKeep }: PaceSheetProps & { keyboard: Key
 
 /** `left`: in s; null: nothing was typed yet. */
 function tellLeft(left: number | null): string {
-  return left === null ? `${MEASURE_SECONDS} seconds.` : `${Math.ceil(left)} seconds left.`;
+  return left === null
+    ? plural(MEASURE_SECONDS, { one: '# second', other: '# seconds' })
+    : plural(Math.ceil(left), { one: '# second left', other: '# seconds left' });
 }
 
 function tellPace(pace: { readonly wordsAMinute: number; readonly pace: number } | null | undefined): string {
   return pace
-    ? `${Math.round(pace.wordsAMinute)} words a minute: ${pace.pace} times as long as the model takes.`
-    : 'Too little was typed to tell. Try once more.';
+    ? t`${{ count: tellCount(Math.round(pace.wordsAMinute)) }} words a minute: ${{ pace: tellNumber(pace.pace) }} × the usual time.`
+    : t`That was too short to tell. Try again.`;
 }
 
 const styles = StyleSheet.create({

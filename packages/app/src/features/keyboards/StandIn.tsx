@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { BEGINNING_STATE, pricerOf, typeFrom, type Keyboard } from '@yellow-latch/core/effort';
 import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
 import { useState } from 'react';
@@ -44,12 +45,13 @@ export function StandIn({ device, text, before, onKey, onBackspace, otherTaps: l
   return (
     <View>
       <Text role="status" variant="bodyMedium" style={[styles.count, { color: palette.inkSoft }]}>
-        {all === 0 && 'Type here: every layer has to be changed as on the device.'}
+        {all === 0 && t`Type here, as you would on the device.`}
         {all > 0 && (written === null || start.written === null) && tellTaps(all)}
         {all > 0 && written !== null && start.written !== null && (
           <>
-            <Text style={[STRONG, { color: palette.ink }]}>{tellTaps(all)}</Text> instead of{' '}
-            {Math.max(0, written - start.written)}
+            <Text style={[STRONG, { color: palette.ink }]}>{tellTaps(all)}</Text>
+            {' · '}
+            {t`${{ taps: tellTaps(Math.max(0, written - start.written)) }} without codes`}
           </>
         )}
       </Text>

@@ -1,16 +1,17 @@
+import { t } from '@lingui/core/macro';
 import { DEVICE_PROFILES } from '@yellow-latch/core/fit';
 import type { KeyboardUse } from '@yellow-latch/core/model';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
 import { deviceLabel } from '@/answers/audit/sentences';
-import { tellNumber } from '@/answers/audit/sentences/words';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { STRONG } from '@/look/fonts';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
+import { tellNumber, tellPercent } from '@/wording/format';
 
-const DEVICES = Object.keys(DEVICE_PROFILES).map((value) => ({ value, label: deviceLabel(value) }));
+const deviceChoices = () => Object.keys(DEVICE_PROFILES).map((value) => ({ value, label: deviceLabel(value) }));
 const MOST_PARTS = 20;
 
 interface UseCardProps {
@@ -30,7 +31,7 @@ interface UseCardProps {
 export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange, onMeasure }: UseCardProps) {
   const palette = usePalette();
   const { share, pace, device } = use;
-  const percent = `${Math.round((share * 100) / parts)} %`;
+  const percent = tellPercent(share / parts);
   return (
     <View
       style={[
@@ -40,8 +41,8 @@ export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange,
       ]}
     >
       <View style={styles.line}>
-        <Tick role="radio" isOn={isShown} onPress={onShow} label={`Show ${name}`} style={styles.name}>
-          <Text variant="bodyLarge" style={isShown && STRONG} numberOfLines={1}>
+        <Tick role="radio" isOn={isShown} onPress={onShow} label={t`Show ${name}`} style={styles.name}>
+          <Text variant="bodyLarge" style={isShown && STRONG} numberOfLines={2}>
             {name}
           </Text>
         </Tick>
@@ -50,7 +51,7 @@ export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange,
             icon="minus"
             size={18}
             style={styles.square}
-            accessibilityLabel={`${name}: used less`}
+            accessibilityLabel={t`Use ${name} less`}
             disabled={share <= 1}
             onPress={() => onChange({ ...use, share: share - 1 })}
           />
@@ -63,18 +64,18 @@ export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange,
             icon="plus"
             size={18}
             style={styles.square}
-            accessibilityLabel={`${name}: used more`}
+            accessibilityLabel={t`Use ${name} more`}
             disabled={share >= MOST_PARTS}
             onPress={() => onChange({ ...use, share: share + 1 })}
           />
         )}
       </View>
       {isShown && (
-        <View style={styles.line}>
+        <View style={[styles.line, styles.wrapped]}>
           <ChoiceChip
-            label={`Device of ${name}`}
+            label={t`Device of ${name}`}
             value={device}
-            choices={DEVICES}
+            choices={deviceChoices()}
             onChange={(next) => onChange({ ...use, device: next })}
           />
           <Button
@@ -82,7 +83,7 @@ export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange,
             icon="timer"
             onPress={onMeasure}
             contentStyle={styles.tall}
-            accessibilityLabel={`Measure my pace on ${name}`}
+            accessibilityLabel={t`${{ pace: tellPace(pace) }} on ${name}`}
           >
             {tellPace(pace)}
           </Button>
@@ -92,7 +93,7 @@ export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange,
               icon="close"
               size={20}
               style={styles.square}
-              accessibilityLabel={`${name} is not used`}
+              accessibilityLabel={t`Remove ${name}`}
               onPress={onRemove}
             />
           )}
@@ -103,13 +104,16 @@ export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange,
 }
 
 function tellPace(pace: number): string {
-  if (pace === 1) return 'Measure my pace';
-  return pace > 1 ? `${tellNumber(pace)} × the time` : `${tellNumber(1 / pace)} × as quick`;
+  if (pace === 1) return t`Measure my speed`;
+  return pace > 1
+    ? t`${{ number: tellNumber(pace) }} × the usual time`
+    : t`${{ number: tellNumber(1 / pace) }} × as fast`;
 }
 
 const styles = StyleSheet.create({
   card: { borderWidth: 1.5, borderRadius: 8, paddingLeft: 12, paddingRight: 4, paddingVertical: 2 },
   line: { flexDirection: 'row', alignItems: 'center', minWidth: 0, gap: 2 },
+  wrapped: { flexWrap: 'wrap' },
   name: { flex: 1, minWidth: 0 },
   square: { width: 48, height: 48, margin: 0 },
   percent: { minWidth: 48, textAlign: 'center' },

@@ -1,12 +1,14 @@
+import { plural, t } from '@lingui/core/macro';
 import { wayInside, type Keyboard } from '@yellow-latch/core/effort';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { tellDuration, tellTaps } from '@/answers/effort/words';
+import { tellTaps } from '@/answers/effort/words';
 import { Field } from '@/look/Field';
 import { FACES, STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
+import { tellDuration } from '@/wording/format';
 
 import { extentOf, layerName, tellPress } from './drawing';
 import { KeyboardDrawing } from './KeyboardDrawing';
@@ -37,7 +39,7 @@ export function WayExplorer({ keyboard, sample, pace }: { keyboard: Keyboard; sa
       onLayout={({ nativeEvent }: LayoutChangeEvent) => setWidth(Math.min(WIDEST, nativeEvent.layout.width))}
     >
       <Field
-        label="Type something to see its way"
+        label={t`Type something to see the keys it takes`}
         isCode
         value={text}
         onChangeText={(next) => {
@@ -46,13 +48,13 @@ export function WayExplorer({ keyboard, sample, pace }: { keyboard: Keyboard; sa
         }}
         onBlur={() => {}}
         onSubmit={() => {}}
-        error={way.type === 'way' ? undefined : `${way.character} is not on this keyboard.`}
+        error={way.type === 'way' ? undefined : t`“${{ character: way.character }}” isn’t on this keyboard.`}
       />
       <Text role="status" variant="bodyMedium">
         {way.type === 'way' && text !== '' && (
           <>
-            <Text style={STRONG}>{tellTaps(way.taps)}</Text>, {tellDuration(way.seconds * pace)} in the middle of a text
-            {text.length > LONGEST ? `; the first ${LONGEST} characters` : ''}. Shown: {layerName(layer)}.
+            <Text style={STRONG}>{tellTaps(way.taps)}</Text>, {tellDuration(way.seconds * pace)}
+            {text.length > LONGEST && ` · ${plural(LONGEST, { other: 'first # characters' })}`} · {layerName(layer)}
           </>
         )}
       </Text>
@@ -69,7 +71,7 @@ export function WayExplorer({ keyboard, sample, pace }: { keyboard: Keyboard; sa
         style={styles.row}
         contentContainerStyle={styles.presses}
         role="group"
-        aria-label="Press by press"
+        aria-label={t`Key by key`}
       >
         {presses.map((press, index) => {
           const isOn = index === at;
@@ -79,7 +81,7 @@ export function WayExplorer({ keyboard, sample, pace }: { keyboard: Keyboard; sa
               key={index}
               role="button"
               aria-pressed={isOn}
-              aria-label={`Press ${index + 1}: ${tellPress(press)}`}
+              aria-label={t`Key ${{ number: index + 1 }}: ${{ press: tellPress(press) }}`}
               onPress={() => setChosen(index)}
               style={[
                 styles.press,

@@ -1,3 +1,5 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
 import type { Key, Keyboard, Press } from '@yellow-latch/core/effort';
 
 /** A key as it is drawn in one layer. */
@@ -19,29 +21,31 @@ const LAYERS: Readonly<Record<string, string>> = {
   figures: '12',
   signs: '{ }',
   shift: 'shift',
-  alt: 'alt gr',
+  alt: 'AltGr',
 };
 
-const LAYER_NAMES: Readonly<Record<string, string>> = {
-  letters: 'letters',
-  capitals: 'one capital',
-  locked: 'capitals',
-  figures: 'figures',
-  signs: 'signs',
-  base: 'nothing held',
-  shift: 'shift held',
-  alt: 'alt gr held',
+const LAYER_NAMES: Readonly<Record<string, MessageDescriptor>> = {
+  letters: msg`letters`,
+  capitals: msg`one capital`,
+  locked: msg`capitals`,
+  figures: msg`numbers`,
+  signs: msg`symbols`,
+  base: msg`no key held`,
+  shift: msg`Shift held`,
+  alt: msg`AltGr held`,
 };
 
 export function layerName(layer: string): string {
   const waiting = /^dead (.)( shift)?$/u.exec(layer);
-  return waiting ? `${waiting[1]} waits for its letter` : (LAYER_NAMES[layer] ?? layer);
+  if (waiting) return t`“${{ accent: waiting[1]! }}” waits for its letter`;
+  const known = LAYER_NAMES[layer];
+  return known ? i18n._(known) : layer;
 }
 
 function labelOf({ gives, to }: Press): string {
-  if (gives === ' ') return 'space';
-  if (gives === '\n') return 'return';
-  if (gives === '\t') return 'tab';
+  if (gives === ' ') return t`space`;
+  if (gives === '\n') return t`return`;
+  if (gives === '\t') return t`tab`;
   if (gives !== '') return gives;
   return LAYERS[to[0]!] ?? /^dead (.)/u.exec(to[0]!)?.[1] ?? to[0]!;
 }
@@ -61,7 +65,7 @@ export function keysIn(keyboard: Keyboard, layer: string): DrawnKey[] {
 
 /** A press in a word: what it gives, or where it leads. */
 export function tellPress(press: Press): string {
-  return press.hold === undefined ? labelOf(press) : `${labelOf(press)} (held)`;
+  return press.hold === undefined ? labelOf(press) : t`${{ key: labelOf(press) }} (held)`;
 }
 
 /** The extent of a keyboard, in mm. */

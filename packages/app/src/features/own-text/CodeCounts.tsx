@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { OwnTextFinding } from '@yellow-latch/core/clash';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -6,6 +7,7 @@ import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
+import { tellCount } from '@/wording/format';
 
 interface CodeCountsProps {
   findings: readonly OwnTextFinding[];
@@ -19,7 +21,7 @@ interface CodeCountsProps {
 export function CodeCounts({ findings, codeOf, only, onOnly }: CodeCountsProps) {
   const palette = usePalette();
   return (
-    <ScrollView horizontal style={styles.row} contentContainerStyle={styles.codes} role="group" aria-label="By code">
+    <ScrollView horizontal style={styles.row} contentContainerStyle={styles.codes} role="group" aria-label={t`By code`}>
       {findings.map(({ id, count, severity }) => {
         const isOn = only === id;
         const code = codeOf(id);
@@ -42,7 +44,7 @@ export function CodeCounts({ findings, codeOf, only, onOnly }: CodeCountsProps) 
             <View>
               <CodePlate code={code} />
             </View>
-            <Text style={isOn && STRONG}>{count.toLocaleString('en')}</Text>
+            <Text style={isOn && STRONG}>{tellCount(count)}</Text>
           </Pressable>
         );
       })}

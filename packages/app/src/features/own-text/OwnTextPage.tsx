@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { OwnTextProblem } from '@yellow-latch/core/clash';
 
 import { useState } from 'react';
@@ -44,24 +45,21 @@ export default function OwnTextPage() {
   };
   return (
     <DetailPage
-      title="Your own text"
+      title={t`Your own texts`}
       about="own text"
-      back={{ label: 'Back to the findings', href: '/check' }}
+      back={{ label: t`Back to Check`, href: '/check' }}
       hasOwnScroll
     >
       {source === null ? (
         <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
-          <Text variant="bodyMedium">
-            Messages, mail, notes: see where your codes would have fired while you wrote them. It stays on this device,
-            and nothing of it is kept unless you ask.
-          </Text>
+          <Text variant="bodyMedium">{t`See where your codes would have expanded by mistake in your messages, emails and notes. They stay on this device and aren’t saved unless you ask.`}</Text>
           {refusal && (
             <Text role="alert" variant="bodyMedium" style={{ color: palette.alarm }}>
               {tellOwnTextProblem(refusal)}
             </Text>
           )}
           <Field
-            label="Paste what you wrote"
+            label={t`Paste what you wrote`}
             multiline
             value={pasted}
             onChangeText={setPasted}
@@ -69,11 +67,11 @@ export default function OwnTextPage() {
             onSubmit={() => pasted.trim() !== '' && setSource(pastedSource(pasted))}
           />
           <View style={styles.actions}>
-            <FileButton label="Open a file" onFile={open} />
+            <FileButton label={t`Open a file`} onFile={open} />
             <View style={styles.push} />
             {pasted.trim() !== '' && (
               <LatchButton
-                label="Read it"
+                label={t`Check it`}
                 icon="scan"
                 onPress={() => {
                   setProblem(null);
@@ -84,19 +82,15 @@ export default function OwnTextPage() {
           </View>
           {kept && (
             <View style={[styles.kept, { borderColor: palette.line }]}>
-              <Text variant="bodyMedium">Kept on this device: {kept.name}</Text>
+              <Text variant="bodyMedium">{t`Saved on this device: ${{ name: kept.name }}`}</Text>
               <View style={styles.actions}>
                 <Button
                   mode="outlined"
                   onPress={() => setSource(kept)}
                   style={styles.button}
                   contentStyle={styles.tall}
-                >
-                  Read it again
-                </Button>
-                <Button mode="text" icon="trash" onPress={forget} contentStyle={styles.tall}>
-                  Forget it
-                </Button>
+                >{t`Check it again`}</Button>
+                <Button mode="text" icon="trash" onPress={forget} contentStyle={styles.tall}>{t`Delete it`}</Button>
               </View>
             </View>
           )}
@@ -105,16 +99,14 @@ export default function OwnTextPage() {
         <View style={styles.reading}>
           <View style={styles.tools}>
             <ChoiceChip
-              label="Device"
+              label={t`Device`}
               value={device}
               choices={devices.map((id) => ({ value: id, label: deviceLabel(id) }))}
               onChange={setDevice}
             />
             <ReadAsChoice source={source} onChange={setSource} />
             <View style={styles.push} />
-            <Button mode="text" onPress={startOver} contentStyle={styles.tall}>
-              Another text
-            </Button>
+            <Button mode="text" onPress={startOver} contentStyle={styles.tall}>{t`Another text`}</Button>
           </View>
           {refusal && (
             <Text role="alert" variant="bodyMedium" style={[styles.told, { color: palette.alarm }]}>
@@ -132,8 +124,8 @@ export default function OwnTextPage() {
           {!refusal && !answer && (
             <Text role="status" variant="bodyMedium" style={styles.told}>
               {read && state.phase === 'failed'
-                ? 'The check has stopped by itself. Start it again under Check; your text is still here.'
-                : `Reading ${source.name}…`}
+                ? t`The check has stopped. Open Check to start it again. Your text stays here.`
+                : t`Reading ${{ name: source.name }}…`}
             </Text>
           )}
         </View>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { OwnTextFormat } from '@yellow-latch/core/clash';
 
 import { useEffect } from 'react';
@@ -7,10 +8,10 @@ import { ChoiceChip } from '@/look/ChoiceChip';
 import { formatOf, likelyField, type OwnTextSource, type ReadAs } from '@/answers/ownText/source';
 import { useColumns } from '@/answers/ownText/useOwnText';
 
-const WAYS: readonly { value: ReadAs; label: string }[] = [
-  { value: 'text', label: 'Plain text' },
-  { value: 'csv', label: 'A table' },
-  { value: 'json-lines', label: 'JSON lines' },
+const ways = (): readonly { value: ReadAs; label: string }[] => [
+  { value: 'text', label: t`Plain text` },
+  { value: 'csv', label: t`Table (CSV)` },
+  { value: 'json-lines', label: t`JSON lines` },
 ];
 
 interface ReadAsChoiceProps {
@@ -31,22 +32,25 @@ export function ReadAsChoice({ source, onChange }: ReadAsChoiceProps) {
   return (
     <>
       <ChoiceChip
-        label="Read as"
+        label={t`Read as`}
         value={format.type}
-        choices={WAYS}
+        choices={ways()}
         onChange={(type) => readAs(formatOf(type, likelyField(columns)))}
       />
       {format.type === 'csv' && columns.length > 0 && (
         <ChoiceChip
-          label="Column"
+          label={t`Column`}
           value={String(format.column)}
-          choices={columns.map((name, index) => ({ value: String(index), label: name || `Column ${index + 1}` }))}
+          choices={columns.map((name, index) => ({
+            value: String(index),
+            label: name || t`Column ${{ number: index + 1 }}`,
+          }))}
           onChange={(column) => readAs({ type: 'csv', column: Number(column) })}
         />
       )}
       {format.type === 'json-lines' && columns.length > 0 && (
         <ChoiceChip
-          label="Field"
+          label={t`Field`}
           value={format.field}
           choices={columns.map((name) => ({ value: name, label: name }))}
           onChange={(field) => readAs({ type: 'json-lines', field })}

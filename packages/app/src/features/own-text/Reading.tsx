@@ -1,12 +1,13 @@
+import { plural, t } from '@lingui/core/macro';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
 import type { ReadOwnText } from '@/answers/audit/workerApi';
-import { counted } from '@/answers/audit/sentences';
 import { useCodes } from '@/parts/findings/useCodes';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
+import { tellCount } from '@/wording/format';
 
 import { CodeCounts } from './CodeCounts';
 import { pageAt, pagesOf } from './pages';
@@ -39,20 +40,17 @@ export function Reading({ read: { own, report }, isKept, onKeep }: ReadingProps)
     <View style={styles.all}>
       <View style={styles.told}>
         <Text role="status" variant="bodyMedium">
-          {counted(report.words, 'word')}, {counted(report.places.length / 3, 'misfire')}
-          {report.findings.length > 0 && ` of ${counted(report.findings.length, 'code')}`}. Counted in this text, no
-          estimate.
-          {own.skipped.length > 0 &&
-            ` ${counted(own.skipped.length, 'row')} passed over; the first is row ${own.skipped[0]!.row}: ${own.skipped[0]!.why}.`}
+          {tellReading(report.words, report.places.length / 3)}
+          {own.skipped.length > 0 && ` ${tellSkipped(own.skipped.length, own.skipped[0]!.row)}`}
         </Text>
         <Button mode="text" onPress={onKeep} disabled={isKept} contentStyle={styles.tall}>
-          {isKept ? 'Kept on this device' : 'Keep it on this device'}
+          {isKept ? t`Saved on this device` : t`Save it on this device`}
         </Button>
       </View>
       {places.length === 0 ? (
         <View style={styles.clear}>
           <LatchGlyph verdict="safe" size={48} />
-          <Text variant="titleMedium">No code would have fired in it by mistake.</Text>
+          <Text variant="titleMedium">{t`No code would have expanded by mistake.`}</Text>
         </View>
       ) : (
         <>
@@ -77,18 +75,18 @@ export function Reading({ read: { own, report }, isKept, onKeep }: ReadingProps)
               icon="chevron-left"
               size={26}
               style={styles.step}
-              accessibilityLabel="The misfire before"
+              accessibilityLabel={t`Previous misfire`}
               onPress={() => go(-1)}
             />
             <Text role="status" variant="bodyMedium" style={styles.count}>
-              {(step + 1).toLocaleString('en')} of {places.length.toLocaleString('en')}
+              {t`${{ number: tellCount(step + 1) }} of ${{ all: tellCount(places.length) }}`}
               {current && `: ${codeOf(current.id)}`}
             </Text>
             <IconButton
               icon="chevron-right"
               size={26}
               style={styles.step}
-              accessibilityLabel="The next misfire"
+              accessibilityLabel={t`Next misfire`}
               onPress={() => go(1)}
             />
           </View>
@@ -96,6 +94,20 @@ export function Reading({ read: { own, report }, isKept, onKeep }: ReadingProps)
       )}
     </View>
   );
+}
+
+function tellReading(words: number, misfires: number): string {
+  const read = plural(words, { one: '# word', other: '# words' });
+  const found = plural(misfires, { one: '# misfire', other: '# misfires' });
+  return t`${found} in ${read}.`;
+}
+
+function tellSkipped(rows: number, first: number): string {
+  const row = tellCount(first);
+  return plural(rows, {
+    one: `# row couldn’t be read: row ${row}.`,
+    other: `# rows couldn’t be read. The first is row ${row}.`,
+  });
 }
 
 const styles = StyleSheet.create({

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useRef } from 'react';
 import { ScrollView, StyleSheet, Text, View } from 'react-native';
 
@@ -32,7 +33,7 @@ export function ReadingView({ text, from, past, spots, current }: ReadingViewPro
     <ScrollView
       tabIndex={0}
       role="region"
-      aria-label="The text with its misfires"
+      aria-label={t`Your text with its misfires`}
       style={[styles.view, { backgroundColor: palette.surface, borderColor: palette.line }]}
     >
       <View style={styles.page}>

@@ -74,11 +74,11 @@ describe('a file', () => {
     };
     const problem = await fileSource(file as unknown as File);
     expect(problem).toMatchObject({ type: 'too-large' });
-    expect(tellOwnTextProblem(problem as never)).toBe('It has 80 MB; at most 64 MB are read. Cut it in parts.');
+    expect(tellOwnTextProblem(problem as never)).toBe('This file has 80 MB. The limit is 64 MB. Split it up.');
   });
 
   test.each([
-    [{ type: 'binary', at: 3, looksLike: null }, 'byte 4'],
+    [{ type: 'binary', at: 3, looksLike: null }, 'This file isn’t text.'],
     [{ type: 'binary', at: 0, looksLike: 'a picture' }, 'a picture'],
     [{ type: 'no-column', wanted: 'text', found: ['a'] }, 'no column “text”'],
     [{ type: 'no-column', wanted: 'text', found: [] }, 'another field'],

@@ -1,3 +1,5 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, plural, t } from '@lingui/core/macro';
 import { usePathname, useRouter } from 'expo-router';
 import { useEffect, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -5,7 +7,6 @@ import { Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
 import { urgentCount } from '@/answers/audit/findings';
-import { counted } from '@/answers/audit/sentences';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { LatchMark } from '@/look/LatchMark';
@@ -18,16 +19,16 @@ import { UpdateOffer } from '@/frame/UpdateOffer';
 
 interface Place {
   path: '/' | '/write' | '/check' | '/devices';
-  label: string;
+  label: MessageDescriptor;
   icon: IconName;
 }
 
 /** The places that work today; a place enters here when it does. */
 const PLACES: Place[] = [
-  { path: '/', label: 'Shortcuts', icon: 'rows' },
-  { path: '/write', label: 'Write', icon: 'pencil' },
-  { path: '/check', label: 'Check', icon: 'scan' },
-  { path: '/devices', label: 'Devices', icon: 'devices' },
+  { path: '/', label: msg`Shortcuts`, icon: 'rows' },
+  { path: '/write', label: msg`Write`, icon: 'pencil' },
+  { path: '/check', label: msg`Check`, icon: 'scan' },
+  { path: '/devices', label: msg`Devices`, icon: 'devices' },
 ];
 
 /** What stands around every screen: the places, as a bar below on a phone, as a rail when wide. */
@@ -38,7 +39,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const places = (
     <View
       role="navigation"
-      aria-label="Places"
+      aria-label={t`Main menu`}
       style={[isWide ? styles.rail : styles.bar, { backgroundColor: palette.surface, borderColor: palette.line }]}
     >
       {isWide && (
@@ -76,6 +77,12 @@ function placeOf(pathname: string): Place['path'] {
   return PLACES.find(({ path }) => path !== '/' && (pathname === path || pathname.startsWith(`${path}/`)))?.path ?? '/';
 }
 
+function tellBadge(isCheck: boolean, count: number): string {
+  return isCheck
+    ? plural(count, { one: '# finding', other: '# findings' })
+    : plural(count, { one: '# thing with two versions', other: '# things with two versions' });
+}
+
 function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
   const palette = usePalette();
   const router = useRouter();
@@ -87,14 +94,11 @@ function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
   const count = counts[place.path] ?? 0;
   const badge = count > 0 ? count : null;
   const color = isHere ? palette.ink : palette.inkSoft;
+  const label = i18n._(place.label);
   return (
     <PressLink
       aria-current={isHere ? 'page' : undefined}
-      aria-label={
-        badge === null
-          ? place.label
-          : `${place.label}, ${place.path === '/check' ? `${counted(badge, 'finding')} to look at` : `${badge} to settle`}`
-      }
+      aria-label={badge === null ? label : `${label}, ${tellBadge(place.path === '/check', badge)}`}
       onPress={() => router.navigate(place.path)}
       style={[styles.place, isWide && styles.railPlace]}
     >
@@ -103,7 +107,7 @@ function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
       />
       <Icon name={place.icon} color={color} />
       <Text variant="labelLarge" style={[{ color }, isHere && styles.bold]}>
-        {place.label}
+        {label}
       </Text>
       {badge !== null && (
         <View style={[styles.badge, isWide ? styles.railBadge : styles.barBadge, { backgroundColor: palette.ink }]}>

@@ -1,11 +1,13 @@
+import { t } from '@lingui/core/macro';
+import { tellCount, tellDuration, tellList, tellNumber } from '@/wording/format';
 import type { Saving } from '@yellow-latch/core/effort';
 import type { Shortcut } from '@yellow-latch/core/model';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { shownExpansion } from '@/answers/audit/sentences';
+import { shownExpansion, tellHowOften } from '@/answers/audit/sentences';
 import { saidBy, usesChoices } from '@/answers/effort/usesChoices';
-import { tellAWeek, tellDuration, tellTaps, tellUses } from '@/answers/effort/words';
+import { tellTaps, tellUses } from '@/answers/effort/words';
 import { Bar } from '@/look/Bar';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { CodePlate } from '@/look/CodePlate';
@@ -26,19 +28,25 @@ interface SavingRowProps {
 export function SavingRow({ saving, shortcut, most, onOpen, onUses }: SavingRowProps) {
   const palette = usePalette();
   const { week, uses } = saving;
+  const text = shownExpansion(shortcut, 60);
+  const saved = week && saving.verdict === 'pays' ? tellDuration(week.seconds) : null;
   return (
     <View style={[styles.row, { borderColor: palette.line }]}>
-      <PressLink onPress={onOpen} aria-label={`${shortcut.code}: ${tellSaving(saving)}`} style={styles.main}>
+      <PressLink
+        onPress={onOpen}
+        aria-label={`${shortcut.code}: ${saved ? tellList([text, saved]) : text}`}
+        style={styles.main}
+      >
         <View style={styles.line}>
           <CodePlate code={shortcut.code} />
           <Text variant="bodyMedium" numberOfLines={1} style={[styles.text, { color: palette.inkSoft }]}>
-            {shownExpansion(shortcut, 60)}
+            {text}
           </Text>
         </View>
-        {week && saving.verdict === 'pays' && (
+        {saved && (
           <View style={styles.line}>
-            <Bar part={week.seconds / most} />
-            <Text style={[STRONG, styles.figure]}>{tellDuration(week.seconds)}</Text>
+            <Bar part={week!.seconds / most} />
+            <Text style={[STRONG, styles.figure]}>{saved}</Text>
           </View>
         )}
       </PressLink>
@@ -47,8 +55,8 @@ export function SavingRow({ saving, shortcut, most, onOpen, onUses }: SavingRowP
           {tellSaving(saving)}
         </Text>
         <ChoiceChip
-          label={`Use of ${shortcut.code}`}
-          placeholder={uses ? tellShort(uses.aWeek) : 'How often?'}
+          label={t`How often you use ${{ code: shortcut.code }}`}
+          placeholder={uses ? tellShort(uses.aWeek) : t`How often?`}
           value={shortcut.usesAWeek === null ? null : String(shortcut.usesAWeek)}
           choices={usesChoices(shortcut.usesAWeek)}
           onChange={(value) => onUses(saidBy(value))}
@@ -62,24 +70,26 @@ export function SavingRow({ saving, shortcut, most, onOpen, onUses }: SavingRowP
 export function tellSaving({ verdict, perUse, uses, breakEven, on }: Saving): string {
   switch (verdict) {
     case 'pays':
-      return `${tellDuration(perUse!.seconds)} and ${tellTaps(perUse!.taps)} each time${uses!.from === 'said' ? '' : `, ${tellUses(uses!)}`}`;
+      return uses!.from === 'said'
+        ? t`Saves ${{ time: tellDuration(perUse!.seconds) }} and ${{ taps: tellTaps(perUse!.taps) }} each time`
+        : t`Saves ${{ time: tellDuration(perUse!.seconds) }} and ${{ taps: tellTaps(perUse!.taps) }} each time. Used ${{ often: tellUses(uses!) }}`;
     case 'costs':
-      return `Each time ${tellDuration(-perUse!.seconds)} longer than typing it out`;
+      return t`Takes ${{ time: tellDuration(-perUse!.seconds) }} longer than typing the text`;
     case 'never pays':
-      return `It pays after ${breakEven!.toLocaleString('en')} uses; in a year there are ${Math.round(uses!.aWeek * 52).toLocaleString('en')}`;
+      return t`Pays off after ${{ uses: tellCount(breakEven!) }} uses, but you use it ${{ aYear: tellCount(Math.round(uses!.aWeek * 52)) }} times a year`;
     case 'use not known':
-      return `${tellDuration(perUse!.seconds)} and ${tellTaps(perUse!.taps)} each time; it pays after ${breakEven!.toLocaleString('en')} uses`;
+      return t`Saves ${{ time: tellDuration(perUse!.seconds) }} and ${{ taps: tellTaps(perUse!.taps) }} each time. Pays off after ${{ uses: tellCount(breakEven!) }} uses`;
     case 'cannot be typed': {
       const missing = on.find(({ code }) => code.type === 'not-on-keyboard')?.code;
       return missing?.type === 'not-on-keyboard'
-        ? `${missing.character} is on none of your keyboards`
-        : 'No device in use can hold this code';
+        ? t`None of your keyboards has “${{ character: missing.character }}”`
+        : t`None of your devices can hold this code`;
     }
   }
 }
 
 function tellShort(aWeek: number): string {
-  return aWeek >= 0.95 ? `${Number(aWeek.toPrecision(2))} a week` : tellAWeek(aWeek);
+  return aWeek >= 0.95 ? t`${{ times: tellNumber(aWeek) }} a week` : tellHowOften(aWeek);
 }
 
 const styles = StyleSheet.create({

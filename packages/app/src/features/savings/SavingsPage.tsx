@@ -1,3 +1,5 @@
+import { i18n } from '@lingui/core';
+import { t } from '@lingui/core/macro';
 import type { Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -5,15 +7,16 @@ import { FlatList, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { DetailPage } from '@/frame/DetailPage';
-import { layoutOf } from '@/answers/effort/keyboards';
 import { useAnswer } from '@/answers/effort/useAnswer';
 import { useEffortRequest } from '@/answers/effort/useEffortRequest';
-import { tellAWeek } from '@/answers/effort/words';
+import { nameOfKeyboard } from '@/answers/effort/words';
 import { useCodes } from '@/parts/findings/useCodes';
 import { STRONG } from '@/look/fonts';
 import { editing } from '@yellow-latch/replica/commands/shortcuts';
 import { useList } from '@/frame/replica/ReplicaProvider';
 import { useCommand } from '@/frame/replica/useCommand';
+import { tellHowOften } from '@/answers/audit/sentences';
+import { tellCount } from '@/wording/format';
 
 import { itemsOf, MOST_SHOWN, type SavingGroup, type SavingItem } from './items';
 import { SavingRow } from './SavingRow';
@@ -34,11 +37,11 @@ export default function SavingsPage() {
     void run(
       editing(shortcut, { usesAWeek }),
       usesAWeek === null
-        ? `How often ${shortcut.code} is used is open again.`
-        : `${shortcut.code} is used ${tellAWeek(usesAWeek)}.`,
+        ? t`“${{ code: shortcut.code }}”: use not set.`
+        : t`“${{ code: shortcut.code }}”: ${{ often: tellHowOften(usesAWeek) }}.`,
     );
   return (
-    <DetailPage title="Savings" about="savings" back={{ label: 'Back to the findings', href: '/check' }} hasOwnScroll>
+    <DetailPage title={t`Savings`} about="savings" back={{ label: t`Back to Check`, href: '/check' }} hasOwnScroll>
       <FlatList<SavingItem>
         data={items}
         keyExtractor={({ key }) => key}
@@ -48,12 +51,12 @@ export default function SavingsPage() {
           savings ? (
             <Sums
               savings={savings}
-              nameOfKeyboard={(id) => layoutOf(id, ownKeyboards)?.name ?? 'A keyboard that is gone'}
-              nameOfSet={(id) => sets.find((set) => set.id === id)?.name ?? 'In no set'}
+              nameOfKeyboard={(id) => nameOfKeyboard(id, ownKeyboards)}
+              nameOfSet={(id) => sets.find((set) => set.id === id)?.name ?? t`No set`}
             />
           ) : (
             <Text role="status" variant="bodyMedium" style={styles.told}>
-              {savings === null ? 'The check has stopped by itself. Start it again under Check.' : 'Reckoning…'}
+              {savings === null ? t`The check has stopped. Open Check to start it again.` : t`Working it out…`}
             </Text>
           )
         }
@@ -64,13 +67,14 @@ export default function SavingsPage() {
             return (
               <View style={styles.group}>
                 <Text variant="titleMedium" role="heading" aria-level={2} style={[STRONG, styles.title]}>
-                  {title}
-                  {group === 'best' ? '' : ` (${count.toLocaleString('en')})`}
+                  {group === 'best' ? i18n._(title) : `${i18n._(title)} (${tellCount(count)})`}
                 </Text>
                 {isCut && (
-                  <Button mode="text" contentStyle={styles.tall} onPress={() => setOpened(new Set([...opened, group]))}>
-                    Show all
-                  </Button>
+                  <Button
+                    mode="text"
+                    contentStyle={styles.tall}
+                    onPress={() => setOpened(new Set([...opened, group]))}
+                  >{t`Show all`}</Button>
                 )}
               </View>
             );

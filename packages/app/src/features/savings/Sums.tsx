@@ -1,9 +1,11 @@
+import { t } from '@lingui/core/macro';
+import { tellCount, tellDuration } from '@/wording/format';
 import type { Saved, Savings } from '@yellow-latch/core/effort';
 import { WEEKS_A_YEAR } from '@yellow-latch/core/effort/assumptions';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { tellDuration, tellTaps } from '@/answers/effort/words';
+import { tellTaps } from '@/answers/effort/words';
 import { Bar } from '@/look/Bar';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
@@ -20,16 +22,16 @@ export function Sums({ savings: { week, byKeyboard, bySet, each }, nameOfKeyboar
   const known = each.filter(({ uses }) => uses !== null).length;
   return (
     <View style={styles.sums}>
-      <Text variant="headlineSmall" style={STRONG}>
-        {tellDuration(week.seconds)} a week, {tellDuration(week.seconds * WEEKS_A_YEAR)} a year
-      </Text>
-      <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-        {tellTaps(week.taps)} fewer in a week, from {known.toLocaleString('en')} of {each.length.toLocaleString('en')}{' '}
-        shortcuts of which the use is known. Reckoned without word prediction, with the time it takes to call a code to
-        mind.
-      </Text>
-      <Split title="By keyboard" sums={byKeyboard} nameOf={nameOfKeyboard} />
-      <Split title="By set" sums={bySet} nameOf={nameOfSet} />
+      <Text
+        variant="headlineSmall"
+        style={STRONG}
+      >{t`You save ${{ week: tellDuration(week.seconds) }} a week, ${{ year: tellDuration(week.seconds * WEEKS_A_YEAR) }} a year`}</Text>
+      <Text
+        variant="bodyMedium"
+        style={{ color: palette.inkSoft }}
+      >{t`And ${{ taps: tellTaps(week.taps) }} a week. Counted for the ${{ known: tellCount(known) }} of ${{ all: tellCount(each.length) }} shortcuts whose use is known, with predictive text off.`}</Text>
+      <Split title={t`By keyboard`} sums={byKeyboard} nameOf={nameOfKeyboard} />
+      <Split title={t`By set`} sums={bySet} nameOf={nameOfSet} />
     </View>
   );
 }

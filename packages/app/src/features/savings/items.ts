@@ -1,22 +1,24 @@
+import { type MessageDescriptor } from '@lingui/core';
+import { msg } from '@lingui/core/macro';
 import type { Saving, Savings, SavingVerdict } from '@yellow-latch/core/effort';
 
 /** Groups of the page, in its order. */
-export const GROUPS = [
-  ['best', 'Save most'],
-  ['costs', 'Cost more than they save'],
-  ['never pays', 'Too seldom used to pay'],
-  ['use not known', 'How often they are used is not known'],
-  ['cannot be typed', 'Cannot be typed on your keyboards'],
-] as const;
+export const GROUPS: readonly (readonly [SavingGroup, MessageDescriptor])[] = [
+  ['best', msg`Save most`],
+  ['costs', msg`Cost more than they save`],
+  ['never pays', msg`Used too rarely to pay off`],
+  ['use not known', msg`How often do you use these?`],
+  ['cannot be typed', msg`Can’t be typed on your keyboards`],
+];
 
-export type SavingGroup = (typeof GROUPS)[number][0];
+export type SavingGroup = 'best' | Exclude<SavingVerdict, 'pays'>;
 
 export type SavingItem =
   | {
       readonly type: 'group';
       readonly key: string;
       readonly group: SavingGroup;
-      readonly title: string;
+      readonly title: MessageDescriptor;
       readonly count: number;
     }
   | { readonly type: 'saving'; readonly key: string; readonly saving: Saving };

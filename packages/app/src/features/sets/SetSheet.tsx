@@ -1,9 +1,9 @@
+import { plural, t } from '@lingui/core/macro';
 import { isLineTooLong, LIMITS, type ShortcutSet } from '@yellow-latch/core/model';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { counted } from '@/answers/audit/sentences/words';
 import { ChoiceSheet } from '@/look/ChoiceSheet';
 import { Field } from '@/look/Field';
 import { Icon, type IconName } from '@/look/icons';
@@ -13,6 +13,7 @@ import { usePalette } from '@/look/useLook';
 import type { Command } from '@yellow-latch/replica/commands/command';
 import { useList, useMay } from '@/frame/replica/ReplicaProvider';
 import { useCommand } from '@/frame/replica/useCommand';
+import { tellTooLong } from '@/parts/kinds';
 
 import { changingSet, deletingSet, emptyingSet, mergingSets } from '@yellow-latch/replica/commands/sets';
 
@@ -43,7 +44,7 @@ export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => vo
   const [name, setName] = useState(set.name);
   const [isMerging, setMerging] = useState(false);
   const count = list.shortcuts.filter(({ setId }) => setId === set.id).length;
-  const shortcuts = counted(count, 'shortcut');
+  const shortcuts = plural(count, { one: '# shortcut', other: '# shortcuts' });
   const others = list.sets.filter(({ id }) => id !== set.id);
   const isTooLong = isLineTooLong(name.trim(), LIMITS.setNameClusters);
   const act = (command: Command, done: string) => {
@@ -54,7 +55,7 @@ export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => vo
     const wanted = name.trim();
     if (wanted === '' || isTooLong) return;
     if (wanted === set.name) onClose();
-    else act(changingSet(set, { name: wanted }), `${set.name} is called ${wanted} now.`);
+    else act(changingSet(set, { name: wanted }), t`Renamed ${{ name: set.name }} to ${wanted}.`);
   };
   const way = (icon: IconName, label: string, onPress: () => void, isAlarm = false) => (
     <Pressable key={label} role="button" onPress={onPress} style={styles.way}>
@@ -67,7 +68,7 @@ export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => vo
   if (!canEdit) {
     return (
       <Sheet title={set.name} isOpen onClose={onClose}>
-        <Text style={styles.told}>This device may use the list, not change it.</Text>
+        <Text style={styles.told}>{t`This device can use the list but not change it.`}</Text>
       </Sheet>
     );
   }
@@ -78,17 +79,17 @@ export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => vo
           <View style={styles.name}>
             <View style={styles.words}>
               <Field
-                label="Its name"
+                label={t`Name`}
                 value={name}
                 onChangeText={setName}
                 onBlur={() => {}}
                 onSubmit={rename}
-                error={isTooLong ? `The name may have ${LIMITS.setNameClusters} characters at most.` : undefined}
+                error={isTooLong ? tellTooLong(LIMITS.setNameClusters) : undefined}
               />
             </View>
-            <LatchButton label="Rename" isQuiet onPress={rename} />
+            <LatchButton label={t`Rename`} isQuiet onPress={rename} />
           </View>
-          <View role="radiogroup" aria-label="Its picture" style={styles.icons}>
+          <View role="radiogroup" aria-label={t`Picture`} style={styles.icons}>
             {ICONS.map((icon) => (
               <Pressable
                 key={icon}
@@ -96,7 +97,7 @@ export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => vo
                 aria-checked={icon === set.icon}
                 aria-label={icon.replace('-', ' ')}
                 onPress={() =>
-                  icon !== set.icon && act(changingSet(set, { icon }), `${set.name} has another picture now.`)
+                  icon !== set.icon && act(changingSet(set, { icon }), t`Changed the picture of ${{ name: set.name }}.`)
                 }
                 style={[styles.icon, { borderColor: icon === set.icon ? palette.ink : 'transparent' }]}
               >
@@ -104,35 +105,35 @@ export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => vo
               </Pressable>
             ))}
           </View>
-          {others.length > 0 && way('combine', `Merge into another set`, () => setMerging(true))}
+          {others.length > 0 && way('combine', t`Merge into another set`, () => setMerging(true))}
           {count > 0 &&
-            way('inbox', `Empty it: its ${shortcuts} in no set`, () =>
-              act(emptyingSet(set, list), `${set.name} is empty.`),
+            way('inbox', t`Take ${shortcuts} out of the set`, () =>
+              act(emptyingSet(set, list), t`Emptied ${{ name: set.name }}.`),
             )}
           {way(
             'trash',
-            count > 0 ? `Delete the set, keep its ${shortcuts}` : 'Delete the set',
-            () => act(deletingSet(set, list, 'set alone'), `The set ${set.name} is deleted.`),
+            count > 0 ? t`Delete the set, keep ${shortcuts}` : t`Delete the set`,
+            () => act(deletingSet(set, list, 'set alone'), t`Deleted the set ${{ name: set.name }}.`),
             true,
           )}
           {count > 0 &&
             way(
               'trash',
-              `Delete it with its ${shortcuts}`,
-              () => act(deletingSet(set, list, 'shortcuts too'), `${set.name} and its ${shortcuts} are deleted.`),
+              t`Delete the set and ${shortcuts}`,
+              () => act(deletingSet(set, list, 'shortcuts too'), t`Deleted ${{ name: set.name }} and ${shortcuts}.`),
               true,
             )}
         </ScrollView>
       </Sheet>
       <ChoiceSheet
-        title={`Merge ${set.name} into`}
+        title={t`Merge ${{ name: set.name }} into`}
         value={''}
         choices={others.map(({ id, name: other }) => ({ value: id, label: other }))}
         isOpen={isMerging}
         onClose={() => setMerging(false)}
         onChange={(id) => {
           const into = others.find((other) => other.id === id)!;
-          act(mergingSets(set, into, list), `${set.name} is part of ${into.name} now.`);
+          act(mergingSets(set, into, list), t`Merged ${{ name: set.name }} into ${{ into: into.name }}.`);
         }}
       />
     </>

@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import {
   closestCenter,
   DndContext,
@@ -19,7 +20,6 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
-import { counted } from '@/answers/audit/sentences/words';
 import { DetailPage } from '@/frame/DetailPage';
 import { Field } from '@/look/Field';
 import { Icon } from '@/look/icons';
@@ -27,6 +27,7 @@ import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 import { useList, useMay } from '@/frame/replica/ReplicaProvider';
 import { useCommand } from '@/frame/replica/useCommand';
+import { tellTooLong } from '@/parts/kinds';
 
 import { makingSet } from '@yellow-latch/replica/commands/makingSet';
 import { movingSet } from '@yellow-latch/replica/commands/sets';
@@ -48,7 +49,7 @@ export default function SetsPage() {
   );
   const move = (moved: ShortcutSet, target: ShortcutSet | undefined) => {
     const command = target && movingSet(moved, target, sets);
-    if (command) void run(command, `${moved.name} is moved.`);
+    if (command) void run(command, t`Moved ${{ name: moved.name }}.`);
   };
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const moved = sets.find(({ id }) => id === active.id);
@@ -61,34 +62,28 @@ export default function SetsPage() {
   const make = () => {
     const wanted = name.trim();
     if (wanted === '' || isLineTooLong(wanted, LIMITS.setNameClusters)) return;
-    void run(makingSet(wanted, sets), `${wanted} is a set now.`).then(
+    void run(makingSet(wanted, sets), t`Added the set ${wanted}.`).then(
       () => setName(''),
       () => {},
     );
   };
   const open = sets.find(({ id }) => id === asked);
   return (
-    <DetailPage title="Sets" about="sets" back={{ label: 'Back to the list', href: '/' }}>
-      <Text variant="bodyMedium">
-        {sets.length === 0 ? 'There is no set yet.' : 'Their order here is their order in the list, on every device.'}
-      </Text>
+    <DetailPage title={t`Sets`} about="sets" back={{ label: t`Back to the list`, href: '/' }}>
+      <Text variant="bodyMedium">{sets.length === 0 ? t`No sets yet.` : t`Your list shows them in this order.`}</Text>
       {canEdit && (
         <View style={styles.make}>
           <View style={styles.words}>
             <Field
-              label="A new set"
+              label={t`New set`}
               value={name}
               onChangeText={setName}
               onBlur={() => {}}
               onSubmit={make}
-              error={
-                isLineTooLong(name, LIMITS.setNameClusters)
-                  ? `The name may have ${LIMITS.setNameClusters} characters at most.`
-                  : undefined
-              }
+              error={isLineTooLong(name, LIMITS.setNameClusters) ? tellTooLong(LIMITS.setNameClusters) : undefined}
             />
           </View>
-          {name.trim() !== '' && <LatchButton label="Make it" icon="plus" onPress={make} />}
+          {name.trim() !== '' && <LatchButton label={t`Add`} icon="plus" onPress={make} />}
         </View>
       )}
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
@@ -120,6 +115,7 @@ interface SetRowProps {
 
 function SetRow({ set, count, onUp, onDown, onMore }: SetRowProps) {
   const palette = usePalette();
+  const held = plural(count, { one: '# shortcut', other: '# shortcuts' });
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: set.id });
   return (
     <div
@@ -137,7 +133,7 @@ function SetRow({ set, count, onUp, onDown, onMore }: SetRowProps) {
         <div
           {...attributes}
           {...listeners}
-          aria-label={`Move ${set.name}`}
+          aria-label={t`Move ${{ name: set.name }}, ${{ shortcuts: held }}`}
           style={{
             display: 'flex',
             alignItems: 'center',
@@ -157,7 +153,7 @@ function SetRow({ set, count, onUp, onDown, onMore }: SetRowProps) {
               {set.name}
             </Text>
             <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-              {counted(count, 'shortcut')}
+              {held}
             </Text>
           </View>
         </div>
@@ -166,7 +162,7 @@ function SetRow({ set, count, onUp, onDown, onMore }: SetRowProps) {
           size={20}
           style={styles.button}
           disabled={onUp === null}
-          accessibilityLabel={`Move ${set.name} up`}
+          accessibilityLabel={t`Move ${{ name: set.name }} up`}
           onPress={() => onUp?.()}
         />
         <IconButton
@@ -174,14 +170,14 @@ function SetRow({ set, count, onUp, onDown, onMore }: SetRowProps) {
           size={20}
           style={styles.button}
           disabled={onDown === null}
-          accessibilityLabel={`Move ${set.name} down`}
+          accessibilityLabel={t`Move ${{ name: set.name }} down`}
           onPress={() => onDown?.()}
         />
         <IconButton
           icon="more"
           size={20}
           style={styles.button}
-          accessibilityLabel={`More about ${set.name}`}
+          accessibilityLabel={t`More about ${{ name: set.name }}`}
           onPress={onMore}
         />
       </View>

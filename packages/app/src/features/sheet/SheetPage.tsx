@@ -1,3 +1,5 @@
+import { plural, t } from '@lingui/core/macro';
+import { tellDate } from '@/wording/format';
 import type { Paper, SheetLayout } from '@yellow-latch/core/exchange';
 
 import { useEffect, useState } from 'react';
@@ -19,14 +21,14 @@ import { useKept } from '@/frame/replica/useKept';
 import { facesForSheet } from './faces';
 import { printSheet, SheetView } from './SheetView';
 
-const LAYOUTS: readonly { value: SheetLayout; label: string }[] = [
-  { value: 'one', label: 'one column' },
-  { value: 'two', label: 'two columns' },
-  { value: 'wallet', label: 'wallet cards' },
+const layouts = (): readonly { value: SheetLayout; label: string }[] => [
+  { value: 'one', label: t`One column` },
+  { value: 'two', label: t`Two columns` },
+  { value: 'wallet', label: t`Wallet cards` },
 ];
-const PAPERS: readonly { value: Paper; label: string }[] = [
-  { value: 'A4', label: 'A4' },
-  { value: 'Letter', label: 'Letter' },
+const papers = (): readonly { value: Paper; label: string }[] => [
+  { value: 'A4', label: t`A4` },
+  { value: 'Letter', label: t`Letter` },
 ];
 
 /** The codes on paper or in a file, to be kept in sight until the fingers know them. */
@@ -41,35 +43,36 @@ export function SheetPage() {
   const [layout, setLayout] = useKept<SheetLayout>('sheet-layout', 'two');
   const [paper, setPaper] = useKept<Paper>('sheet-paper', 'A4');
   const [html, setHtml] = useState<string | null>(null);
-  const title = state.listName === '' ? 'Shortcuts' : state.listName;
+  const title = state.listName === '' ? t`Shortcuts` : state.listName;
   const { shortcuts, sets } = list;
   useEffect(() => {
     let isOver = false;
     const part = partOf(what, { shortcuts, sets }, chosen);
-    const about = `${part.shortcuts.length.toLocaleString('en')} shortcuts, ${new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}`;
+    const count = plural(part.shortcuts.length, { one: '# shortcut', other: '# shortcuts' });
+    const about = `${count}, ${tellDate(Date.now())}`;
     void facesForSheet()
-      .then((faces) => ask((api) => api.sheet(part, { title, about, layout, paper, faces, inNoSet: 'In no set' })))
+      .then((faces) => ask((api) => api.sheet(part, { title, about, layout, paper, faces, inNoSet: t`No set` })))
       .then(
         (next) => {
           if (!isOver) setHtml(next);
         },
-        () => notify({ text: 'The sheet could not be made on this device. Try a part of the list.' }),
+        () => notify({ text: t`The sheet couldn’t be made. Try with fewer shortcuts.` }),
       );
     return () => {
       isOver = true;
     };
   }, [ask, notify, what, shortcuts, sets, chosen, title, layout, paper]);
   return (
-    <DetailPage title="Sheet" about="sheet" back={{ label: 'Back to the list', href: '/' }} hasOwnScroll>
+    <DetailPage title={t`Print a sheet`} about="sheet" back={{ label: t`Back to the list`, href: '/' }} hasOwnScroll>
       <View style={styles.tools}>
         <WhatChoice value={what} onChange={setWhat} />
         <View style={styles.line}>
-          <ChoiceChip label="Layout" value={layout} choices={LAYOUTS} onChange={setLayout} />
-          <ChoiceChip label="Paper" value={paper} choices={PAPERS} onChange={setPaper} />
+          <ChoiceChip label={t`Layout`} value={layout} choices={layouts()} onChange={setLayout} />
+          <ChoiceChip label={t`Paper`} value={paper} choices={papers()} onChange={setPaper} />
           <Text variant="bodySmall" style={styles.words}>
             {layout === 'wallet'
-              ? 'Cut along the lines: each has the size of a bank card.'
-              : 'Long texts are shortened, private ones masked.'}
+              ? t`Cut along the lines. Each card fits a wallet.`
+              : t`Long texts are shortened, private ones hidden.`}
           </Text>
         </View>
       </View>
@@ -78,13 +81,11 @@ export function SheetPage() {
         <Button
           mode="outlined"
           icon="download"
-          onPress={() => html !== null && saveFile(fileName(`${title} sheet`, new Date(), 'html'), html, 'text/html')}
+          onPress={() => html !== null && saveFile(fileName(t`${title} sheet`, new Date(), 'html'), html, 'text/html')}
           style={styles.button}
           contentStyle={styles.tall}
-        >
-          Save as a page
-        </Button>
-        <LatchButton label="Print" icon="printer" onPress={printSheet} />
+        >{t`Save as a file`}</Button>
+        <LatchButton label={t`Print`} icon="printer" onPress={printSheet} />
       </View>
     </DetailPage>
   );

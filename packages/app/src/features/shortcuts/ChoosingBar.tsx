@@ -1,12 +1,13 @@
-import { KINDS, type AskedRules, type Shortcut } from '@yellow-latch/core/model';
+import { plural, t } from '@lingui/core/macro';
+import type { AskedRules, Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
-import { counted } from '@/answers/audit/sentences';
 import { languageChoices } from '@/parts/languages';
-import { WAYS } from '@/parts/kinds';
+import { kindChoices, kindName, wayChoices } from '@/parts/kinds';
+import { tellCount } from '@/wording/format';
 import { ChoiceSheet, type ChoiceOption } from '@/look/ChoiceSheet';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
@@ -18,7 +19,7 @@ import { useCommand } from '@/frame/replica/useCommand';
 import { choosing, useChosen } from '@/parts/choosing';
 
 const USUAL = 'usual';
-const FIRES = WAYS.map(({ value, label }) => ({ value: value ?? USUAL, label }));
+
 const NONE = 'none';
 
 type Asked = 'set' | 'kind' | 'fires' | 'language';
@@ -34,15 +35,13 @@ export function ChoosingBar() {
   const [asked, setAsked] = useState<Asked | null>(null);
   if (ids === null) return null;
   const chosen = shortcuts.filter(({ id }) => ids.has(id));
-  const count = counted(chosen.length, 'shortcut');
+  const { length: many } = chosen;
+  const count = plural(many, { one: '# shortcut', other: '# shortcuts' });
+  const ways = wayChoices().map(({ value, label }) => ({ value: value ?? USUAL, label }));
   const change = (fields: Parameters<typeof editingAll>[1], done: string) => {
     void run(editingAll(chosen, fields), done).then(() => choosing.end());
   };
-  const remove = () =>
-    void run(deleting(chosen), chosen.length === 1 ? `${chosen[0]!.code} is deleted.` : `${count} are deleted.`).then(
-      () => choosing.end(),
-    );
-  const verb = chosen.length === 1 ? 'is' : 'are';
+  const remove = () => void run(deleting(chosen), t`Deleted ${count}.`).then(() => choosing.end());
   const sheet = (
     what: Asked,
     title: string,
@@ -66,7 +65,7 @@ export function ChoosingBar() {
       key={label}
       role="button"
       aria-disabled={chosen.length === 0 || undefined}
-      aria-label={`${label}, for ${count}`}
+      aria-label={`${label}: ${count}`}
       onPress={() => chosen.length > 0 && onPress()}
       style={[styles.action, chosen.length === 0 && styles.off]}
     >
@@ -79,7 +78,7 @@ export function ChoosingBar() {
   return (
     <View
       role="toolbar"
-      aria-label="For what is chosen"
+      aria-label={t`Selected shortcuts`}
       style={[styles.bar, { backgroundColor: palette.surface, borderColor: palette.ink }]}
     >
       <View style={styles.line}>
@@ -87,62 +86,68 @@ export function ChoosingBar() {
           icon="close"
           size={22}
           style={styles.close}
-          accessibilityLabel="End choosing"
+          accessibilityLabel={t`Stop selecting`}
           onPress={() => choosing.end()}
         />
         <Text role="status" variant="titleMedium" style={styles.count}>
-          {chosen.length === 0 ? 'None chosen yet' : `${chosen.length.toLocaleString('en')} chosen`}
+          {many === 0 ? t`None selected` : plural(many, { other: '# selected' })}
         </Text>
-        <Button mode="text" onPress={() => choosing.all()} contentStyle={styles.tall}>
-          All {choosing.shown.length.toLocaleString('en')}
-        </Button>
+        <Button
+          mode="text"
+          onPress={() => choosing.all()}
+          contentStyle={styles.tall}
+        >{t`All ${{ count: tellCount(choosing.shown.length) }}`}</Button>
       </View>
       <View style={styles.actions}>
-        {canEdit && act('folder', 'Set', () => setAsked('set'))}
-        {canEdit && act('tag', 'Kind', () => setAsked('kind'))}
-        {canEdit && act('timer', 'Fires', () => setAsked('fires'))}
-        {canEdit && act('language', 'Language', () => setAsked('language'))}
-        {act('download', 'File', () => router.navigate('/export'))}
-        {act('printer', 'Sheet', () => router.navigate('/sheet'))}
-        {canEdit && act('trash', 'Delete', remove)}
+        {canEdit && act('folder', t`Set`, () => setAsked('set'))}
+        {canEdit && act('tag', t`Kind`, () => setAsked('kind'))}
+        {canEdit && act('timer', t`Expands`, () => setAsked('fires'))}
+        {canEdit && act('language', t`Language`, () => setAsked('language'))}
+        {act('download', t`File`, () => router.navigate('/export'))}
+        {act('printer', t`Sheet`, () => router.navigate('/sheet'))}
+        {canEdit && act('trash', t`Delete`, remove)}
       </View>
       {sheet(
         'set',
-        'Move to a set',
-        [{ value: NONE, label: 'None' }, ...sets.map(({ id, name }) => ({ value: id, label: name }))],
+        t`Move to a set`,
+        [{ value: NONE, label: t`None` }, ...sets.map(({ id, name }) => ({ value: id, label: name }))],
         same(({ setId }) => setId ?? NONE),
         (value) => {
           const setId = value === NONE ? null : value;
+          const name = sets.find(({ id }) => id === setId)?.name;
           change(
             () => ({ setId }),
-            `${count} ${verb} in ${sets.find(({ id }) => id === setId)?.name ?? 'no set'} now.`,
+            name === undefined ? t`Took ${count} out of their sets.` : t`Moved ${count} to ${name}.`,
           );
         },
       )}
       {sheet(
         'kind',
-        'Kind',
-        KINDS.map((value) => ({ value, label: value })),
+        t`Kind`,
+        kindChoices(),
         same(({ kind }) => kind),
-        (value) => change(() => ({ kind: value as Shortcut['kind'] }), `${count} ${verb} of the kind ${value} now.`),
+        (value) => {
+          const kind = value as Shortcut['kind'];
+          const name = kindName(kind);
+          change(() => ({ kind }), t`${count}: the kind is now “${name}”.`);
+        },
       )}
       {sheet(
         'fires',
-        'Fires',
-        FIRES,
+        t`Expands`,
+        ways,
         same(({ rules }) => rules.fires ?? USUAL),
-        (value) =>
-          change(
-            ({ rules }) => ({ rules: firing(rules, value) }),
-            `${count} ${chosen.length === 1 ? 'fires' : 'fire'} ${FIRES.find((way) => way.value === value)!.label} now.`,
-          ),
+        (value) => {
+          const way = ways.find((one) => one.value === value)!.label;
+          change(({ rules }) => ({ rules: firing(rules, value) }), t`${count}: expands ${way}.`);
+        },
       )}
       {sheet(
         'language',
-        'Language',
-        [{ value: NONE, label: 'any' }, ...languageChoices(languages)],
+        t`Language`,
+        [{ value: NONE, label: t`any` }, ...languageChoices(languages)],
         same(({ language }) => language ?? NONE),
-        (value) => change(() => ({ language: value === NONE ? null : value }), `The language of ${count} is set.`),
+        (value) => change(() => ({ language: value === NONE ? null : value }), t`${count}: changed the language.`),
       )}
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { markCode } from '@yellow-latch/core/convention/mark';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -6,6 +7,7 @@ import { Button, Text } from 'react-native-paper';
 import { useNewMark } from '@/answers/effort/useNewMark';
 import { CodePlate } from '@/look/CodePlate';
 import { usePalette } from '@/look/useLook';
+import { WhereLink } from '@/parts/where/WhereLink';
 import { useMay } from '@/frame/replica/ReplicaProvider';
 
 /** An empty list teaches its first step. */
@@ -16,25 +18,23 @@ export function EmptyList() {
   const mark = useNewMark();
   return (
     <View style={styles.page}>
-      <Text variant="titleLarge" role="heading" aria-level={2}>
-        What do you type again and again?
-      </Text>
-      <Text variant="bodyLarge" style={styles.text}>
-        An address, a booking link, “I am ten minutes away”. Copy it, then press Paste below and give it a short code.
-      </Text>
+      <Text variant="titleLarge" role="heading" aria-level={2}>{t`What do you type again and again?`}</Text>
+      <Text
+        variant="bodyLarge"
+        style={styles.text}
+      >{t`An address, a booking link, “I’m ten minutes away”? Copy it, tap Paste below and give it a short code.`}</Text>
       <View style={[styles.sample, { borderColor: palette.line }]}>
         <CodePlate code={markCode('ten', mark)} size="large" />
         <Text variant="bodyLarge" style={{ color: palette.inkSoft }}>
-          becomes
+          {t`becomes`}
         </Text>
-        <Text variant="bodyLarge" style={styles.text}>
-          I am about ten minutes away.
-        </Text>
+        <Text variant="bodyLarge" style={styles.text}>{t`I’ll be there in about ten minutes.`}</Text>
       </View>
-      <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-        Begin a code with a mark that never stands before a letter in your own texts. Start with one or two, and add
-        more when your fingers know them.
-      </Text>
+      <Text
+        variant="bodyMedium"
+        style={{ color: palette.inkSoft }}
+      >{t`Start with one or two. Add more once your fingers know them.`}</Text>
+      <WhereLink />
       {canEdit && (
         <Button
           mode="outlined"
@@ -42,9 +42,7 @@ export function EmptyList() {
           onPress={() => router.navigate('/import')}
           style={styles.button}
           contentStyle={styles.tall}
-        >
-          Bring in what you have
-        </Button>
+        >{t`Import a list you have`}</Button>
       )}
     </View>
   );
@@ -62,15 +60,15 @@ export function NothingFound({
   return (
     <View style={styles.page}>
       <Text variant="bodyLarge">
-        {query === ''
-          ? 'No shortcut passes these filters.'
-          : `No code, text, note or set holds “${query}”${isFiltered ? ' and passes the filters' : ''}.`}
+        {query === '' ? t`No shortcuts match these filters.` : tellNone(query, isFiltered)}
       </Text>
-      <Button mode="outlined" onPress={onClear} style={styles.button}>
-        Show all
-      </Button>
+      <Button mode="outlined" onPress={onClear} style={styles.button}>{t`Show all`}</Button>
     </View>
   );
+}
+
+function tellNone(query: string, isFiltered: boolean): string {
+  return isFiltered ? t`Nothing found for “${query}” with these filters.` : t`Nothing found for “${query}”.`;
 }
 
 const styles = StyleSheet.create({

@@ -1,8 +1,12 @@
-import { KINDS, type Kind } from '@yellow-latch/core/model';
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
+import type { Kind } from '@yellow-latch/core/model';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { languageChoices, languageName } from '@/parts/languages';
+import { kindChoices, kindName } from '@/parts/kinds';
+import { languageChoices } from '@/parts/languages';
+import { languageName, tellCount } from '@/wording/format';
 import { Choice } from '@/look/Choice';
 import { ChoiceLine } from '@/look/ChoiceLine';
 import { STRONG } from '@/look/fonts';
@@ -13,12 +17,12 @@ import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { NO_FILTERS, SORTS, type Filters, type Sort } from './arrange';
 
-const SORT_WORDS: Record<Sort, string> = {
-  set: 'Set, then code',
-  code: 'Code',
-  expansion: 'What you get',
-  newest: 'Newest first',
-  'most used': 'Most used first',
+const SORT_WORDS: Record<Sort, MessageDescriptor> = {
+  set: msg`By set`,
+  code: msg`By code`,
+  expansion: msg`By text`,
+  newest: msg`Newest first`,
+  'most used': msg`Most used first`,
 };
 
 interface FilterSheetProps {
@@ -38,33 +42,31 @@ export function FilterSheet({ isOpen, onClose, sort, onSort, filters, onFilters,
   const inUse = [...new Set(shortcuts.flatMap(({ language }) => language ?? []))];
   const set = (some: Partial<Filters>) => onFilters({ ...filters, ...some });
   return (
-    <Sheet title="Order and filters" isOpen={isOpen} onClose={onClose}>
+    <Sheet title={t`Order and filters`} isOpen={isOpen} onClose={onClose}>
       <ScrollView contentContainerStyle={styles.body}>
-        <Text variant="labelLarge" style={styles.label}>
-          In the order of
-        </Text>
-        <View role="radiogroup" aria-label="In the order of">
+        <Text variant="labelLarge" style={styles.label}>{t`Order`}</Text>
+        <View role="radiogroup" aria-label={t`Order`}>
           {SORTS.map((value) => (
             <Tick key={value} role="radio" isOn={value === sort} onPress={() => onSort(value)}>
               <Text variant="bodyLarge" style={value === sort && STRONG}>
-                {SORT_WORDS[value]}
+                {i18n._(SORT_WORDS[value])}
               </Text>
             </Tick>
           ))}
         </View>
         <ChoiceLine>
           <Choice
-            label="Kind"
+            label={t`Kind`}
             value={filters.kind}
-            choices={[{ value: null, label: 'any' }, ...KINDS.map((kind) => ({ value: kind, label: kind }))]}
+            choices={[{ value: null, label: t`any` }, ...kindChoices()]}
             onChange={(kind: Kind | null) => set({ kind })}
           />
           <Choice
-            label="Set"
+            label={t`Set`}
             value={filters.setId}
             choices={[
-              { value: null, label: 'any' },
-              { value: '', label: 'In no set' },
+              { value: null, label: t`any` },
+              { value: '', label: t`No set` },
               ...sets.map(({ id, name }) => ({ value: id, label: name })),
             ]}
             onChange={(setId: string | null) => set({ setId })}
@@ -72,26 +74,24 @@ export function FilterSheet({ isOpen, onClose, sort, onSort, filters, onFilters,
         </ChoiceLine>
         <ChoiceLine>
           <Choice
-            label="Language"
+            label={t`Language`}
             value={filters.language}
-            choices={[{ value: null, label: 'any' }, { value: '', label: 'none said' }, ...languageChoices(inUse)]}
+            choices={[{ value: null, label: t`any` }, { value: '', label: t`not set` }, ...languageChoices(inUse)]}
             onChange={(language: string | null) => set({ language })}
           />
           <View style={styles.push} />
         </ChoiceLine>
         <Tick role="checkbox" isOn={filters.neverUsed} onPress={() => set({ neverUsed: !filters.neverUsed })}>
-          <Text variant="bodyLarge">Never used</Text>
+          <Text variant="bodyLarge">{t`Never used`}</Text>
         </Tick>
         <Tick role="checkbox" isOn={filters.privateOnly} onPress={() => set({ privateOnly: !filters.privateOnly })}>
-          <Text variant="bodyLarge">Only on this device</Text>
+          <Text variant="bodyLarge">{t`Only on this device`}</Text>
         </Tick>
       </ScrollView>
       <View style={styles.foot}>
-        <Button mode="text" onPress={() => onFilters(NO_FILTERS)} contentStyle={styles.tall}>
-          No filters
-        </Button>
+        <Button mode="text" onPress={() => onFilters(NO_FILTERS)} contentStyle={styles.tall}>{t`Clear filters`}</Button>
         <View style={styles.push} />
-        <LatchButton label={`Show ${count.toLocaleString('en')}`} onPress={onClose} />
+        <LatchButton label={t`Show ${{ count: tellCount(count) }}`} onPress={onClose} />
       </View>
     </Sheet>
   );
@@ -104,12 +104,12 @@ export function filterWords(
 ): { words: string; without: Filters }[] {
   const { kind, setId, language, neverUsed, privateOnly } = filters;
   return [
-    ...(kind === null ? [] : [{ words: kind, without: { ...filters, kind: null } }]),
+    ...(kind === null ? [] : [{ words: kindName(kind), without: { ...filters, kind: null } }]),
     ...(setId === null
       ? []
       : [
           {
-            words: setId === '' ? 'in no set' : (sets.find(({ id }) => id === setId)?.name ?? 'a set that is gone'),
+            words: setId === '' ? t`no set` : (sets.find(({ id }) => id === setId)?.name ?? t`a deleted set`),
             without: { ...filters, setId: null },
           },
         ]),
@@ -117,12 +117,12 @@ export function filterWords(
       ? []
       : [
           {
-            words: language === '' ? 'no language said' : languageName(language),
+            words: language === '' ? t`no language` : languageName(language),
             without: { ...filters, language: null },
           },
         ]),
-    ...(neverUsed ? [{ words: 'never used', without: { ...filters, neverUsed: false } }] : []),
-    ...(privateOnly ? [{ words: 'only on this device', without: { ...filters, privateOnly: false } }] : []),
+    ...(neverUsed ? [{ words: t`never used`, without: { ...filters, neverUsed: false } }] : []),
+    ...(privateOnly ? [{ words: t`only on this device`, without: { ...filters, privateOnly: false } }] : []),
   ];
 }
 

@@ -1,3 +1,5 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
 import { useRouter, type Href } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -11,13 +13,14 @@ import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { choosing } from '@/parts/choosing';
 
-const WAYS: readonly { icon: IconName; label: string; path: Href & string }[] = [
-  { icon: 'file-up', label: 'Bring in a list or a file', path: '/import' },
-  { icon: 'download', label: 'Files and backup', path: '/export' },
-  { icon: 'printer', label: 'Sheet to keep in sight', path: '/sheet' },
-  { icon: 'folder', label: 'Sets, and their order', path: '/sets' },
-  { icon: 'history', label: 'History of the list', path: '/devices/history' },
-  { icon: 'trash', label: 'Deleted', path: '/devices/deleted' },
+const WAYS: readonly { icon: IconName; label: MessageDescriptor; path: Href & string }[] = [
+  { icon: 'file-up', label: msg`Import`, path: '/import' },
+  { icon: 'download', label: msg`Export and back up`, path: '/export' },
+  { icon: 'printer', label: msg`Print a sheet`, path: '/sheet' },
+  { icon: 'folder', label: msg`Sets`, path: '/sets' },
+  { icon: 'history', label: msg`History`, path: '/devices/history' },
+  { icon: 'compass', label: msg`Where codes expand`, path: '/where' },
+  { icon: 'trash', label: msg`Deleted`, path: '/devices/deleted' },
 ];
 
 /** What is done to the list as a whole. */
@@ -32,10 +35,10 @@ export function ListMenu() {
         icon="more"
         size={22}
         style={styles.button}
-        accessibilityLabel="More about the list"
+        accessibilityLabel={t`More`}
         onPress={() => setOpen(true)}
       />
-      <Sheet title="The list" isOpen={isOpen} onClose={() => setOpen(false)}>
+      <Sheet title={t`Your list`} isOpen={isOpen} onClose={() => setOpen(false)}>
         <View>
           {hasAny && (
             <PressLink
@@ -47,7 +50,7 @@ export function ListMenu() {
               style={styles.way}
             >
               <Icon name="choose" color={palette.ink} />
-              <Text variant="bodyLarge">Choose several</Text>
+              <Text variant="bodyLarge">{t`Select several`}</Text>
             </PressLink>
           )}
           {WAYS.map(({ icon, label, path }) => (
@@ -60,7 +63,7 @@ export function ListMenu() {
               style={styles.way}
             >
               <Icon name={icon} color={palette.ink} />
-              <Text variant="bodyLarge">{label}</Text>
+              <Text variant="bodyLarge">{i18n._(label)}</Text>
             </PressLink>
           ))}
         </View>

@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import { isMade } from '@yellow-latch/core/model';
 import { useGlobalSearchParams } from 'expo-router';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
@@ -5,7 +6,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
-import { counted } from '@/answers/audit/sentences';
+
 import { Lead } from '@/parts/findings/Lead';
 import { SeverityFilter } from '@/parts/findings/SeverityFilter';
 import { fetchParts } from '@/bundles/editor';
@@ -19,6 +20,7 @@ import { useKept } from '@/frame/replica/useKept';
 
 import { arrange, isFiltered, NO_FILTERS, type Filters, type Sort } from './arrange';
 import { choosing, useChosen } from '@/parts/choosing';
+import { usePageTitle } from '@/look/usePageTitle';
 import { ChoosingBar } from './ChoosingBar';
 import { EmptyList, NothingFound } from './EmptyList';
 import { FilterSheet, filterWords } from './FilterSheet';
@@ -37,6 +39,7 @@ const HEADING = 44;
 
 /** The list: pairs by set, a search over all that they hold, and the bar that starts a new one. */
 export function ListPane() {
+  usePageTitle(t`Shortcuts`);
   const palette = usePalette();
   const list = useList();
   const [query, setQuery] = useState('');
@@ -75,9 +78,7 @@ export function ListPane() {
     <View style={styles.pane}>
       <View style={styles.head}>
         <View style={styles.titleRow}>
-          <Text variant="headlineSmall" role="heading" aria-level={1}>
-            Shortcuts
-          </Text>
+          <Text variant="headlineSmall" role="heading" aria-level={1}>{t`Shortcuts`}</Text>
           <View style={styles.state}>
             <SyncLine />
             <ListMenu />
@@ -96,7 +97,11 @@ export function ListPane() {
               icon="filter"
               size={22}
               style={styles.button}
-              accessibilityLabel={`Order and filters${active.length > 0 ? `, ${active.length} on` : ''}`}
+              accessibilityLabel={
+                active.length === 0
+                  ? t`Order and filters`
+                  : plural(active.length, { one: 'Order and filters, # on', other: 'Order and filters, # on' })
+              }
               onPress={() => setFiltering(true)}
             />
           </View>
@@ -107,7 +112,7 @@ export function ListPane() {
               <Pressable
                 key={words}
                 role="button"
-                aria-label={`No longer: ${words}`}
+                aria-label={t`Remove filter: ${words}`}
                 onPress={() => setFilters(without)}
                 style={[styles.chip, { borderColor: palette.ink, backgroundColor: palette.surface }]}
               >
@@ -118,7 +123,7 @@ export function ListPane() {
               </Pressable>
             ))}
             <Text variant="bodySmall" role="status">
-              {counted(rows.length, 'shortcut')}
+              {plural(rows.length, { one: '# shortcut', other: '# shortcuts' })}
             </Text>
           </View>
         )}
@@ -137,7 +142,7 @@ export function ListPane() {
         )}
         {!isEmpty && items.length > 0 && (
           <VirtualList<ListItem>
-            label="The shortcuts"
+            label={t`Shortcuts`}
             items={items}
             keyOf={({ key }) => key}
             estimate={({ type }) => (type === 'set' ? HEADING : ROW)}
@@ -153,7 +158,7 @@ export function ListPane() {
                   isUnsettled={unsettled.has(item.shortcut.id)}
                   verdict={isJudged ? (findings.worst.get(item.shortcut.id) ?? 'safe') : null}
                   isChosen={chosen === null ? null : chosen.has(item.shortcut.id)}
-                  setName={sort === 'set' ? undefined : (setNames.get(item.shortcut.setId ?? '') ?? 'In no set')}
+                  setName={sort === 'set' ? undefined : (setNames.get(item.shortcut.setId ?? '') ?? t`No set`)}
                 />
               )
             }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { usePathname, useRouter } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -31,11 +32,9 @@ export function NewBar() {
   return (
     <View style={[styles.bar, { backgroundColor: palette.surface, borderColor: palette.ink }]}>
       <Pressable role="button" onPress={() => router.navigate('/new')} style={styles.write}>
-        <Text variant="bodyLarge" style={{ color: palette.inkSoft }}>
-          Paste or write…
-        </Text>
+        <Text variant="bodyLarge" style={{ color: palette.inkSoft }}>{t`New shortcut…`}</Text>
       </Pressable>
-      <LatchButton icon="clipboard-paste" label="Paste" isQuiet={isBesideEditor} onPress={() => void paste()} />
+      <LatchButton icon="clipboard-paste" label={t`Paste`} isQuiet={isBesideEditor} onPress={() => void paste()} />
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -13,9 +14,7 @@ export function NothingOpen() {
     <View style={styles.page}>
       <LatchMark size={64} />
       <Text variant="bodyLarge" style={[styles.text, { color: palette.inkSoft }]}>
-        {shortcuts.length === 0
-          ? 'Your first shortcut will open here.'
-          : 'Open a shortcut on the left, or go to Write and type its code.'}
+        {shortcuts.length === 0 ? t`Your first shortcut opens here.` : t`Pick a shortcut on the left to change it.`}
       </Text>
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
 
@@ -19,8 +20,8 @@ export function SearchField({ value, onChange }: SearchFieldProps) {
       <TextInput
         value={value}
         onChangeText={onChange}
-        aria-label="Find by code or text"
-        placeholder="Find by code, text, note or set"
+        aria-label={t`Search your shortcuts`}
+        placeholder={t`Search your shortcuts`}
         placeholderTextColor={palette.inkSoft}
         autoCapitalize="none"
         autoCorrect={false}
@@ -32,7 +33,7 @@ export function SearchField({ value, onChange }: SearchFieldProps) {
           icon="close"
           size={20}
           style={styles.clear}
-          accessibilityLabel="Show all"
+          accessibilityLabel={t`Clear the search`}
           onPress={() => onChange('')}
         />
       )}

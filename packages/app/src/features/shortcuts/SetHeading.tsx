@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ShortcutSet } from '@yellow-latch/core/model';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -13,7 +14,7 @@ export function SetHeading({ set, count }: { set: ShortcutSet | null; count: num
     <View style={styles.row}>
       <Icon name={set?.icon ?? 'inbox'} size={18} color={palette.ink} />
       <Text variant="titleSmall" role="heading" aria-level={2} style={styles.name}>
-        {set?.name ?? 'In no set'}
+        {set?.name ?? t`No set`}
       </Text>
       <View style={[styles.rule, { backgroundColor: palette.line }]} />
       <Text variant="bodySmall" style={{ color: palette.inkSoft }}>

@@ -1,3 +1,5 @@
+import { i18n } from '@lingui/core';
+import { t } from '@lingui/core/macro';
 import type { Severity } from '@yellow-latch/core/clash/finding';
 import { countClusters, shownText, type Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
@@ -55,7 +57,11 @@ export const ShortcutRow = memo(function ShortcutRow({
   const palette = usePalette();
   const router = useRouter();
   const { id, code } = shortcut;
-  const label = `${code}: ${wordsOf(shortcut).slice(0, 200)}${verdict ? `. ${SEVERITY_WORDS[verdict]}` : ''}${isUnsettled ? '. Two versions' : ''}`;
+  const label = [
+    `${code}: ${wordsOf(shortcut).slice(0, 200)}`,
+    ...(verdict ? [i18n._(SEVERITY_WORDS[verdict])] : []),
+    ...(isUnsettled ? [t`Two versions`] : []),
+  ].join('. ');
   const isChoosing = isChosen !== null;
   const press = (held: Held) => {
     if (choosesWith(held, id)) return;
@@ -100,7 +106,7 @@ export const ShortcutRow = memo(function ShortcutRow({
 });
 
 function wordsOf(shortcut: Shortcut): string {
-  return shortcut.private ? `${MASK}, only on this device` : shownText(shortcut);
+  return shortcut.private ? t`${MASK} Only on this device` : shownText(shortcut);
 }
 
 function Pair({ shortcut, setName }: { shortcut: Shortcut; setName?: string }) {

@@ -3,11 +3,13 @@ import { compareUnits, type Kind, type Shortcut } from '@yellow-latch/core/model
 
 import type { ListView } from '@yellow-latch/replica/storage/view';
 
+import { compareTexts } from '@/wording/format';
+
 import { groupBySet, type ListItem } from './groups';
 
 /** The order of the list. `set`: by set, and by code within each. */
-export const SORTS = ['set', 'code', 'expansion', 'newest', 'most used'] as const;
-export type Sort = (typeof SORTS)[number];
+export type Sort = 'set' | 'code' | 'expansion' | 'newest' | 'most used';
+export const SORTS: readonly Sort[] = ['set', 'code', 'expansion', 'newest', 'most used'];
 
 /** Which shortcuts are shown. Null or false: all, in that respect. `setId` '': those in no set; `language` '': those in any. */
 export interface Filters {
@@ -73,10 +75,8 @@ function passOf(
   return tests.length === 0 ? null : (shortcut) => tests.every((passes) => passes(shortcut));
 }
 
-const byText = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
-
 const COMPARE: Record<Exclude<Sort, 'set' | 'code'>, (a: Shortcut, b: Shortcut) => number> = {
-  expansion: (a, b) => byText.compare(a.content.expansion.slice(0, 80), b.content.expansion.slice(0, 80)),
+  expansion: (a, b) => compareTexts(a.content.expansion.slice(0, 80), b.content.expansion.slice(0, 80)),
   // An id tells when it was made (UUIDv7, RFC 9562).
   newest: (a, b) => compareUnits(b.id, a.id),
   'most used': (a, b) => (b.used?.count ?? 0) - (a.used?.count ?? 0) || (b.usesAWeek ?? 0) - (a.usesAWeek ?? 0),

@@ -1,13 +1,15 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, plural, t } from '@lingui/core/macro';
 import { readJoinCode, readSpareKey } from '@yellow-latch/core/join';
 import type { DeviceKind } from '@yellow-latch/core/sync';
-import { useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { fetched } from '@/frame/fetched';
 import { UpdateOffer } from '@/frame/UpdateOffer';
 import { Field } from '@/look/Field';
 import { STRONG } from '@/look/fonts';
-import { Icon, type IconName } from '@/look/icons';
 import { LatchButton } from '@/look/LatchButton';
 import { LatchMark } from '@/look/LatchMark';
 import { usePalette } from '@/look/useLook';
@@ -19,7 +21,11 @@ import { server } from '@yellow-latch/replica/sync/server';
 
 import { Insecure } from '@/parts/Insecure';
 import { KindChoice } from '@/parts/KindChoice';
+import { WhereLink } from '@/parts/where/WhereLink';
+import { usePageTitle } from '@/look/usePageTitle';
 import { tellMisread, tellNoEntrance } from './words';
+
+const LiveExample = fetched(async () => ({ default: (await import('@/bundles/write')).LiveExample }));
 
 type Way = Entrance['type'];
 
@@ -28,7 +34,7 @@ function codeInAddress(): string {
   return location.pathname === '/join' ? decodeURIComponent(location.hash.slice(1)) : '';
 }
 
-/** The first page of a browser that is in no list: begin one in one tap, join one, or get one back. */
+/** The first page of a browser that is in no list: what this is, and the three ways in. */
 export default function StartPage({ device }: Outside) {
   const palette = usePalette();
   const [invited] = useState(codeInAddress);
@@ -41,6 +47,7 @@ export default function StartPage({ device }: Outside) {
   const [problem, setProblem] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);
   const takesLists = useTakesLists();
+  usePageTitle(titleOf(way, device !== null));
 
   const go = async (entrance: Entrance) => {
     setBusy(true);
@@ -63,36 +70,35 @@ export default function StartPage({ device }: Outside) {
     else void go(way === 'code' ? { type: 'code', code: read.code } : { type: 'spare key', key: read.code });
   };
 
-  const verb = way === 'code' ? 'Join' : 'Get the list back';
   const form = (
     <View style={styles.form}>
       {way === 'code' ? (
         <Field
-          label="Code"
+          label={t`Code`}
           isCode
           value={code}
           onChangeText={setCode}
           onBlur={() => {}}
           onSubmit={submit}
           error={problem ?? undefined}
-          placeholder="such as 4K7M-Q2ZD"
+          placeholder={t`like 4K7M-Q2ZD`}
           startsHere={invited === ''}
         />
       ) : (
         <Field
-          label="Spare key"
+          label={t`Spare key`}
           isCode
           value={key}
           onChangeText={setKey}
           onBlur={() => {}}
           onSubmit={submit}
           error={problem ?? undefined}
-          placeholder="five groups of five"
+          placeholder={t`five groups of five`}
           startsHere
         />
       )}
       <Field
-        label="This device is called"
+        label={t`Name of this device`}
         value={name}
         onChangeText={setName}
         onBlur={() => {}}
@@ -100,7 +106,8 @@ export default function StartPage({ device }: Outside) {
         placeholder={guess.name}
       />
       <KindChoice value={kind} onChange={setKind} />
-      <LatchButton label={isBusy ? 'One moment' : verb} icon="check" onPress={() => !isBusy && submit()} />
+      <LatchButton label={isBusy ? t`One moment…` : t`Get my list`} icon="check" onPress={() => !isBusy && submit()} />
+      <TextButton label={t`Back`} onPress={() => choose(null)} />
     </View>
   );
   return (
@@ -110,54 +117,30 @@ export default function StartPage({ device }: Outside) {
         <View style={styles.head}>
           <LatchMark size={44} />
           <Text variant="headlineSmall" role="heading" aria-level={1}>
-            {device ? 'Out of the list' : 'Where is your list?'}
+            {titleOf(way, device !== null)}
           </Text>
         </View>
         {device && <WhyOut device={device} />}
         <Insecure />
-        {way === null && !takesLists && (
-          <Text variant="bodyLarge">This server doesn’t take new lists. Join one with a code.</Text>
+        {way === 'code' && (
+          <Text variant="bodyLarge">{t`On a device that has your list, open Devices and tap “Add a device”. You get a code that works for ten minutes.`}</Text>
         )}
-        {way === null && takesLists && (
-          <Row
-            icon="plus"
-            title="Nowhere yet"
-            action="Begin a new list"
-            isPrimary
-            onPress={() => !isBusy && void go({ type: 'new' })}
-          >
-            No account and no password. It is on this device at once; others join it when you want.
-          </Row>
+        {way === 'spare key' && (
+          <Text variant="bodyLarge">{t`It’s the key you printed or saved. It gets your list back when no device has it.`}</Text>
         )}
-        {way !== 'spare key' && (
-          <Row
-            icon="devices"
-            title="On another device"
-            action="Join it with a code"
-            isOpen={way === 'code'}
-            onPress={() => choose('code')}
-          >
-            On a device that is in, open Devices and choose “Let a device in”. It shows a code for ten minutes.
-          </Row>
-        )}
-        {way !== 'code' && (
-          <Row
-            icon="key"
-            title="On no device any more"
-            action="Get it back with the spare key"
-            isOpen={way === 'spare key'}
-            onPress={() => choose('spare key')}
-          >
-            The key you printed or saved when you had the list.
-          </Row>
-        )}
-        {way !== null && form}
-        {way !== null && (
-          <Pressable role="button" onPress={() => choose(null)} style={styles.action}>
-            <Text variant="bodyLarge" style={styles.underlined}>
-              Other ways
-            </Text>
-          </Pressable>
+        {way === null && !device && <WhatItIs />}
+        {way === null ? (
+          <View style={styles.ways}>
+            {takesLists ? (
+              <LatchButton label={t`Start a new list`} onPress={() => !isBusy && void go({ type: 'new' })} />
+            ) : (
+              <Text variant="bodyLarge">{t`You can’t start a new list on this server. Join one with a code.`}</Text>
+            )}
+            <TextButton label={t`I have a list on another device`} onPress={() => choose('code')} />
+            <TextButton label={t`I have a spare key`} onPress={() => choose('spare key')} />
+          </View>
+        ) : (
+          form
         )}
         {problem && way === null && (
           <Text role="alert" variant="bodyLarge" style={{ color: palette.alarm }}>
@@ -165,6 +148,25 @@ export default function StartPage({ device }: Outside) {
           </Text>
         )}
       </ScrollView>
+    </View>
+  );
+}
+
+function titleOf(way: Way | null, wasIn: boolean): string {
+  if (way === 'code') return t`I have a list on another device`;
+  if (way === 'spare key') return t`I have a spare key`;
+  return wasIn ? t`This device is signed out` : t`Yellow Latch`;
+}
+
+/** What this is, in two lines and an example that works. */
+function WhatItIs() {
+  return (
+    <View style={styles.words}>
+      <Text variant="bodyLarge">{t`Type a short code, get a whole text. One list for all your devices, no account needed.`}</Text>
+      <Suspense fallback={<View style={styles.example} />}>
+        <LiveExample />
+      </Suspense>
+      <WhereLink />
     </View>
   );
 }
@@ -181,50 +183,21 @@ function useTakesLists(): boolean {
   return takes;
 }
 
-interface RowProps {
-  icon: IconName;
-  title: string;
-  action: string;
-  onPress: () => void;
-  isPrimary?: boolean;
-  isOpen?: boolean;
-  children: string;
-}
-
-function Row({ icon, title, action, onPress, isPrimary = false, isOpen = false, children }: RowProps) {
-  const palette = usePalette();
+function TextButton({ label, onPress }: { label: string; onPress: () => void }) {
   return (
-    <View style={[styles.row, { borderColor: palette.ink, backgroundColor: isOpen ? palette.surface : 'transparent' }]}>
-      <Icon name={icon} size={26} color={palette.ink} />
-      <View style={styles.words}>
-        <Text variant="titleMedium" role="heading" aria-level={2} style={STRONG}>
-          {title}
-        </Text>
-        <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-          {children}
-        </Text>
-        {isPrimary && (
-          <View style={styles.primary}>
-            <LatchButton label={action} onPress={onPress} />
-          </View>
-        )}
-        {!isPrimary && !isOpen && (
-          <Pressable role="button" onPress={onPress} style={styles.action}>
-            <Text variant="bodyLarge" style={[STRONG, styles.underlined]}>
-              {action}
-            </Text>
-          </Pressable>
-        )}
-      </View>
-    </View>
+    <Pressable role="button" onPress={onPress} style={styles.action}>
+      <Text variant="bodyLarge" style={[STRONG, styles.underlined]}>
+        {label}
+      </Text>
+    </Pressable>
   );
 }
 
-const WHY_OUT: Record<NonNullable<OpenedDevice['state']['out']>, string> = {
-  left: 'You signed this device out. The list is not on it any more; private shortcuts and drafts are.',
-  'signed-out': 'Another device signed this one out. The list is not on it any more; private shortcuts and drafts are.',
-  deleted: 'This list was deleted on one of your devices. Private shortcuts and drafts are still here.',
-  forgotten: 'The server had lost its data, and another device has begun the list anew. Join it there.',
+const WHY_OUT: Record<NonNullable<OpenedDevice['state']['out']>, MessageDescriptor> = {
+  left: msg`You signed this device out, so your list isn’t on it. Private shortcuts and drafts still are.`,
+  'signed-out': msg`Another device signed this one out, so your list isn’t on it. Private shortcuts and drafts still are.`,
+  deleted: msg`This list was deleted on one of your devices. Private shortcuts and drafts are still here.`,
+  forgotten: msg`The server lost its data, and another device started the list again. Join it there.`,
 };
 
 function WhyOut({ device }: { device: NonNullable<Outside['device']> }) {
@@ -232,13 +205,15 @@ function WhyOut({ device }: { device: NonNullable<Outside['device']> }) {
   useEffect(() => {
     void countUnsent(device).then(setUnsent);
   }, [device]);
-  const what = unsent === 1 ? '1 shortcut or set' : `${unsent} shortcuts and sets`;
   return (
     <View role="status" style={styles.words}>
-      <Text variant="bodyLarge">{WHY_OUT[device.state.out ?? 'left']}</Text>
+      <Text variant="bodyLarge">{i18n._(WHY_OUT[device.state.out ?? 'left'])}</Text>
       {unsent > 0 && (
         <Text variant="bodyLarge">
-          {what} written here had not been sent. They are kept, and go along when this device joins the list again.
+          {plural(unsent, {
+            one: '# change here wasn’t sent. It goes along when this device joins again.',
+            other: '# changes here weren’t sent. They go along when this device joins again.',
+          })}
         </Text>
       )}
     </View>
@@ -249,9 +224,10 @@ const styles = StyleSheet.create({
   page: { flex: 1 },
   content: { padding: 20, gap: 16, width: '100%', maxWidth: 600, alignSelf: 'center' },
   head: { flexDirection: 'row', alignItems: 'center', gap: 14, paddingVertical: 8 },
-  row: { flexDirection: 'row', gap: 14, borderTopWidth: 1.5, paddingTop: 14, paddingBottom: 4, paddingHorizontal: 4 },
-  words: { flex: 1, gap: 4 },
-  primary: { alignSelf: 'flex-start', paddingVertical: 8 },
+  words: { gap: 12 },
+  ways: { gap: 8, alignItems: 'flex-start' },
+  // As high as what comes, so that nothing below it moves.
+  example: { minHeight: 152 },
   action: { minHeight: 48, justifyContent: 'center' },
   underlined: { textDecorationLine: 'underline' },
   form: { gap: 12, paddingBottom: 8 },

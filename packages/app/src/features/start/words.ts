@@ -1,24 +1,37 @@
+import { plural, t } from '@lingui/core/macro';
 import type { Misread } from '@yellow-latch/core/join';
 
+import { tellRefusal } from '@/frame/refusals';
+import { tellCount } from '@/wording/format';
 import { isRefusal } from '@yellow-latch/replica/sync/server';
 
 /** What is wrong with a code or key as it was typed. */
 export function tellMisread(misread: Misread, what: 'code' | 'spare key'): string {
   switch (misread.type) {
     case 'length':
-      return misread.has === 0
-        ? `Type the ${what}: it has ${misread.wants} signs.`
-        : `The ${what} has ${misread.wants} signs; this has ${misread.has}.`;
-    case 'sign':
-      return `“${misread.sign}” is in no ${what}. It is made of figures and of letters other than I, L, O and U.`;
+      return tellLength(misread.wants, misread.has, what === 'code');
+    case 'character':
+      return what === 'code'
+        ? t`A code never has “${{ character: misread.character }}”. It has digits and letters except I, L, O and U.`
+        : t`A spare key never has “${{ character: misread.character }}”. It has digits and letters except I, L, O and U.`;
     case 'check':
-      return 'One sign is wrong: compare it with the paper, group by group.';
+      return t`One character is wrong. Compare it group by group.`;
   }
 }
 
-/** Why a device was not let in. */
+function tellLength(wants: number, has: number, isCode: boolean): string {
+  if (has === 0)
+    return isCode
+      ? plural(wants, { other: 'Type the code. It has # characters.' })
+      : plural(wants, { other: 'Type the spare key. It has # characters.' });
+  const typed = tellCount(has);
+  return isCode
+    ? plural(wants, { other: `The code has # characters; you typed ${typed}.` })
+    : plural(wants, { other: `The spare key has # characters; you typed ${typed}.` });
+}
+
+/** Why a device could not join. */
 export function tellNoEntrance(error: unknown): string {
-  if (isRefusal(error))
-    return error.problem.detail ? `${error.problem.title}. ${error.problem.detail}` : `${error.problem.title}.`;
-  return 'The server cannot be reached from here. To join a list needs it once; to begin one does not.';
+  if (isRefusal(error)) return tellRefusal(error.slug);
+  return t`You’re offline. Connect to join a list. You can start a new one offline.`;
 }

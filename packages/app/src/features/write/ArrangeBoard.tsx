@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import {
   closestCenter,
   DndContext,
@@ -39,7 +40,7 @@ export function ArrangeBoard({ shortcuts, all }: ArrangeBoardProps) {
   );
   const move = (moved: Shortcut, target: Shortcut | undefined) => {
     const command = target && movingTo(moved, target, all);
-    if (command) void run(command, `${moved.code} is moved.`);
+    if (command) void run(command, t`Moved “${{ code: moved.code }}”.`);
   };
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const moved = shortcuts.find(({ id }) => id === active.id);
@@ -59,7 +60,7 @@ export function ArrangeBoard({ shortcuts, all }: ArrangeBoardProps) {
               shortcut={shortcut}
               onEarlier={index > 0 ? () => move(shortcut, shortcuts[index - 1]) : null}
               onLater={index < shortcuts.length - 1 ? () => move(shortcut, shortcuts[index + 1]) : null}
-              onTakeOff={() => void run(pinning(shortcut, all), `${shortcut.code} is off the board.`)}
+              onTakeOff={() => void run(pinning(shortcut, all), t`Took “${{ code: shortcut.code }}” off the board.`)}
             />
           ))}
         </SortableContext>
@@ -100,7 +101,7 @@ function ArrangedKey({ shortcut, onEarlier, onLater, onTakeOff }: ArrangedKeyPro
         <div
           {...attributes}
           {...listeners}
-          aria-label={`Move ${shortcut.code}`}
+          aria-label={t`Move ${{ code: shortcut.code }}`}
           style={{
             display: 'flex',
             alignItems: 'center',
@@ -123,9 +124,9 @@ function ArrangedKey({ shortcut, onEarlier, onLater, onTakeOff }: ArrangedKeyPro
           </Text>
         </div>
         <View style={styles.buttons}>
-          <KeyButton icon="chevron-left" label={`Move ${shortcut.code} earlier`} onPress={onEarlier} />
-          <KeyButton icon="chevron-right" label={`Move ${shortcut.code} later`} onPress={onLater} />
-          <KeyButton icon="close" label={`Take ${shortcut.code} off the board`} onPress={onTakeOff} />
+          <KeyButton icon="chevron-left" label={t`Move ${{ code: shortcut.code }} earlier`} onPress={onEarlier} />
+          <KeyButton icon="chevron-right" label={t`Move ${{ code: shortcut.code }} later`} onPress={onLater} />
+          <KeyButton icon="close" label={t`Take ${{ code: shortcut.code }} off the board`} onPress={onTakeOff} />
         </View>
       </View>
     </div>

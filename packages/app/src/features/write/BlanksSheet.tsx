@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { OpenBlank } from '@yellow-latch/core/expansion';
 import { GAP } from '@yellow-latch/core/expansion/segment';
 import { useRef, useState } from 'react';
@@ -46,7 +47,11 @@ export function BlanksSheet({ filling: { asked, shortcut, blanks, make }, onDone
   };
   return (
     <Sheet
-      title={blanks.length === 1 ? 'One thing to fill in' : `${at + 1} of ${blanks.length} to fill in`}
+      title={
+        blanks.length === 1
+          ? t`Fill in the blank`
+          : t`Fill in blank ${{ number: at + 1 }} of ${{ count: blanks.length }}`
+      }
       isOpen
       onClose={onCancel}
     >
@@ -57,7 +62,7 @@ export function BlanksSheet({ filling: { asked, shortcut, blanks, make }, onDone
         <ScrollView
           ref={scroll}
           role="status"
-          aria-label="What it gives"
+          aria-label={t`You get`}
           style={[styles.preview, { borderColor: palette.line, backgroundColor: palette.ground }]}
           onContentSizeChange={() => scroll.current?.scrollToEnd({ animated: false })}
         >
@@ -75,16 +80,12 @@ export function BlanksSheet({ filling: { asked, shortcut, blanks, make }, onDone
         />
         <View style={styles.actions}>
           <Button mode="text" onPress={onCancel} contentStyle={styles.tall}>
-            {asked.typed === shortcut.code ? 'Leave the code' : 'Put nothing in'}
+            {asked.typed === shortcut.code ? t`Keep the code` : t`Cancel`}
           </Button>
           <View style={styles.push} />
-          {at > 0 && (
-            <Button mode="text" onPress={() => setAt(at - 1)} contentStyle={styles.tall}>
-              Back
-            </Button>
-          )}
+          {at > 0 && <Button mode="text" onPress={() => setAt(at - 1)} contentStyle={styles.tall}>{t`Back`}</Button>}
           <LatchButton
-            label={isLast ? 'Put it in' : 'Next'}
+            label={isLast ? t`Insert` : t`Next`}
             icon={isLast ? 'check' : undefined}
             onPress={() => next()}
           />
@@ -136,7 +137,7 @@ function BlankInput({ blank, value, recent, onChange, onNext }: BlankInputProps)
         onSubmit={() => onNext()}
       />
       {recent.length > 0 && (
-        <View role="group" aria-label="Filled in before">
+        <View role="group" aria-label={t`Used before`}>
           <Options options={recent} value={value} onTake={onNext} />
         </View>
       )}

@@ -1,9 +1,11 @@
+import { t } from '@lingui/core/macro';
 import { useCallback, useEffect, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
+import { tellClock, tellDay } from '@/wording/format';
 
 import type { DraftLine } from '@yellow-latch/replica/storage/drafts';
 import type { Drafts } from './useDrafts';
@@ -14,12 +16,10 @@ interface DraftListProps {
   onOpened?: () => void;
 }
 
-const DAY = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short' });
-const HOUR = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+const DAY = 24 * 60 * 60 * 1_000;
 
 function tellWhen(changed: number): string {
-  const day = 24 * 60 * 60 * 1_000;
-  return Date.now() - changed < day ? HOUR.format(changed) : DAY.format(changed);
+  return Date.now() - changed < DAY ? tellClock(changed) : tellDay(changed);
 }
 
 /** The drafts of this device, by their first lines. */
@@ -38,16 +38,14 @@ export function DraftList({ drafts, onOpened }: DraftListProps) {
   return (
     <>
       {lines.length === 0 && (
-        <Text variant="bodyMedium" style={styles.empty}>
-          What you write is kept on this device by itself.
-        </Text>
+        <Text variant="bodyMedium" style={styles.empty}>{t`What you write is saved on this device.`}</Text>
       )}
-      <ScrollView style={styles.scroll} {...(lines.length > 0 ? { role: 'list', 'aria-label': 'Drafts' } : {})}>
+      <ScrollView style={styles.scroll} {...(lines.length > 0 ? { role: 'list', 'aria-label': t`Drafts` } : {})}>
         {lines.map(({ id, title, changed }) => (
           <View key={id} role="listitem" style={[styles.line, id === openId && { backgroundColor: palette.line }]}>
             <Pressable
               role="button"
-              aria-label={`Open ${title}`}
+              aria-label={t`Open ${title}`}
               aria-current={id === openId ? 'true' : undefined}
               onPress={() => {
                 if (id !== openId) drafts.open(id);
@@ -66,7 +64,7 @@ export function DraftList({ drafts, onOpened }: DraftListProps) {
               icon="trash"
               size={20}
               style={styles.button}
-              accessibilityLabel={`Delete ${title}`}
+              accessibilityLabel={t`Delete ${title}`}
               onPress={() => drafts.drop(id)}
             />
           </View>
@@ -81,9 +79,7 @@ export function DraftList({ drafts, onOpened }: DraftListProps) {
         }}
         contentStyle={styles.button}
         style={styles.new}
-      >
-        New draft
-      </Button>
+      >{t`New draft`}</Button>
     </>
   );
 }

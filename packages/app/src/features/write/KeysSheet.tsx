@@ -1,3 +1,5 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -9,18 +11,18 @@ import { usePalette } from '@/look/useLook';
 import type { WriteSettings } from './settings';
 
 /** Every key that does something on the page. */
-const KEYS: readonly (readonly [keys: string, does: string])[] = [
-  ['Down, Up', 'into the offers and out of them'],
-  ['Left, Right', 'along the offers'],
-  ['Enter', 'takes the offer the arrows came to; else a new line'],
-  ['Escape', 'keeps what you typed'],
-  ['Tab, Shift Tab', 'to the next gap, and back; where none is left, on to the buttons'],
-  ['Backspace', 'straight after a firing: what you typed comes back'],
-  ['Ctrl Z, Ctrl Y', 'undo, redo'],
-  ['Ctrl Enter', 'send on'],
-  ['Ctrl B', 'tap board'],
-  ['Ctrl O', 'drafts'],
-  ['Ctrl /', 'this sheet'],
+const KEYS: readonly (readonly [keys: MessageDescriptor, does: MessageDescriptor])[] = [
+  [msg`Down, Up`, msg`go to the suggestions and back`],
+  [msg`Left, Right`, msg`move along the suggestions`],
+  [msg`Enter`, msg`use the suggestion, or start a new line`],
+  [msg`Escape`, msg`keep what you typed`],
+  [msg`Tab, Shift Tab`, msg`next gap, previous gap`],
+  [msg`Backspace`, msg`right after a code expands: get the code back`],
+  [msg`Ctrl Z, Ctrl Y`, msg`undo, redo`],
+  [msg`Ctrl Enter`, msg`send`],
+  [msg`Ctrl B`, msg`tap board`],
+  [msg`Ctrl O`, msg`drafts`],
+  [msg`Ctrl /`, msg`this sheet`],
 ];
 
 interface KeysSheetProps {
@@ -44,17 +46,17 @@ export function KeysSheet({ settings, onChange, isOpen, onClose }: KeysSheetProp
     </Tick>
   );
   return (
-    <Sheet title="Keys and signs" isOpen={isOpen} onClose={onClose}>
+    <Sheet title={t`Keys and signals`} isOpen={isOpen} onClose={onClose}>
       <ScrollView>
-        {tick('flash', 'A short light when a code fires')}
-        {tick('sound', 'A short sound when a code fires')}
-        {tick('missed', 'Tell me when a code would have done')}
-        <View style={[styles.keys, { borderColor: palette.line }]} role="list" aria-label="Keys">
+        {tick('flash', t`Flash when a code expands`)}
+        {tick('sound', t`Play a sound when a code expands`)}
+        {tick('missed', t`Tell me when I type out something I have a code for`)}
+        <View style={[styles.keys, { borderColor: palette.line }]} role="list" aria-label={t`Keys`}>
           {KEYS.map(([keys, does]) => (
-            <View key={keys} role="listitem" style={styles.line}>
-              <Text style={styles.key}>{keys}</Text>
+            <View key={keys.id} role="listitem" style={styles.line}>
+              <Text style={styles.key}>{i18n._(keys)}</Text>
               <Text variant="bodyMedium" style={styles.does}>
-                {does}
+                {i18n._(does)}
               </Text>
             </View>
           ))}

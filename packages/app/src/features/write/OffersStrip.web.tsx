@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Offer } from '@yellow-latch/core/fire';
 import { splitMarker } from '@yellow-latch/core/model';
 import { memo, useEffect, useRef, type CSSProperties, type KeyboardEvent } from 'react';
@@ -45,7 +46,7 @@ export function OffersStrip({ offers, textOf, chosen, waiting, onTake, onKeep, o
         ref={list}
         role="listbox"
         id={OFFERS_ID}
-        aria-label="Offers"
+        aria-label={t`Suggestions`}
         aria-activedescendant={chosen === null ? undefined : offerId(chosen)}
         tabIndex={0}
         onKeyDown={onKeyDown}
@@ -71,7 +72,7 @@ export function OffersStrip({ offers, textOf, chosen, waiting, onTake, onKeep, o
       </div>
       <button
         type="button"
-        aria-label="Keep what I typed"
+        aria-label={t`Keep what I typed`}
         onClick={onKeep}
         style={{ ...KEEP, borderLeft: `1px solid ${palette.line}` }}
       >
@@ -134,7 +135,7 @@ const OfferKey = memo(function OfferKey({ index, code, text, isExact, isChosen, 
       </span>
       <span style={WORDS}>
         <span style={TEXT}>{text}</span>
-        {isWaiting && <span style={{ ...TEXT, fontSize: 12 }}>waits: a longer code may follow</span>}
+        {isWaiting && <span style={{ ...TEXT, fontSize: 12 }}>{t`waits for a longer code`}</span>}
       </span>
     </div>
   );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { shownText } from '@yellow-latch/core/model';
 import { useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
@@ -23,9 +24,9 @@ export function PinSheet({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
   const found = finder.find(query);
   const shown = found === null ? list.shortcuts : list.shortcuts.filter(({ id }) => found.has(id));
   return (
-    <Sheet title="On the tap board" isOpen={isOpen} onClose={onClose}>
+    <Sheet title={t`Choose shortcuts`} isOpen={isOpen} onClose={onClose}>
       <View style={styles.search}>
-        <Field label="Find a shortcut" value={query} onChangeText={setQuery} onBlur={() => {}} onSubmit={() => {}} />
+        <Field label={t`Find a shortcut`} value={query} onChangeText={setQuery} onBlur={() => {}} onSubmit={() => {}} />
       </View>
       <FlatList
         data={shown}
@@ -35,7 +36,7 @@ export function PinSheet({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
           <Tick
             role="checkbox"
             isOn={item.pinned !== null}
-            label={`${item.code} on the board`}
+            label={t`${{ code: item.code }} on the tap board`}
             onPress={() => void write(...pinning(item, list.shortcuts).writes)}
             style={styles.line}
           >
@@ -47,7 +48,7 @@ export function PinSheet({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
         )}
       />
       <View style={styles.foot}>
-        <LatchButton label="Done" onPress={onClose} />
+        <LatchButton label={t`Done`} onPress={onClose} />
       </View>
     </Sheet>
   );

@@ -1,3 +1,5 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
 import { CASINGS, type Casing } from '@yellow-latch/core/expansion/segment';
 import type { Shortcut } from '@yellow-latch/core/model';
 import { useState } from 'react';
@@ -11,10 +13,10 @@ import { Sheet } from '@/look/Sheet';
 import { usePalette } from '@/look/useLook';
 
 /** What a casing is called by, in itself. */
-const LOOKS: Readonly<Record<Casing, { text: string; label: string }>> = {
-  lower: { text: 'small', label: 'Small letters' },
-  upper: { text: 'CAPITALS', label: 'Capitals' },
-  title: { text: 'Each Word', label: 'A capital for each word' },
+const LOOKS: Readonly<Record<Casing, MessageDescriptor>> = {
+  lower: msg`lower case`,
+  upper: msg`CAPITALS`,
+  title: msg`Every Word`,
 };
 
 interface SelectionBarProps {
@@ -33,7 +35,7 @@ export function SelectionBar({ wrappers, onCasing, onWrap }: SelectionBarProps) 
     <ScrollView
       horizontal
       role="group"
-      aria-label="What is selected"
+      aria-label={t`Selected text`}
       showsHorizontalScrollIndicator={false}
       style={styles.strip}
       contentContainerStyle={styles.row}
@@ -42,26 +44,26 @@ export function SelectionBar({ wrappers, onCasing, onWrap }: SelectionBarProps) 
         <Pressable
           key={casing}
           role="button"
-          aria-label={LOOKS[casing].label}
+
           onPress={() => onCasing(casing)}
           {...keepingFocus}
           style={button}
         >
-          <Text style={styles.text}>{LOOKS[casing].text}</Text>
+          <Text style={styles.text}>{i18n._(LOOKS[casing])}</Text>
         </Pressable>
       ))}
       {wrappers.length > 0 && (
         <Pressable role="button" aria-haspopup="dialog" onPress={() => setOpen(true)} {...keepingFocus} style={button}>
-          <Text style={styles.text}>Put into…</Text>
+          <Text style={styles.text}>{t`Wrap in…`}</Text>
           <Icon name="chevron-down" size={16} color={palette.inkSoft} />
         </Pressable>
       )}
-      <Sheet title="Put what is selected into" isOpen={isOpen} onClose={() => setOpen(false)}>
+      <Sheet title={t`Wrap in a shortcut`} isOpen={isOpen} onClose={() => setOpen(false)}>
         {wrappers.map((shortcut) => (
           <Pressable
             key={shortcut.id}
             role="button"
-            aria-label={`Put it into ${shortcut.code}`}
+            aria-label={t`Wrap in ${{ code: shortcut.code }}`}
             onPress={() => {
               setOpen(false);
               onWrap(shortcut);

@@ -1,3 +1,4 @@
+import { plural, t } from '@lingui/core/macro';
 import {
   fileNameOf,
   formattedHtml,
@@ -12,7 +13,7 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { copyFormatted, copyText, NOT_COPIED } from '@/frame/clipboard';
+import { copyFormatted, copyText, tellNotCopied } from '@/frame/clipboard';
 import { useNotice } from '@/frame/Notices';
 import { saveFile } from '@/frame/saveFile';
 import { Field } from '@/look/Field';
@@ -37,7 +38,7 @@ export function SendSheet({ draft, onClose }: SendSheetProps) {
   const text = textToSend(draft.text);
   const title = titleOf(text);
   // A draft of a megabyte takes its time to count.
-  const [count] = useState(() => countClusters(text).toLocaleString('en'));
+  const [count] = useState(() => countClusters(text));
   const receivers = to
     .split(/[,;\n]/u)
     .map((one) => one.trim())
@@ -50,7 +51,7 @@ export function SendSheet({ draft, onClose }: SendSheetProps) {
     onClose();
     notify({ text: line });
   };
-  const told = (done: string) => (isDone: boolean) => tell(isDone ? done : NOT_COPIED);
+  const told = (done: string) => (isDone: boolean) => tell(isDone ? done : tellNotCopied());
   const share = async () => {
     try {
       await navigator.share({ text });
@@ -58,7 +59,7 @@ export function SendSheet({ draft, onClose }: SendSheetProps) {
     } catch (error) {
       // Whoever turned back in the sheet of their device wants no word about it.
       if (!(error instanceof DOMException && error.name === 'AbortError'))
-        tell('The device did not take it. Copy it instead.');
+        tell(t`Sharing didn’t work. Copy it instead.`);
     }
   };
   const row = (
@@ -68,27 +69,30 @@ export function SendSheet({ draft, onClose }: SendSheetProps) {
     action: { onPress: () => void } | { href: string; download?: string },
   ) => <SendRow key={label} icon={icon} label={label} note={note} {...action} />;
   return (
-    <Sheet title="Send on" isOpen onClose={onClose}>
+    <Sheet title={t`Send`} isOpen onClose={onClose}>
       <ScrollView>
-        {row('copy', 'Copy', `${count} characters, without formatting`, {
-          onPress: () => void copyText(text).then(told(`Copied all ${count} characters.`)),
+        {row('copy', t`Copy`, plural(count, { one: '# character', other: '# characters' }), {
+          onPress: () =>
+            void copyText(text).then(
+              told(plural(count, { one: 'Copied # character.', other: 'Copied # characters.' })),
+            ),
         })}
         {isFormatted &&
-          row('copy', 'Copy formatted', 'With bold, links and lists, where they are taken', {
-            onPress: () => void copyFormatted({ html: html(), plain: text }).then(told('Copied, formatted and plain.')),
+          row('copy', t`Copy with formatting`, t`With bold, links and lists`, {
+            onPress: () => void copyFormatted({ html: html(), plain: text }).then(told(t`Copied with formatting.`)),
           })}
         {typeof navigator.share === 'function' &&
-          row('share', 'Share', 'To what this device offers', { onPress: () => void share() })}
+          row('share', t`Share`, t`To an app on this device`, { onPress: () => void share() })}
         <View style={[styles.drafts, { borderColor: palette.line }]}>
           <Field
-            label="To, if you like: mail addresses or numbers"
+            label={t`To (optional): email addresses or phone numbers`}
             value={to}
             onChangeText={setTo}
             onBlur={() => {}}
             onSubmit={() => {}}
           />
           <Field
-            label="Subject of the mail"
+            label={t`Email subject (optional)`}
             value={subject}
             onChangeText={setSubject}
             onBlur={() => {}}
@@ -97,23 +101,22 @@ export function SendSheet({ draft, onClose }: SendSheetProps) {
         </View>
         {row(
           'mail',
-          'Mail draft',
-          mail.length > LONG_DRAFT
-            ? 'Some mail programs cut drafts as long as this: look at its end'
-            : 'Opens in your mail program',
+          t`Email`,
+          mail.length > LONG_DRAFT ? t`It’s long: check that your mail app kept all of it` : t`Opens in your mail app`,
           { href: mail },
         )}
-        {row('message', 'Text message draft', 'Opens where you write messages', { href: sms })}
-        {row('download', 'Save as a file', fileNameOf(title, 'txt'), {
+        {row('message', t`Text message`, t`Opens in your messages app`, { href: sms })}
+        {row('download', t`Save as a file`, fileNameOf(title, 'txt'), {
           onPress: () => saveFile(fileNameOf(title, 'txt'), text, 'text/plain'),
         })}
         {isFormatted &&
-          row('download', 'Save formatted', fileNameOf(title, 'html'), {
+          row('download', t`Save with formatting`, fileNameOf(title, 'html'), {
             onPress: () => saveFile(fileNameOf(title, 'html'), page(title, html()), 'text/html'),
           })}
-        <Text variant="bodySmall" style={[styles.note, { color: palette.inkSoft }]}>
-          The draft stays here until you delete it.
-        </Text>
+        <Text
+          variant="bodySmall"
+          style={[styles.note, { color: palette.inkSoft }]}
+        >{t`Your draft stays here until you delete it.`}</Text>
       </ScrollView>
     </Sheet>
   );

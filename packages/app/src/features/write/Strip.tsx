@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { KeyboardEvent } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -42,7 +43,7 @@ export function Strip({ composer }: { composer: Composer }) {
   return (
     <View role="status" style={styles.told}>
       <Text variant="bodyMedium" numberOfLines={2} style={{ color: line?.isAlarm ? palette.alarm : palette.inkSoft }}>
-        {line?.text ?? 'A code fires after a space, a return or a mark.'}
+        {line?.text ?? t`A code expands when you type a space or punctuation.`}
       </Text>
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Tag } from '@yellow-latch/core/compose';
 import { Pressable, ScrollView, StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -16,7 +17,7 @@ export function TagChips({ live, onRemove }: { live: Live<readonly Tag[]>; onRem
     <ScrollView
       horizontal
       role="group"
-      aria-label="Tags in the text"
+      aria-label={t`Tags in the text`}
       showsHorizontalScrollIndicator={false}
       style={styles.strip}
       contentContainerStyle={styles.row}
@@ -25,7 +26,7 @@ export function TagChips({ live, onRemove }: { live: Live<readonly Tag[]>; onRem
         <Pressable
           key={tag.start}
           role="button"
-          aria-label={`Take out ${tag.text}`}
+          aria-label={t`Remove ${{ tag: tag.text }}`}
           onPress={() => onRemove(tag)}
           {...keepingFocus}
           style={[styles.chip, { borderColor: palette.inkSoft }]}

@@ -1,3 +1,5 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
 import type { Shortcut } from '@yellow-latch/core/model';
 import { shownText } from '@yellow-latch/core/model';
 import { useState } from 'react';
@@ -23,12 +25,12 @@ interface TapBoardProps {
 }
 
 /** Keys beside the shortcuts, so that a message can be put together without another keyboard. */
-const KEYS: readonly { text: string; label: string; icon?: IconName }[] = [
-  { text: ',', label: 'Comma' },
-  { text: '.', label: 'Full stop' },
-  { text: '?', label: 'Question mark' },
-  { text: ' ', label: 'Space', icon: 'space' },
-  { text: '\n', label: 'New line', icon: 'return' },
+const KEYS: readonly { text: string; label: MessageDescriptor; icon?: IconName }[] = [
+  { text: ',', label: msg`Comma` },
+  { text: '.', label: msg`Full stop` },
+  { text: '?', label: msg`Question mark` },
+  { text: ' ', label: msg`Space`, icon: 'space' },
+  { text: '\n', label: msg`New line`, icon: 'return' },
 ];
 
 /** Pinned shortcuts as large keys, by set, for writing without typing. */
@@ -57,22 +59,20 @@ export function TapBoard({ onPut, onKey, onBackspace }: TapBoardProps) {
   return (
     <View
       role="region"
-      aria-label="Tap board"
+      aria-label={t`Tap board`}
       style={[styles.board, { backgroundColor: palette.ground, borderColor: palette.line }]}
     >
       <View style={styles.head}>
         <ScrollView horizontal showsHorizontalScrollIndicator={false} style={styles.tabs}>
-          {pinned.length > 0 && tab(null, 'All')}
+          {pinned.length > 0 && tab(null, t`All`)}
           {pinned.length > 0 && withKeys.map(({ id, name }) => tab(id, name))}
         </ScrollView>
         {isArranging && (
-          <Button mode="text" compact onPress={() => setChoosing(true)} contentStyle={styles.tall}>
-            Choose
-          </Button>
+          <Button mode="text" compact onPress={() => setChoosing(true)} contentStyle={styles.tall}>{t`Choose`}</Button>
         )}
         {pinned.length > 0 && (
           <Button mode="text" compact onPress={() => setArranging(!isArranging)} contentStyle={styles.tall}>
-            {isArranging ? 'Done' : 'Arrange'}
+            {isArranging ? t`Done` : t`Arrange`}
           </Button>
         )}
       </View>
@@ -84,7 +84,7 @@ export function TapBoard({ onPut, onKey, onBackspace }: TapBoardProps) {
             <Pressable
               key={shortcut.id}
               role="button"
-              aria-label={`Put in ${shortcut.code}: ${shortcut.private ? 'private' : shownText(shortcut).slice(0, 80)}`}
+              aria-label={`${shortcut.code}: ${shortcut.private ? t`private` : shownText(shortcut).slice(0, 80)}`}
               onPress={() => onPut(shortcut)}
               {...keepingFocus}
               style={({ pressed }) => [
@@ -100,27 +100,26 @@ export function TapBoard({ onPut, onKey, onBackspace }: TapBoardProps) {
           ))}
           {pinned.length === 0 && (
             <View style={styles.empty}>
-              <Text variant="bodyMedium" style={styles.emptyText}>
-                Shortcuts you choose for the board stand here as large keys: a message is put together by taps alone.
-              </Text>
+              <Text
+                variant="bodyMedium"
+                style={styles.emptyText}
+              >{t`Put your favorite shortcuts here as big keys, and write whole messages by tapping.`}</Text>
               <Button
                 mode="outlined"
                 icon="pin"
                 onPress={() => setChoosing(true)}
                 style={styles.choose}
                 contentStyle={styles.tall}
-              >
-                Choose shortcuts
-              </Button>
+              >{t`Choose shortcuts`}</Button>
             </View>
           )}
         </ScrollView>
       )}
-      <View style={styles.row} role="group" aria-label="Marks">
+      <View style={styles.row} role="group" aria-label={t`Punctuation`}>
         {KEYS.map(({ text, label, icon }) => (
-          <BoardKey key={label} label={label} icon={icon} text={text} onPress={() => onKey(text)} />
+          <BoardKey key={text} label={i18n._(label)} icon={icon} text={text} onPress={() => onKey(text)} />
         ))}
-        <BoardKey label="Delete back" icon="backspace" text="" onPress={onBackspace} />
+        <BoardKey label={t`Backspace`} icon="backspace" text="" onPress={onBackspace} />
       </View>
       <PinSheet isOpen={isChoosing} onClose={() => setChoosing(false)} />
     </View>

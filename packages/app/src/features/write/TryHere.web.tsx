@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { DeviceList } from '@yellow-latch/core/compose';
 import { GAP } from '@yellow-latch/core/expansion/segment';
 import { CompiledList } from '@yellow-latch/core/fire';
@@ -63,9 +64,7 @@ export function TryHere({ shortcut }: { shortcut: Rated }) {
       onFiring: (event) => {
         setLine(tellFiring(event, latest.current.codeOf));
         if (event.type === 'asked')
-          void latest.current
-            .fill(event)
-            .catch(() => setLine('What it takes is still to be fetched, and the server is away.'));
+          void latest.current.fill(event).catch(() => setLine(t`This part didn’t load: you’re offline.`));
       },
       onExplained: (explanations) => {
         const why = tellWhy(explanations, latest.current.codeOf);
@@ -79,14 +78,12 @@ export function TryHere({ shortcut }: { shortcut: Rated }) {
 
   return (
     <View style={styles.block}>
-      <Text variant="labelLarge" nativeID={id} style={styles.label}>
-        Try it here
-      </Text>
+      <Text variant="labelLarge" nativeID={id} style={styles.label}>{t`Try it here`}</Text>
       <textarea
         ref={area}
         rows={1}
         aria-labelledby={id}
-        placeholder={`${code} and a space`}
+        placeholder={t`Type ${code} and a space`}
         spellCheck={false}
         autoCapitalize="none"
         style={{

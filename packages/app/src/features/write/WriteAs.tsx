@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
 
 import { deviceLabel } from '@/answers/audit/sentences';
@@ -17,7 +18,7 @@ export function WriteAs({ device, onChange }: { device: ProfileId; onChange: (de
   const others = known.filter((id) => id !== 'app' && !own.includes(id));
   return (
     <ChoiceChip
-      label="Write as"
+      label={t`Write as`}
       value={device}
       choices={(['app', ...own, ...others] as const).map((value) => ({ value, label: deviceLabel(value) }))}
       onChange={onChange}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { StyleSheet, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
 
@@ -36,21 +37,31 @@ export function WriteFoot({
   const page = useLive(live);
   return (
     <View style={styles.foot}>
-      <FootButton icon="undo" label="Undo" isOn={page.canUndo} onPress={onUndo} />
-      <FootButton icon="redo" label="Redo" isOn={page.canRedo} onPress={onRedo} />
-      {page.hasGap && <FootButton icon="gap" label="Next gap" isOn onPress={onGap} />}
+      <FootButton icon="undo" label={t`Undo`} isOn={page.canUndo} onPress={onUndo} />
+      <FootButton icon="redo" label={t`Redo`} isOn={page.canRedo} onPress={onRedo} />
+      {page.hasGap && <FootButton icon="gap" label={t`Next gap`} isOn onPress={onGap} />}
       {/* There is no room for all of them on a phone. */}
-      {!(page.hasGap && hasKeys) && (
-        <FootButton icon="trash" label="Clear the page" isOn={!page.isEmpty} onPress={onClear} />
-      )}
+      {!(page.hasGap && hasKeys) && <FootButton icon="trash" label={t`Clear`} isOn={!page.isEmpty} onPress={onClear} />}
       {hasKeys && (
-        <FootButton icon="keyboard" label="Keyboard" isPressed={below === 'keys'} isOn onPress={() => onTurn('keys')} />
+        <FootButton
+          icon="keyboard"
+          label={t`Keyboard`}
+          isPressed={below === 'keys'}
+          isOn
+          onPress={() => onTurn('keys')}
+        />
       )}
       {hasBoard && (
-        <FootButton icon="board" label="Tap board" isPressed={below === 'board'} isOn onPress={() => onTurn('board')} />
+        <FootButton
+          icon="board"
+          label={t`Tap board`}
+          isPressed={below === 'board'}
+          isOn
+          onPress={() => onTurn('board')}
+        />
       )}
       <View style={styles.push} />
-      <LatchButton icon="send" label="Send on" onPress={onSend} />
+      <LatchButton icon="send" label={t`Send`} onPress={onSend} />
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { DeviceList, MissedChances } from '@yellow-latch/core/compose';
 import { attach, type Field, type FieldContent, type FieldOptions } from '@yellow-latch/field';
 import { useEffect, useImperativeHandle, useRef, type Ref } from 'react';
@@ -91,7 +92,7 @@ export function WritePad({ device, chances, start, placeholder, hasKeys, chosen,
     <textarea
       ref={area}
       className="write-pad"
-      aria-label="Your text"
+      aria-label={t`Your text`}
       inputMode={hasKeys ? 'none' : undefined}
       defaultValue={start.text}
       placeholder={placeholder}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { FieldContent } from '@yellow-latch/field';
 import { Suspense, useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -9,6 +10,7 @@ import { SyncLine } from '@/frame/SyncLine';
 import { Sheet } from '@/look/Sheet';
 import { useIsWide, usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
+import { usePageTitle } from '@/look/usePageTitle';
 
 import { BlanksSheet } from './BlanksSheet';
 import { DraftList } from './DraftList';
@@ -26,13 +28,14 @@ import { writeKey } from './writeKeys';
 import { WritePad } from './WritePad';
 
 // It draws keyboards, and shares a bundle with the pages that do.
-const StandIn = fetched('The keyboard', async () => ({ default: (await import('@/bundles/keyboards')).StandIn }));
+const StandIn = fetched(async () => ({ default: (await import('@/bundles/keyboards')).StandIn }));
 
 /** A page to type on, with the list at hand: a code and a space become its text. */
 export function WritePage() {
   const palette = usePalette();
   const isWide = useIsWide();
   const notify = useNotice();
+  usePageTitle(t`Write`);
   const { shortcuts } = useList();
   const drafts = useDrafts();
   const [settings, setSettings] = useWriteSettings();
@@ -68,7 +71,7 @@ export function WritePage() {
   const clear = () => {
     pad.current?.field.clear();
     pad.current?.focus();
-    notify({ text: 'The page is empty.', action: { label: 'Undo', onPress: () => pad.current?.field.undo() } });
+    notify({ text: t`Cleared.`, action: { label: t`Undo`, onPress: () => pad.current?.field.undo() } });
   };
   const board = (
     <TapBoard
@@ -81,12 +84,7 @@ export function WritePage() {
     <View style={[styles.page, isWide && styles.widePage]}>
       <View style={styles.main}>
         <View style={styles.head}>
-          <Text variant="headlineSmall" role="heading" aria-level={1}>
-            Write
-          </Text>
-          <Text aria-hidden variant="bodyLarge" style={{ color: palette.inkSoft }}>
-            as
-          </Text>
+          <Text variant="headlineSmall" role="heading" aria-level={1}>{t`Write`}</Text>
           <WriteAs
             device={settings.device}
             onChange={(device) =>
@@ -104,14 +102,14 @@ export function WritePage() {
             <IconButton
               icon="drafts"
               style={styles.button}
-              accessibilityLabel="Drafts"
+              accessibilityLabel={t`Drafts`}
               onPress={() => setSheet('drafts')}
             />
           )}
           <IconButton
             icon="more"
             style={styles.button}
-            accessibilityLabel="Keys and signs"
+            accessibilityLabel={t`Keys and signals`}
             onPress={() => setSheet('keys')}
           />
         </View>
@@ -126,8 +124,8 @@ export function WritePage() {
             chosen={live.chosen}
             placeholder={
               sample
-                ? `Type ${sample} and a space.`
-                : 'Type here. When the list holds a shortcut, its code and a space become its text.'
+                ? t`Type ${sample} and a space.`
+                : t`Type here. Add a shortcut first, then its code becomes its text.`
             }
             onKey={onKey}
             {...composer.listeners}
@@ -165,9 +163,7 @@ export function WritePage() {
       {isWide && (
         <View style={[styles.side, { borderColor: palette.line }]}>
           <View style={styles.sideDrafts}>
-            <Text variant="titleMedium" role="heading" aria-level={2} style={styles.sideTitle}>
-              Drafts
-            </Text>
+            <Text variant="titleMedium" role="heading" aria-level={2} style={styles.sideTitle}>{t`Drafts`}</Text>
             <DraftList drafts={drafts} />
           </View>
           {board}
@@ -187,7 +183,7 @@ export function WritePage() {
       {sending && <SendSheet draft={sending} onClose={close} />}
       <KeysSheet settings={settings} onChange={setSettings} isOpen={sheet === 'keys'} onClose={close} />
       {sheet === 'drafts' && (
-        <Sheet title="Drafts" isOpen onClose={close}>
+        <Sheet title={t`Drafts`} isOpen onClose={close}>
           <DraftList drafts={drafts} onOpened={() => setSheet(null)} />
         </Sheet>
       )}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { joinerBefore, tagsIn, withoutTag, type Tag } from '@yellow-latch/core/compose';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
 import { applyCasing } from '@yellow-latch/core/expansion/casing';
@@ -50,11 +51,11 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
     put: (asked, made, note) => {
       pad.current?.focus();
       const isIn = pad.current?.field.fill(asked, made) ?? false;
-      if (!isIn) live.say('The code is not there any more.', true);
+      if (!isIn) live.say(t`The code is gone, so nothing was inserted.`, true);
       else if (note) live.say(note);
     },
     refuse: ({ typed, id }, reason) =>
-      live.say(typed === '' ? `${narration.codeOf(id)}: ${reason}` : `${typed} stays. ${reason}`, true),
+      live.say(typed === '' ? `${narration.codeOf(id)}: ${reason}` : t`“${typed}” stays. ${reason}`, true),
   });
 
   const opening = drafts.opened?.opening;

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 
@@ -68,7 +69,8 @@ export function useDrafts(): Drafts {
         if (current.current?.id === of) current.current = kept;
         setTrouble(null);
         changes.emit();
-        if (type === 'beside') notify({ text: 'Another tab has changed this draft. Both are kept, as two drafts.' });
+        if (type === 'beside')
+          notify({ text: t`You changed this draft in another tab too. Both are saved as two drafts.` });
       } catch (error) {
         if (current.current?.id === of) unkept.current ??= content;
         setTrouble(tellTrouble(error));
@@ -127,9 +129,9 @@ export function useDrafts(): Drafts {
         if (isOpen) showNow(draftOf(''));
         if (!draft) return;
         notify({
-          text: 'The draft is deleted.',
+          text: t`Deleted the draft.`,
           action: {
-            label: 'Undo',
+            label: t`Undo`,
             onPress: () => void restoreDraft(db, draft).then(() => (isOpen ? open(id) : changes.emit())),
           },
         });
@@ -144,6 +146,6 @@ export function useDrafts(): Drafts {
 function tellTrouble(error: unknown): string {
   const isFull = error instanceof DOMException && error.name === 'QuotaExceededError';
   return isFull
-    ? 'This device has no room left: the draft is not kept. Send it on or copy it, and delete drafts you do not need.'
-    : 'The draft could not be kept on this device. Send it on or copy it before you close the page.';
+    ? t`This device is full, so the draft isn’t saved. Send or copy it, and delete old drafts.`
+    : t`The draft couldn’t be saved. Send or copy it before you close the page.`;
 }

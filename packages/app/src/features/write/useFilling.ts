@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { withoutTags, tagsIn } from '@yellow-latch/core/compose';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
 import type { ExpansionContext, OpenBlank } from '@yellow-latch/core/expansion';
@@ -58,12 +59,16 @@ export function useFilling(
     const { text, dropped } = withoutTags(made.plain, present);
     if (dropped.length === 0) return put(asked, made, null);
     const names = dropped.map((tag) => tag.text).join(' ');
-    put(asked, { plain: text, caret: null, html: null }, `${shortcut.code} left out what stands there: ${names}`);
+    put(
+      asked,
+      { plain: text, caret: null, html: null },
+      t`“${{ code: shortcut.code }}” skipped what’s already there: ${names}`,
+    );
   };
 
   const make = async (asked: AskedEvent, shortcut: Shortcut, selection: string | null) => {
     const loaded = await loadExpansion().catch(() => null);
-    if (!loaded) return refuse(asked, 'What it takes is still to be fetched, and the server is away.');
+    if (!loaded) return refuse(asked, t`This part didn’t load: you’re offline.`);
     const { expand, expandFor } = loaded;
     const given = selection === null ? {} : { [nameOfGiven({ type: 'selection' })]: selection };
     const now = contextNow(shortcuts, given);
@@ -87,7 +92,7 @@ export function useFilling(
   const ask = (asked: AskedEvent, selection: string | null = null) => {
     const id = idOfFormer(asked.id) ?? asked.id;
     const shortcut = shortcuts.find((one) => one.id === id);
-    if (!shortcut) refuse(asked, 'It was deleted on another device.');
+    if (!shortcut) refuse(asked, t`It was deleted on another device.`);
     else if (isMade(shortcut.content)) void make(asked, shortcut, selection);
     else putIn(asked, shortcut, { plain: shortcut.content.expansion, caret: null, html: null });
   };
@@ -98,10 +103,10 @@ export function useFilling(
     setFilling(null);
     const { asked, shortcut } = filling;
     const made = filling.make(values);
-    if (!made) return refuse(asked, 'It cannot be made with what was filled in.');
+    if (!made) return refuse(asked, t`That doesn’t work with what you filled in.`);
     const isGone = !shortcuts.some(({ id }) => id === shortcut.id);
     if (isGone)
-      put(asked, made, `${shortcut.code} was deleted on another device meanwhile. What you filled in stands here.`);
+      put(asked, made, t`“${{ code: shortcut.code }}” was just deleted on another device. Your text is still here.`);
     else putIn(asked, shortcut, made);
   };
   return { filling, ask, finish, close: () => setFilling(null) };

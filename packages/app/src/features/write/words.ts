@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { FieldEvent } from '@yellow-latch/field';
 import type { Refused } from '@yellow-latch/core/compose';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
@@ -5,20 +6,23 @@ import type { Saved } from '@yellow-latch/core/effort';
 import type { Explanation } from '@yellow-latch/core/fire';
 
 import { tellTraceLine } from '@/answers/audit/sentences';
-import { tellDuration, tellTaps } from '@/answers/effort/words';
+import { tellTaps } from '@/answers/effort/words';
 import { tellRefusal } from '@/answers/expansion/words';
 
 /** What came of a code. `codeOf`: that of a shortcut, by its id or that of its former code. */
 export function tellFiring(event: FieldEvent, codeOf: (id: string) => string): string {
-  if (event.type === 'asked') return `${event.typed || codeOf(event.id)} asks for what is missing.`;
+  if (event.type === 'asked') return t`“${{ code: event.typed || codeOf(event.id) }}” asks for its blanks.`;
   if (event.type === 'taken-back')
-    return event.typed === '' ? `${codeOf(event.id)} is out again.` : `${event.typed} stays as you typed it.`;
-  if (idOfFormer(event.id) !== null) return `${event.typed} still works for a while. It is ${codeOf(event.id)} now.`;
-  if (event.by === 'offer' && event.typed !== '')
-    return `${codeOf(event.id)} is in. Backspace gives back what you typed.`;
-  return event.typed === ''
-    ? `${codeOf(event.id)} is in. Backspace takes it out.`
-    : `${event.typed} fired. Backspace gives back what you typed.`;
+    return event.typed === ''
+      ? t`Removed “${{ code: codeOf(event.id) }}”.`
+      : t`“${{ typed: event.typed }}” stays as you typed it.`;
+  if (idOfFormer(event.id) !== null)
+    return t`“${{ typed: event.typed }}” is now “${{ code: codeOf(event.id) }}”. The old code still works for a while.`;
+  const code = codeOf(event.id);
+  if (event.typed === '') return t`“${code}” inserted. Backspace removes it.`;
+  return event.by === 'offer'
+    ? t`“${code}” inserted. Backspace undoes it.`
+    : t`“${{ typed: event.typed }}” expanded. Backspace undoes it.`;
 }
 
 /** Why nothing has fired, or what the device has done of itself; null: nothing to tell. */
@@ -30,11 +34,11 @@ export function tellWhy(told: readonly Explanation[], codeOf: (id: string) => st
 }
 
 export function tellRefused({ typed, why }: Refused): string {
-  return `${typed} does nothing there. ${tellRefusal(why)}`;
+  return t`“${typed}” doesn’t expand there. ${{ why: tellRefusal(why) }}`;
 }
 
 /** A text was typed out that a code gives. `saved`: what one use of it saves, where that is known. */
 export function tellMissed(code: string, saved: Saved | null): string {
-  if (saved === null || saved.taps < 1) return `${code} gives that.`;
-  return `${code} gives that, with ${tellTaps(saved.taps)} less: ${tellDuration(saved.seconds)}.`;
+  if (saved === null || saved.taps < 1) return t`“${code}” would type that for you.`;
+  return t`“${code}” would type that for you and save ${{ taps: tellTaps(saved.taps) }}.`;
 }

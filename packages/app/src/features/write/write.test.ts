@@ -39,24 +39,24 @@ describe('words', () => {
 
   test('tell how a shortcut came in, and how it goes out again', () => {
     const fired = { type: 'fired', id: '1', typed: ';te', expansion: 'text' } as const;
-    expect(tellFiring({ ...fired, by: 'offer' }, codeOf)).toBe(';ten is in. Backspace gives back what you typed.');
-    expect(tellFiring({ ...fired, by: 'offer', typed: '' }, codeOf)).toBe(';ten is in. Backspace takes it out.');
+    expect(tellFiring({ ...fired, by: 'offer' }, codeOf)).toBe('“;ten” inserted. Backspace undoes it.');
+    expect(tellFiring({ ...fired, by: 'offer', typed: '' }, codeOf)).toBe('“;ten” inserted. Backspace removes it.');
     expect(tellFiring({ ...fired, by: 'delimiter', typed: ';ten' }, codeOf)).toBe(
-      ';ten fired. Backspace gives back what you typed.',
+      '“;ten” expanded. Backspace undoes it.',
     );
     expect(tellFiring({ ...fired, by: 'delimiter', id: '1~former', typed: ';old' }, codeOf)).toBe(
-      ';old still works for a while. It is ;ten now.',
+      '“;old” is now “;ten”. The old code still works for a while.',
     );
   });
 
   test('tell why nothing fired, unless something did', () => {
-    expect(tellWhy([{ rule: 'no-edge', id: '1', typed: ';ten' }], codeOf)).toBe(';ten stands in the middle of a word.');
+    expect(tellWhy([{ rule: 'no-edge', id: '1', typed: ';ten' }], codeOf)).toBe('“;ten” is in the middle of a word.');
     expect(tellWhy([{ rule: 'device-capital' }, { rule: 'fired-by-delimiter' }], codeOf)).toBeNull();
     expect(tellWhy([], codeOf)).toBeNull();
   });
 
   test('tell what a code would have saved, where it saves', () => {
-    expect(tellMissed(';ten', { taps: 22.4, seconds: 6.1 })).toBe(';ten gives that, with 22 taps less: 6.1 s.');
-    expect(tellMissed(';ten', { taps: -1, seconds: 1 })).toBe(';ten gives that.');
+    expect(tellMissed(';ten', { taps: 22.4, seconds: 6.1 })).toBe('“;ten” would type that for you and save 22 taps.');
+    expect(tellMissed(';ten', { taps: -1, seconds: 1 })).toBe('“;ten” would type that for you.');
   });
 });

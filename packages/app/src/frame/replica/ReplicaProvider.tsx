@@ -5,7 +5,7 @@ import { useNotice } from '@/frame/Notices';
 
 import { makeCurrentDevice, openCurrentDevice, type OpenedDevice } from '@yellow-latch/replica/storage/currentDevice';
 import { newDeviceState } from '@yellow-latch/replica/storage/device';
-import { keepForGood, NotKeptError, ONLY_USE, tellNotKept } from './keeping';
+import { keepForGood, NotKeptError, tellNotKept, tellOnlyUse } from './keeping';
 import { onlyCounts } from '@yellow-latch/replica/storage/write';
 import { Replica } from '@yellow-latch/replica/storage/replica';
 import type { Write } from '@yellow-latch/replica/storage/write';
@@ -92,22 +92,21 @@ export function useManages(): boolean {
 
 /** Writes to the list. Resolves, with the ids written, when the outbox holds the changes. */
 export function useWrite(): (...writes: Write[]) => Promise<string[]> {
-  const { replica, sync } = useOpened();
+  const { replica } = useOpened();
   const notify = useNotice();
   return useCallback(
     async (...writes) => {
       if (replica.state.may === 'use' && !writes.every((write) => replica.staysHere(write) || onlyCounts(write))) {
-        notify({ text: ONLY_USE });
-        throw new NotKeptError(ONLY_USE);
+        notify({ text: tellOnlyUse() });
+        throw new NotKeptError('this device may only use the list');
       }
       const ids = await replica.write(writes).catch((error: unknown) => {
         notify({ text: tellNotKept(error) });
         throw new NotKeptError(error);
       });
-      sync.wrote();
       void keepForGood();
       return ids;
     },
-    [replica, sync, notify],
+    [replica, notify],
   );
 }

@@ -1,9 +1,10 @@
 /** What the browser keeps for us: asked for, and said where it fails. */
+import { t } from '@lingui/core/macro';
 
 /** A write that the browser did not keep. It was told already; what called must not go on as if it was kept. */
 export class NotKeptError extends Error {
   constructor(readonly reason: unknown) {
-    super('not kept');
+    super();
   }
 }
 
@@ -12,12 +13,13 @@ globalThis.addEventListener?.('unhandledrejection', (event) => {
   if (event.reason instanceof NotKeptError) event.preventDefault();
 });
 
-export const ONLY_USE = 'This device may use the list, not change it. Another device can let it, under Devices.';
+export const tellOnlyUse = () =>
+  t`This device can use the list but not change it. You can change that on another device.`;
 
 export function tellNotKept(error: unknown): string {
   return (error as { name?: string } | null)?.name === 'QuotaExceededError'
-    ? 'This device has no room left: nothing was changed. Make room on it, then try again.'
-    : 'The browser could not keep that: nothing was changed. Try again.';
+    ? t`This device is full, so nothing was changed. Free up some space and try again.`
+    : t`The browser couldn’t save that, so nothing was changed. Try again.`;
 }
 
 let asked: Promise<boolean> | null = null;

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useCallback } from 'react';
 
 import { useNotice } from '@/frame/Notices';
@@ -12,7 +13,7 @@ export function useCommand(): (command: Command, done: string) => Promise<string
   return useCallback(
     async (command, done) => {
       const ids = await write(...command.writes);
-      notify({ text: done, action: { label: 'Undo', onPress: () => void write(...command.undo(ids)) } });
+      notify({ text: done, action: { label: t`Undo`, onPress: () => void write(...command.undo(ids)) } });
       return ids;
     },
     [write, notify],

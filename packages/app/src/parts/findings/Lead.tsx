@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -8,6 +9,7 @@ import { tellFinding } from '@/answers/audit/sentences';
 import { LatchButton } from '@/look/LatchButton';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
+import { useIsNoticeShown } from '@/frame/Notices';
 import { useOpened } from '@/frame/replica/ReplicaProvider';
 
 import { pathOf } from './path';
@@ -17,7 +19,7 @@ const KEPT = 'was-led';
 
 /**
  * Once, below a list with something that breaks: leads through the worst of it, its evidence and its fix.
- * Below, so that no row moves when it comes.
+ * Below, so that no row moves when it comes; out of sight while a notice covers it.
  */
 export function Lead() {
   const palette = usePalette();
@@ -25,6 +27,7 @@ export function Lead() {
   const { db } = useOpened().replica;
   const { codeOf } = useCodes();
   const { findings } = useAudit();
+  const isNoticeShown = useIsNoticeShown();
   const [wasLed, setWasLed] = useState(true);
   useEffect(() => {
     void db.get('kept', KEPT).then((was) => setWasLed(was === true));
@@ -39,19 +42,24 @@ export function Lead() {
   };
   const code = codeOf(first.shortcuts[0]!);
   return (
-    <View style={[styles.card, { borderColor: palette.ink, backgroundColor: palette.surface }]}>
+    <View
+      style={[
+        styles.card,
+        { borderColor: palette.ink, backgroundColor: palette.surface },
+        isNoticeShown && styles.covered,
+      ]}
+    >
       <View style={styles.line}>
         <LatchGlyph verdict={first.severity} size={32} />
-        <Text variant="bodyMedium" style={styles.words}>
-          Your list was proved. {tellFinding(first, code, codeOf)}
-        </Text>
+        <Text
+          variant="bodyMedium"
+          style={styles.words}
+        >{t`“${code}” needs fixing. ${{ finding: tellFinding(first, code, codeOf) }}`}</Text>
       </View>
       <View style={styles.actions}>
-        <Button mode="text" onPress={end} contentStyle={styles.tall}>
-          Not now
-        </Button>
+        <Button mode="text" onPress={end} contentStyle={styles.tall}>{t`Not now`}</Button>
         <LatchButton
-          label="See why, and mend it"
+          label={t`Show me`}
           isQuiet
           onPress={() => {
             end();
@@ -65,6 +73,7 @@ export function Lead() {
 
 const styles = StyleSheet.create({
   card: { borderWidth: 1.5, borderRadius: 8, marginHorizontal: 10, marginTop: 8, padding: 12, gap: 4 },
+  covered: { visibility: 'hidden' },
   line: { flexDirection: 'row', gap: 12, alignItems: 'center' },
   words: { flex: 1 },
   actions: { flexDirection: 'row', justifyContent: 'flex-end', flexWrap: 'wrap', gap: 8 },

@@ -1,3 +1,5 @@
+import { i18n } from '@lingui/core';
+import { t } from '@lingui/core/macro';
 import type { Severity } from '@yellow-latch/core/clash/finding';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -6,6 +8,7 @@ import { SEVERITY_WORDS } from '@/answers/audit/sentences';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
+import { tellCount } from '@/wording/format';
 
 const SEVERITIES: readonly Severity[] = ['breaks', 'risky', 'note'];
 
@@ -21,7 +24,7 @@ interface SeverityFilterProps {
 export function SeverityFilter({ counts, value, onChange }: SeverityFilterProps) {
   const palette = usePalette();
   return (
-    <View style={styles.row} role="group" aria-label="By verdict">
+    <View style={styles.row} role="group" aria-label={t`Filter`}>
       {SEVERITIES.map((severity) => {
         const isOn = value === severity;
         return (
@@ -29,7 +32,7 @@ export function SeverityFilter({ counts, value, onChange }: SeverityFilterProps)
             key={severity}
             role="button"
             aria-pressed={isOn}
-            aria-label={`${SEVERITY_WORDS[severity]}: ${counts?.[severity] ?? 'not known yet'}`}
+            aria-label={`${i18n._(SEVERITY_WORDS[severity])}: ${counts ? tellCount(counts[severity]) : '–'}`}
             onPress={() => onChange(isOn ? null : severity)}
             style={[
               styles.chip,
@@ -40,7 +43,7 @@ export function SeverityFilter({ counts, value, onChange }: SeverityFilterProps)
             ]}
           >
             <LatchGlyph verdict={severity} size={22} />
-            <Text style={[styles.count, isOn && STRONG]}>{counts?.[severity].toLocaleString('en') ?? '–'}</Text>
+            <Text style={[styles.count, isOn && STRONG]}>{counts ? tellCount(counts[severity]) : '–'}</Text>
           </Pressable>
         );
       })}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Shortcut } from '@yellow-latch/core/model';
 import { useMemo } from 'react';
 
@@ -9,7 +10,7 @@ export function useCodes(): { shortcutOf: (id: string) => Shortcut | undefined; 
   return useMemo(() => {
     const byId = new Map(shortcuts.map((shortcut) => [shortcut.id, shortcut]));
     const shortcutOf = (id: string) => byId.get(id);
-    return { shortcutOf, codeOf: (id) => shortcutOf(id)?.code ?? 'a code of the device' };
+    return { shortcutOf, codeOf: (id) => shortcutOf(id)?.code ?? t`a code built into the device` };
   }, [shortcuts]);
 }
 

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { tellCount } from '@/wording/format';
 import { useChosen } from '@/parts/choosing';
 import { Choice } from '@/look/Choice';
 import { useList } from '@/frame/replica/ReplicaProvider';
@@ -9,16 +11,16 @@ export function WhatChoice({ value, onChange }: { value: What; onChange: (what: 
   const { shortcuts, sets } = useList();
   const chosen = useChosen();
   const choices: { value: What; label: string }[] = [
-    { value: 'all', label: `The whole list (${shortcuts.length.toLocaleString('en')})` },
+    { value: 'all', label: t`The whole list (${{ count: tellCount(shortcuts.length) }})` },
     ...(chosen && chosen.size > 0
-      ? [{ value: 'chosen' as const, label: `What is chosen (${chosen.size.toLocaleString('en')})` }]
+      ? [{ value: 'chosen' as const, label: t`Selected (${{ count: tellCount(chosen.size) }})` }]
       : []),
     ...sets.map(({ id, name }) => ({
       value: `set ${id}` as const,
-      label: `${name} (${shortcuts.filter(({ setId }) => setId === id).length})`,
+      label: `${name} (${tellCount(shortcuts.filter(({ setId }) => setId === id).length)})`,
     })),
   ];
-  return <Choice label="What" value={value} choices={choices} onChange={onChange} />;
+  return <Choice label={t`Which shortcuts`} value={value} choices={choices} onChange={onChange} />;
 }
 
 /** What goes out at first: what was chosen, if anything was. */

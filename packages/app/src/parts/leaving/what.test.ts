@@ -2,7 +2,7 @@ import { faultOfPassphrase, fileName, partOf } from './what';
 
 test.each([
   ['short', 'short', 'ten characters'],
-  ['long enough so', 'long enough', 'not the same'],
+  ['long enough so', 'long enough', 'don’t match'],
   ['long enough so', 'long enough so', null],
   ['🎹🎹🎹🎹🎹🎹🎹🎹🎹🎹', '🎹🎹🎹🎹🎹🎹🎹🎹🎹🎹', null],
 ])('the passphrase %j, again %j', (passphrase, again, fault) => {

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Outgoing } from '@yellow-latch/core/exchange';
 import type { Shortcut } from '@yellow-latch/core/model';
 
@@ -20,8 +21,8 @@ export function partOf(
 
 /** What is wrong with a passphrase; null: nothing. Long ones withstand trying; what signs they are made of matters less. */
 export function faultOfPassphrase(passphrase: string, again: string): string | null {
-  if (Array.from(passphrase).length < 10) return 'Take ten characters or more: a few words are easy to remember.';
-  return passphrase === again ? null : 'The two are not the same.';
+  if (Array.from(passphrase).length < 10) return t`Use ten characters or more. A few words are easy to remember.`;
+  return passphrase === again ? null : t`The two don’t match.`;
 }
 
 /** The name of a file: what is in it, and the day. */

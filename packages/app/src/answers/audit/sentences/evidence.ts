@@ -1,3 +1,5 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
 import type { FindingType, Slip } from '@yellow-latch/core/clash/finding';
 import type { Explanation } from '@yellow-latch/core/fire';
 
@@ -10,65 +12,88 @@ export function tellTraceLine(
   const code = typed ?? (id === undefined ? '' : codeOf(id));
   switch (rule) {
     case 'fired-by-delimiter':
-      return `${code} fires: a space or mark ended it`;
+      return t`“${code}” expands after the space or punctuation`;
     case 'fired-by-instant':
-      return `${code} fires at once`;
+      return t`“${code}” expands right away`;
     case 'fired-by-waiting':
-      return `${code} fires: no longer code can follow`;
+      return t`“${code}” expands: no longer code can follow`;
     case 'fired-by-rescan':
-      return `${code} fires in what was just put in`;
+      return t`“${code}” expands inside the text that just appeared`;
     case 'fired-by-offer':
-      return `${code} is taken from the offers`;
+      return t`“${code}” is chosen from the suggestions`;
     case 'fired-by-filled':
-      return `${code} is filled in`;
+      return t`“${code}” expands with its blanks filled in`;
     case 'asked':
-      return `${code} asks for what is missing`;
+      return t`“${code}” asks for its blanks`;
     case 'taken-back':
-      return `${code} is given back`;
+      return t`“${code}” is back as you typed it`;
     case 'waits':
-      return `${code} waits: a longer code may follow`;
+      return t`“${code}” waits: a longer code could follow`;
     case 'kept':
-      return `${code} is offered and rejected`;
+      return t`“${code}” is suggested and turned down`;
     case 'quiet':
-      return `${code} stays: it was pasted, put in whole or kept as typed`;
+      return t`“${code}” stays: it was pasted or undone`;
     case 'no-edge':
-      return `${code} stands in the middle of a word`;
+      return t`“${code}” is in the middle of a word`;
     case 'other-capitals':
-      return `${code} has other capitals`;
+      return t`“${code}” has different capitals`;
     case 'offer-only':
-      return `${code} is only offered`;
+      return t`“${code}” is only suggested`;
     case 'device-capital':
-      return 'the device raises the letter';
+      return t`the device makes it a capital`;
     case 'device-quote':
-      return 'the device bends the quote';
+      return t`the device curls the quote`;
     case 'device-dash':
-      return 'the device makes one long dash';
+      return t`the device makes one long dash`;
     case 'device-dots':
-      return 'the device makes one sign of the dots';
+      return t`the device turns the dots into one character`;
     case 'device-stop':
-      return 'the device makes a full stop of two spaces';
+      return t`the device turns two spaces into a full stop`;
   }
 }
 
-export const SLIPS: Record<Slip, string> = {
-  'neighbouring key': 'a key beside it is hit',
-  swapped: 'two letters change places',
-  doubled: 'a letter is typed twice, or once too few',
+export const SLIPS: Record<Slip, MessageDescriptor> = {
+  'neighbouring key': msg`you hit the key next to it`,
+  swapped: msg`two letters swapped`,
+  doubled: msg`a letter too many or too few`,
 };
 
-/** What somebody may want to say who leaves a finding as it is; their own words do as well. */
+/** What somebody may want to say who ignores a finding; their own words do as well. */
 export function reasonsFor(type: FindingType): readonly string[] {
   switch (type) {
     case 'word':
     case 'beginning of words':
     case 'inside words':
     case 'context':
-      return ['I never write that', 'I can live with it', 'I only use it where it does not fire'];
+      return [t`I never write that`, t`I can live with it`, t`I only use it where it doesn’t expand`];
     case 'faulty expansion':
-      return ['It is meant so', 'It is no slip'];
+      return [t`I meant it that way`, t`It’s not a typo`];
     case 'secret':
-      return ['It is no secret', 'It is a test value'];
+      return [t`It’s not secret`, t`It’s only a test value`];
     default:
-      return ['I can live with it', 'I want it so', 'I do not use it there'];
+      return [t`I can live with it`, t`I want it that way`, t`I don’t use it there`];
   }
+}
+
+/** What kinds of text codes are tried in, by the names they have in the corpus. */
+const CONTEXTS: Readonly<Record<string, MessageDescriptor>> = {
+  'links (RFC 3986)': msg`Links`,
+  'links of every day': msg`Everyday links`,
+  'mail addresses': msg`Email addresses`,
+  handles: msg`Names with @`,
+  tags: msg`Tags`,
+  prices: msg`Prices`,
+  'times and dates': msg`Times and dates`,
+  'file names': msg`File names`,
+  code: msg`Code`,
+  'TypeScript of this project': msg`Code`,
+  'telephone numbers': msg`Phone numbers`,
+  'measures and music': msg`Measures and music`,
+  'addresses and places': msg`Addresses and places`,
+  'messages in a hurry': msg`Quick messages`,
+};
+
+export function contextName(name: string): string {
+  const known = CONTEXTS[name];
+  return known ? i18n._(known) : name;
 }

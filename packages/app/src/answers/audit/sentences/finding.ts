@@ -1,123 +1,189 @@
-import type { Finding, FindingType, Reach, Severity } from '@yellow-latch/core/clash/finding';
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, plural, t } from '@lingui/core/macro';
+import type { Finding, FindingType, Severity } from '@yellow-latch/core/clash/finding';
 
-import { capitalise, deviceNames, tellMisfires } from './words';
+import { tellCount } from '@/wording/format';
+
+import { tellClaim } from './claims';
+import { deviceLabels, deviceNames, tellMisfires } from './words';
 
 /** What a finding says at a glance. `codeOf` gives the code of a shortcut by its id. */
 export function tellFinding(finding: Finding, code: string, codeOf: (id: string) => string): string {
   const other = finding.shortcuts[1] === undefined ? '' : codeOf(finding.shortcuts[1]);
+  // Where it does not hold everywhere.
+  const devices = finding.devices.length === 0 ? null : deviceNames(finding.devices);
   switch (finding.type) {
     case 'same code':
-      return `${code} is taken by another shortcut, which goes first${onDevices(finding)}.`;
+      return devices
+        ? t`Another shortcut already uses “${code}”, so this one never expands on ${devices}.`
+        : t`Another shortcut already uses “${code}”, so this one never expands.`;
     case 'look-alike':
-      return `${code} looks like ${other}.`;
+      return t`“${code}” looks just like “${other}”.`;
     case 'unreachable':
-      return `${where(finding.evidence)} ${other} expands first${onDevices(finding)}, so ${code} does not.`;
+      return tellCutShort(code, other, finding.evidence.firesAtStart, devices);
     case 'broken inside':
-      return `${where(finding.evidence)} ${other} expands inside it${onDevices(finding)}, so ${code} does not.`;
+      return tellBroken(code, other, finding.evidence.firesAtStart, devices);
     case 'delayed':
-      return `It is also the start of ${other}, so it waits for one more key. At the end of a message it does not expand.`;
-    case 'hides':
-      return `${capitalise(deviceNames(finding.devices))}: ${code} expands before you can finish ${other}${finding.count > 1 ? ` and ${finding.count - 1} more` : ''}.`;
+      return t`“${other}” starts the same, so this one waits for your next key. At the very end of a message it doesn’t expand.`;
+    case 'hides': {
+      const where = devices ?? '';
+      const more = finding.count - 1;
+      return more > 0
+        ? t`On ${where}, “${code}” expands before you can finish “${other}” or ${plural(more, { one: '# other code', other: '# other codes' })}.`
+        : t`On ${where}, “${code}” expands before you can finish “${other}”.`;
+    }
     case 'word':
-      if (finding.evidence.isAssumed)
-        return `${code} is a common abbreviation. It would expand by mistake whenever you write it out.`;
-      return `${/^[\p{L}\p{M}'’-]*\p{L}$/u.test(code) ? `${code} is a word` : `“${code}” comes up in ordinary text`}: ${tellMisfires(finding.evidence)}.`;
-    case 'beginning of words':
-      return `Words begin with ${code}: ${tellMisfires(finding.evidence)}.`;
-    case 'inside words':
-      return `Words hold ${code}: ${tellMisfires(finding.evidence)}${onDevices(finding)}.`;
-    case 'context':
-      return `${code} fires in ${tellPer100(finding.evidence.per100)} of 100 links, addresses, prices and the like.`;
+      return tellWord(code, finding.evidence);
+    case 'beginning of words': {
+      const often = tellMisfires(finding.evidence);
+      return t`Some words start with “${code}”. It would expand by mistake ${often}.`;
+    }
+    case 'inside words': {
+      const often = tellMisfires(finding.evidence);
+      return devices
+        ? t`“${code}” appears inside words. On ${devices} it would expand by mistake ${often}.`
+        : t`“${code}” appears inside words. It would expand by mistake ${often}.`;
+    }
+    case 'context': {
+      const { per100 } = finding.evidence;
+      const count = tellCount(Math.round(per100));
+      return per100 < 1
+        ? t`“${code}” would expand in fewer than 1 of 100 links, addresses and prices.`
+        : t`“${code}” would expand in ${count} of 100 links, addresses and prices.`;
+    }
     case 'own expansion':
-      return `${code} would fire if the text of ${other} were typed out.`;
+      return t`“${code}” would expand if you typed out the text of “${other}”.`;
     case 'loop':
-      return `Its text ends in a code that leads back to ${code}${onDevices(finding)}.`;
+      return devices
+        ? t`Its text ends in a code that leads back to “${code}”. On ${devices} it would go on forever.`
+        : t`Its text ends in a code that leads back to “${code}”. It would go on forever.`;
     case 'claimed': {
       // Of the longest beginning the claim that most people meet, which the table has first.
       const { claims } = finding.evidence;
       const longest = Math.max(...claims.map(({ beginning }) => beginning.length));
-      const { beginning, by, meaning } = claims.find((claim) => claim.beginning.length === longest)!;
-      return `${capitalise(by)} take ${beginning.trim()} for ${meaning}.`;
+      return tellClaim(claims.find((claim) => claim.beginning.length === longest)!);
     }
     case 'device trap':
-      return `${capitalise(deviceNames(finding.devices))}: ${TRAPS[finding.evidence.traps[0]!.trap]}.`;
+      return tellTrap(finding.evidence.traps[0]!.trap, finding.devices);
     case 'near miss':
-      return `One slip of the finger from ${other}.`;
+      return t`One slip of the finger away from “${other}”.`;
     case 'faulty expansion': {
       const [fault] = finding.evidence.faults;
-      return fault!.better ? `${FAULTS[fault!.fault]}: “${fault!.better}”?` : `${FAULTS[fault!.fault]}.`;
+      return tellFault(fault!);
     }
-    case 'secret':
-      return `What it gives looks like ${SECRETS[finding.evidence.secrets[0]!.kind]}; every device shows it.`;
+    case 'secret': {
+      const what = i18n._(SECRETS[finding.evidence.secrets[0]!.kind]);
+      return t`Its text looks like ${what}, and every device shows it.`;
+    }
   }
 }
 
-function where({ firesAtStart }: Reach): string {
-  return firesAtStart ? 'In the middle of a sentence' : 'At the start of a word';
+function tellWord(code: string, evidence: Extract<Finding, { type: 'word' }>['evidence']): string {
+  if (evidence.isAssumed)
+    return t`“${code}” is a common abbreviation. It would expand by mistake whenever you mean just that.`;
+  const often = tellMisfires(evidence);
+  if (!/^[\p{L}\p{M}'’-]*\p{L}$/u.test(code))
+    return t`“${code}” comes up in ordinary text. It would expand by mistake ${often}.`;
+  return evidence.perTenThousand >= 1
+    ? t`“${code}” is an everyday word. It would expand by mistake ${often}.`
+    : t`“${code}” is a word. It would expand by mistake ${often}.`;
 }
 
-function tellPer100(per100: number): string {
-  return per100 < 1 ? 'fewer than 1' : String(Math.round(per100));
+function tellCutShort(code: string, other: string, isInside: boolean, devices: string | null): string {
+  if (isInside)
+    return devices
+      ? t`In the middle of a sentence, “${other}” expands first on ${devices}. “${code}” never does.`
+      : t`In the middle of a sentence, “${other}” expands first. “${code}” never does.`;
+  return devices
+    ? t`At the start of a word, “${other}” expands first on ${devices}. “${code}” never does.`
+    : t`At the start of a word, “${other}” expands first. “${code}” never does.`;
 }
 
-function onDevices({ devices }: Finding): string {
-  return devices.length === 0 ? '' : ` on ${deviceNames(devices)}`;
+function tellBroken(code: string, other: string, isInside: boolean, devices: string | null): string {
+  if (isInside)
+    return devices
+      ? t`In the middle of a sentence, “${other}” expands inside it on ${devices}. “${code}” never does.`
+      : t`In the middle of a sentence, “${other}” expands inside it. “${code}” never does.`;
+  return devices
+    ? t`At the start of a word, “${other}” expands inside it on ${devices}. “${code}” never does.`
+    : t`At the start of a word, “${other}” expands inside it. “${code}” never does.`;
 }
 
-export const TRAPS = {
-  'sentence capital': 'a capital at the start of a sentence keeps it from firing',
-  'smart quotes': 'its quotes are changed before it is complete',
-  'smart dashes': 'its dashes are changed before it is complete',
-  'smart dots': 'its dots are changed before it is complete',
-  'double space': 'its two spaces become a full stop',
-  'space in code': 'a code there cannot hold a space',
-  'built-in entry': 'it brings an entry of its own with this code',
-  'language of the entry': 'it belongs to a language that is not typed there',
-  'no delimiter': 'nothing ends a code there',
-} as const;
+type Trap = Extract<Finding, { type: 'device trap' }>['evidence']['traps'][number]['trap'];
 
-export const FAULTS = {
-  'blank at the end': 'The text ends in a blank',
-  'double space': 'The text has two spaces in a row',
-  'link that does not parse': 'The link leads nowhere as it stands',
-  'unbalanced bracket': 'A bracket in the text has no other half',
-  'likely misspelling': 'Perhaps a slip in the text',
-  'same expansion': 'Another code gives the same text',
-} as const;
+/** What devices do to a code. */
+export function tellTrap(trap: Trap, devices: readonly string[]): string {
+  const where = deviceLabels(devices);
+  const what = i18n._(TRAPS[trap]);
+  return t`${where}: ${what}`;
+}
 
-export const SECRETS = {
-  card: 'a card number',
-  account: 'an account number',
-  'private-key': 'a private key',
-  token: 'an access token',
-  password: 'a password',
-} as const;
+const TRAPS: Record<Trap, MessageDescriptor> = {
+  'sentence capital': msg`the capital at the start of a sentence keeps it from expanding.`,
+  'smart quotes': msg`its quotes get curled before you finish it.`,
+  'smart dashes': msg`its dashes get joined before you finish it.`,
+  'smart dots': msg`its dots become one character before you finish it.`,
+  'double space': msg`its two spaces become a full stop.`,
+  'space in code': msg`codes can’t have a space there.`,
+  'built-in entry': msg`this code is already in use there.`,
+  'language of the entry': msg`it’s for a language you don’t type there.`,
+  'no delimiter': msg`no space or punctuation ends a code there.`,
+};
+
+type Fault = Extract<Finding, { type: 'faulty expansion' }>['evidence']['faults'][number];
+
+/** What is wrong with a text, and what it should be where that is known. */
+export function tellFault({ fault, better }: Pick<Fault, 'fault' | 'better'>): string {
+  const what = i18n._(FAULTS[fault]);
+  return better === undefined || better.trim() === '' ? what : t`${what} Did you mean “${better}”?`;
+}
+
+const FAULTS: Record<Fault['fault'], MessageDescriptor> = {
+  'blank at the end': msg`The text ends in a space.`,
+  'double space': msg`The text has two spaces in a row.`,
+  'link that does not parse': msg`The link doesn’t work.`,
+  'unbalanced bracket': msg`The text has a bracket without its other half.`,
+  'likely misspelling': msg`This could be a typo.`,
+  'same expansion': msg`Another code gives the same text.`,
+};
+
+/** As they stand in a sentence. */
+export const SECRETS: Record<
+  Extract<Finding, { type: 'secret' }>['evidence']['secrets'][number]['kind'],
+  MessageDescriptor
+> = {
+  card: msg`a card number`,
+  account: msg`an account number`,
+  'private-key': msg`a private key`,
+  token: msg`an access token`,
+  password: msg`a password`,
+};
 
 /** One word for how bad it is, beside the glyph. */
-export const SEVERITY_WORDS: Record<Severity | 'safe', string> = {
-  safe: 'Safe',
-  note: 'Safe, with a note',
-  risky: 'Risky',
-  breaks: 'Breaks',
+export const SEVERITY_WORDS: Record<Severity | 'safe', MessageDescriptor> = {
+  safe: msg`Safe`,
+  note: msg`Safe, with a note`,
+  risky: msg`Risky`,
+  breaks: msg`Needs fixing`,
 };
 
 /** What findings of a type are gathered under. */
-export const GROUP_TITLES: Record<FindingType, string> = {
-  'same code': 'One code for two',
-  'look-alike': 'Look-alikes',
-  unreachable: 'Cut short by another code',
-  'broken inside': 'Another code inside',
-  delayed: 'Waits for the next key',
-  hides: 'Cuts other codes short',
-  word: 'A word of the language',
-  'beginning of words': 'The beginning of words',
-  'inside words': 'Inside words',
-  context: 'In links, prices and the like',
-  'own expansion': 'In your own texts',
-  loop: 'Round in a circle',
-  claimed: 'Taken by programs',
-  'device trap': 'Changed by a device',
-  'near miss': 'One slip apart',
-  'faulty expansion': 'Something in the text',
-  secret: 'Better kept private',
+export const GROUP_TITLES: Record<FindingType, MessageDescriptor> = {
+  'same code': msg`Same code twice`,
+  'look-alike': msg`Look-alikes`,
+  unreachable: msg`Another code expands first`,
+  'broken inside': msg`Another code inside`,
+  delayed: msg`Waits for the next key`,
+  hides: msg`Gets in the way of other codes`,
+  word: msg`Everyday words`,
+  'beginning of words': msg`Starts of words`,
+  'inside words': msg`Inside words`,
+  context: msg`In links and prices`,
+  'own expansion': msg`Inside your other texts`,
+  loop: msg`Endless loops`,
+  claimed: msg`Already used by apps`,
+  'device trap': msg`Changed by a device`,
+  'near miss': msg`One slip apart`,
+  'faulty expansion': msg`Look at the text`,
+  secret: msg`Better kept private`,
 };

@@ -1,103 +1,139 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, plural, t } from '@lingui/core/macro';
 import type { Comparison, Fix, ListFigure } from '@yellow-latch/core/clash';
 
+import { tellList, tellNumber } from '@/wording/format';
+
 import { MASK, shownExpansion, type Named } from './mask';
-import { capitalise, counted, deviceName, shortened, tellNumber } from './words';
+import { deviceLabel, shortened } from './words';
 
 export type ShortcutOf = (id: string) => Named | undefined;
 
-const HOW = {
-  marked: 'with your marker',
-  doubled: 'its first letter doubled',
-  consonants: 'without its vowels',
-  longer: 'from the words of its text',
-  joined: 'without its space',
-} as const;
+type HowMade = Extract<Fix, { type: 'other code' }>['how'];
 
-const RULES = {
-  offer: [
-    'Only offer it',
-    'It is shown while you type and goes in when you take it; where a device has no offers, it fires as before.',
-  ],
-  edge: [
-    'Only at the start of a word',
-    'It no longer fires in the middle of a word; where a device knows no such rule, it fires as before.',
-  ],
-  capitals: ['Whatever its capitals', 'It fires with a capital at the start of a sentence too.'],
-} as const;
+const HOW: Record<HowMade, MessageDescriptor> = {
+  marked: msg`With your marker`,
+  doubled: msg`With its first letter doubled`,
+  consonants: msg`Without its vowels`,
+  longer: msg`Made from the words of its text`,
+  joined: msg`Without its space`,
+};
+
+type Asked = Extract<Fix, { type: 'other rules' }>['asks'];
+
+const RULES: Record<Asked, { readonly label: MessageDescriptor; readonly hint: MessageDescriptor }> = {
+  offer: {
+    label: msg`Only suggest it`,
+    hint: msg`You see it while you type and tap it to use it. Devices without suggestions expand it as before.`,
+  },
+  edge: {
+    label: msg`Only at the start of a word`,
+    hint: msg`It stops expanding in the middle of words. Devices that can’t do that expand it as before.`,
+  },
+  capitals: { label: msg`Ignore capitals`, hint: msg`It expands at the start of a sentence too.` },
+};
 
 /** What a fix does: its name and a line that explains it. `about`: the shortcut that the finding is about. */
 export function tellFix(fix: Fix, about: string, shortcutOf: ShortcutOf): { label: string; hint: string } {
   const codeOf = (id: string) => shortcutOf(id)?.code ?? '?';
   switch (fix.type) {
     case 'other code': {
-      const whose = fix.id === about ? '' : `Instead of ${codeOf(fix.id)}, `;
-      return { label: `Type ${fix.code}`, hint: capitalise(`${whose}${HOW[fix.how]}`) };
+      const { code } = fix;
+      const old = codeOf(fix.id);
+      const how = i18n._(HOW[fix.how]);
+      return { label: t`Type ${code}`, hint: fix.id === about ? how : t`${how}, instead of “${old}”` };
     }
     case 'other rules': {
-      const [label, hint] = RULES[fix.asks];
-      return { label: fix.id === about ? label : `${codeOf(fix.id)}: ${label.toLowerCase()}`, hint };
+      const { label, hint } = RULES[fix.asks];
+      const code = codeOf(fix.id);
+      const what = i18n._(label);
+      return { label: fix.id === about ? what : t`${code}: ${what}`, hint: i18n._(hint) };
     }
-    case 'correct text':
-      return {
-        label: 'Set the text right',
-        hint: `“${shortcutOf(fix.id)?.private ? MASK : shortened(fix.expansion, 80)}”`,
-      };
+    case 'correct text': {
+      const text = shortcutOf(fix.id)?.private ? MASK : shortened(fix.expansion, 80);
+      return { label: t`Fix the text`, hint: t`“${text}”` };
+    }
     case 'merge': {
-      const kept = shortcutOf(fix.keep);
+      const code = codeOf(fix.keep);
+      const text = shownExpansion(shortcutOf(fix.keep), 60);
+      const dropped = tellList(fix.drop.map((id) => quoted(codeOf(id))));
       return {
-        label: `Keep only ${codeOf(fix.keep)}`,
-        hint: `It gives “${shownExpansion(kept, 60)}”; ${fix.drop.map(codeOf).join(', ')} is deleted.`,
+        label: t`Keep only ${code}`,
+        hint: t`You get “${text}”. ${dropped} ${plural(fix.drop.length, { one: 'is', other: 'are' })} deleted.`,
       };
     }
     case 'make private':
       return {
-        label: 'Keep it on this device only',
-        hint: 'It is erased from the server and your other devices, and hidden on the screen.',
+        label: t`Keep it only on this device`,
+        hint: t`It’s deleted from the server and your other devices, and hidden on screen.`,
       };
   }
 }
 
-/** What was done, for the line that offers to take it back. */
+function quoted(code: string): string {
+  return t`“${code}”`;
+}
+
+/** What was done, for the line that offers to undo it. */
 export function tellDone(fix: Fix, shortcutOf: ShortcutOf): string {
-  const codeOf = (id: string) => shortcutOf(id)?.code ?? '?';
+  const code = shortcutOf(fix.type === 'merge' ? fix.keep : fix.id)?.code ?? '?';
   switch (fix.type) {
-    case 'other code':
-      return `${codeOf(fix.id)} is now ${fix.code}.`;
+    case 'other code': {
+      const { code: now } = fix;
+      return t`“${code}” is now “${now}”.`;
+    }
     case 'other rules':
       return {
-        offer: `${codeOf(fix.id)} is only offered now.`,
-        edge: `${codeOf(fix.id)} fires only at the start of a word now.`,
-        capitals: `${codeOf(fix.id)} fires whatever its capitals now.`,
+        offer: t`“${code}” is now only suggested.`,
+        edge: t`“${code}” now expands only at the start of a word.`,
+        capitals: t`“${code}” now ignores capitals.`,
       }[fix.asks];
     case 'correct text':
-      return `The text of ${codeOf(fix.id)} is set right.`;
+      return t`Fixed the text of “${code}”.`;
     case 'merge':
-      return `${codeOf(fix.keep)} is the only one now.`;
+      return t`Kept only “${code}”.`;
     case 'make private':
-      return `${codeOf(fix.id)} is on this device only now.`;
+      return t`“${code}” is now only on this device.`;
   }
 }
 
 /** The list's figure on each device, before and after; one line for each that changes, or one for none. */
 export function tellFigures({ before, after }: Pick<Comparison, 'before' | 'after'>): string[] {
-  const lines = Object.keys(after).flatMap((device) => {
-    const was = before[device] ? tellPerTenThousand(before[device]) : 'none';
-    const is = tellPerTenThousand(after[device]!);
-    return was === is ? [] : [`${capitalise(deviceName(device))}: ${was} → ${is} in 10,000 words`];
+  const lines = Object.keys(after).flatMap((id) => {
+    const was = before[id] ? tellPerTenThousand(before[id]) : t`none`;
+    const is = tellPerTenThousand(after[id]!);
+    const device = deviceLabel(id);
+    return was === is ? [] : [t`${device}: ${was} → ${is} in 10,000 words`];
   });
-  return lines.length > 0 ? lines : ['The list’s misfires in ordinary words stay as they are.'];
+  return lines.length > 0 ? lines : [t`Misfires in ordinary text stay the same.`];
 }
 
 /** How often a whole list misfires. Where none of its codes was met in the words that were counted, it is told how often at most. */
 export function tellPerTenThousand({ perTenThousand, upTo }: Pick<ListFigure, 'perTenThousand' | 'upTo'>): string {
-  return perTenThousand < 0.0005 ? `under ${tellNumber(Math.max(upTo, 0.0005))}` : tellNumber(perTenThousand);
+  if (perTenThousand >= 0.0005) return tellNumber(perTenThousand);
+  const most = tellNumber(Math.max(upTo, 0.0005));
+  return t`under ${most}`;
 }
 
-/** What else goes and comes with a fix, beside the finding itself. */
+/** What a change of many codes comes to. */
+export function tellEffects(gone: number, came: number): string {
+  if (gone > 0 && came > 0) {
+    const news = plural(came, { one: '# new one', other: '# new ones' });
+    return t`It fixes ${plural(gone, { one: '# finding', other: '# findings' })} and adds ${news}.`;
+  }
+  if (gone > 0) return t`It fixes ${plural(gone, { one: '# finding', other: '# findings' })}.`;
+  return came > 0
+    ? t`It adds ${plural(came, { one: '# new finding', other: '# new findings' })}.`
+    : t`It fixes no findings and adds none.`;
+}
+
+/** What else a fix changes, beside the finding itself. */
 export function tellSideEffects(gone: number, came: number): string {
-  const parts = [
-    ...(gone > 0 ? [`${counted(gone, 'other finding')} would be gone as well`] : []),
-    ...(came > 0 ? [`${counted(came, 'new one')} would come`] : []),
-  ];
-  return parts.length === 0 ? 'Nothing else is found that was not there before.' : `${capitalise(parts.join(', '))}.`;
+  if (gone > 0 && came > 0) {
+    const news = plural(came, { one: '# new one', other: '# new ones' });
+    return t`It also fixes ${plural(gone, { one: '# other finding', other: '# other findings' })} and adds ${news}.`;
+  }
+  if (gone > 0) return t`It also fixes ${plural(gone, { one: '# other finding', other: '# other findings' })}.`;
+  if (came > 0) return t`It adds ${plural(came, { one: '# new finding', other: '# new findings' })}.`;
+  return t`It changes nothing else.`;
 }

@@ -1,4 +1,5 @@
 /** Findings, fixes and figures in words: the one place where they are made. */
+export * from './claims';
 export * from './evidence';
 export * from './finding';
 export * from './fix';

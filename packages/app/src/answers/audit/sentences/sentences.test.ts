@@ -9,7 +9,7 @@ import {
   tellFigures,
   tellFinding,
   tellFix,
-  tellPace,
+  tellHowOften,
   tellSideEffects,
   tellTraceLine,
   type Named,
@@ -31,44 +31,50 @@ const misfires = (perTenThousand: number, isAssumed = false) => ({
 });
 
 test.each<[string, Parameters<typeof told>[0], string?]>([
-  ['so is a word: about 44 misfires in 10,000 words.', { type: 'word', evidence: misfires(43.5) }],
   [
-    'so is a word: about 0.12 misfires in 10,000 words, once in 4.2 to 170 weeks.',
-    { type: 'word', evidence: misfires(0.12) },
+    '“so” is an everyday word. It would expand by mistake about 44 times in 10,000 words.',
+    { type: 'word', evidence: misfires(43.5) },
   ],
+  ['“so” is a word. It would expand by mistake about every 4 months.', { type: 'word', evidence: misfires(0.12) }],
   [
-    '“no,” comes up in ordinary text: about 3.6 misfires in 10,000 words.',
+    '“no,” comes up in ordinary text. It would expand by mistake about 3.6 times in 10,000 words.',
     { type: 'word', evidence: misfires(3.6) },
     'no,',
   ],
   [
-    'thx is a common abbreviation. It would expand by mistake whenever you write it out.',
+    '“thx” is a common abbreviation. It would expand by mistake whenever you mean just that.',
     { type: 'word', evidence: misfires(0.4, true) },
     'thx',
   ],
-  ['so is a word: about 1 misfire in 10,000 words.', { type: 'word', evidence: misfires(1) }],
   [
-    'At the start of a word ;ten expands first on the computer, so ;tenp does not.',
+    '“so” is an everyday word. It would expand by mistake about once in 10,000 words.',
+    { type: 'word', evidence: misfires(1) },
+  ],
+  [
+    'At the start of a word, “;ten” expands first on the computer. “;tenp” never does.',
     { type: 'unreachable', devices: ['computer-list'], evidence: { firesAtStart: false } } as never,
     ';tenp',
   ],
   [
-    'In the middle of a sentence ;ten expands first on the phone, so ;tenp does not.',
+    'In the middle of a sentence, “;ten” expands first on the phone. “;tenp” never does.',
     { type: 'unreachable', devices: ['phone-list'], evidence: { firesAtStart: true } } as never,
     ';tenp',
   ],
-  ['The computer: so expands before you can finish ;ten.', { type: 'hides', devices: ['computer-list'] } as never],
   [
-    'It is also the start of ;ten, so it waits for one more key. At the end of a message it does not expand.',
+    'On the computer, “so” expands before you can finish “;ten”.',
+    { type: 'hides', devices: ['computer-list'] } as never,
+  ],
+  [
+    '“;ten” starts the same, so this one waits for your next key. At the very end of a message it doesn’t expand.',
     { type: 'delayed' } as never,
   ],
   [
-    'so is taken by another shortcut, which goes first on the phone, the tablet and the computer.',
+    'Another shortcut already uses “so”, so this one never expands on the phone, the tablet and the computer.',
     { type: 'same code', devices: ['phone-list', 'tablet-list', 'computer-list'] } as never,
   ],
-  ['so looks like ;ten.', { type: 'look-alike' }],
+  ['“so” looks just like “;ten”.', { type: 'look-alike' }],
   [
-    'The phone: its dashes are changed before it is complete.',
+    'Phone: its dashes get joined before you finish it.',
     {
       type: 'device trap',
       devices: ['phone-list'],
@@ -76,21 +82,21 @@ test.each<[string, Parameters<typeof told>[0], string?]>([
     },
   ],
   [
-    'Perhaps a slip in the text: “tomorrow”?',
+    'This could be a typo. Did you mean “tomorrow”?',
     {
       type: 'faulty expansion',
       evidence: { faults: [{ fault: 'likely misspelling', start: 0, end: 8, better: 'tomorrow' }] },
     },
   ],
   [
-    'What it gives looks like an account number; every device shows it.',
+    'Its text looks like an account number, and every device shows it.',
     {
       type: 'secret',
       evidence: { secrets: [{ kind: 'account', start: 0, end: 22 }] },
     },
   ],
   [
-    'Networks take # for a tag.',
+    'Social networks use “#” for tags.',
     {
       type: 'claimed',
       evidence: {
@@ -103,14 +109,17 @@ test.each<[string, Parameters<typeof told>[0], string?]>([
   ],
 ])('%s', (...[sentence, finding, code]) => expect(told(finding, code)).toBe(sentence));
 
-describe('how often something happens, at 5,000 words a week', () => {
-  const band = { low: 0.1, high: 4 };
-  test.each([
-    [0.01, 'once in 50 to 2,000 weeks'],
-    [0.6, 'between once in 33 weeks and 1.2 times a week'],
-    [44, '2.2 to 88 times a week'],
-  ])('%d in 10,000 words', (perTenThousand, pace) => expect(tellPace(perTenThousand, band)).toBe(pace));
-});
+test.each([
+  [44, 'about 44 times a week'],
+  [9.6, 'about 10 times a week'],
+  [1, 'about once a week'],
+  [1 / 2, 'about every 2 weeks'],
+  [1 / 4.3, 'about once a month'],
+  [1 / 8.7, 'about every 2 months'],
+  [1 / 52, 'about once a year'],
+  [1 / 60, 'practically never'],
+  [0, 'practically never'],
+])('%d times a week is said as one would', (timesAWeek, often) => expect(tellHowOften(timesAWeek)).toBe(often));
 
 describe('fixes in words', () => {
   const shortcuts: Record<string, Named> = {
@@ -120,42 +129,42 @@ describe('fixes in words', () => {
   };
   const shortcutOf = (id: string) => shortcuts[id];
   test.each<[Fix, string, string, string]>([
-    [{ type: 'other code', id: '1', code: ';so', how: 'marked' }, 'Type ;so', 'With your marker', 'so is now ;so.'],
+    [{ type: 'other code', id: '1', code: ';so', how: 'marked' }, 'Type ;so', 'With your marker', '“so” is now “;so”.'],
     [
       { type: 'other code', id: '2', code: ';tn', how: 'consonants' },
       'Type ;tn',
-      'Instead of ;ten, without its vowels',
-      ';ten is now ;tn.',
+      'Without its vowels, instead of “;ten”',
+      '“;ten” is now “;tn”.',
     ],
     [
       { type: 'other rules', id: '1', rules: { fires: 'offer' }, asks: 'offer' },
-      'Only offer it',
-      'It is shown while you type',
-      'so is only offered now.',
+      'Only suggest it',
+      'You see it while you type',
+      '“so” is now only suggested.',
     ],
     [
       { type: 'other rules', id: '2', rules: { edge: 'word' }, asks: 'edge' },
-      ';ten: only at the start of a word',
-      'It no longer fires',
-      ';ten fires only at the start of a word now.',
+      ';ten: Only at the start of a word',
+      'It stops expanding',
+      '“;ten” now expands only at the start of a word.',
     ],
     [
       { type: 'correct text', id: '1', expansion: 'Sent from the road.' },
-      'Set the text right',
+      'Fix the text',
       '“Sent from the road.”',
-      'The text of so is set right.',
+      'Fixed the text of “so”.',
     ],
     [
       { type: 'merge', keep: '1', drop: ['2'] },
       'Keep only so',
-      'It gives “Sent from the road”; ;ten is deleted.',
-      'so is the only one now.',
+      'You get “Sent from the road”. “;ten” is deleted.',
+      'Kept only “so”.',
     ],
     [
       { type: 'make private', id: '2' },
-      'Keep it on this device only',
-      'It is erased',
-      ';ten is on this device only now.',
+      'Keep it only on this device',
+      'It’s deleted',
+      '“;ten” is now only on this device.',
     ],
   ])('%j', (fix, label, hint, done) => {
     const told = tellFix(fix, '1', shortcutOf);
@@ -180,15 +189,15 @@ describe('fixes in words', () => {
     });
     const before = { 'phone-list': figure(43.5), 'tablet-list': figure(43.5) };
     expect(tellFigures({ before, after: { 'phone-list': figure(0), 'tablet-list': figure(43.5) } })).toEqual([
-      'The phone: 44 → under 0.005 in 10,000 words',
+      'Phone: 44 → under 0.0045 in 10,000 words',
     ]);
-    expect(tellFigures({ before, after: before })).toEqual(['The list’s misfires in ordinary words stay as they are.']);
+    expect(tellFigures({ before, after: before })).toEqual(['Misfires in ordinary text stay the same.']);
   });
 
   test('what goes and comes beside the finding itself', () => {
-    expect(tellSideEffects(0, 0)).toBe('Nothing else is found that was not there before.');
-    expect(tellSideEffects(1, 2)).toBe('1 other finding would be gone as well, 2 new ones would come.');
-    expect(tellSideEffects(0, 1)).toBe('1 new one would come.');
+    expect(tellSideEffects(0, 0)).toBe('It changes nothing else.');
+    expect(tellSideEffects(1, 2)).toBe('It also fixes 1 other finding and adds 2 new ones.');
+    expect(tellSideEffects(0, 1)).toBe('It adds 1 new finding.');
   });
 });
 
@@ -204,7 +213,7 @@ test('every rule of the engine’s trace has its words', () => {
   ];
   const told = rules.map((rule) => tellTraceLine({ rule, typed: ';ten' }, () => '?', undefined));
   expect(new Set(told).size).toBe(rules.length);
-  expect(told[0]).toBe(';ten fires at once');
+  expect(told[0]).toBe('“;ten” expands right away');
 });
 
 test('a text is shown on one line and no longer than it may be', () => {

@@ -1,39 +1,35 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, plural, t } from '@lingui/core/macro';
 import type { Misfires } from '@yellow-latch/core/clash/finding';
-import { weeksUntil, type Band } from '@yellow-latch/core/clash/vocabulary';
+import { WEEKS_A_YEAR } from '@yellow-latch/core/effort/assumptions';
+import { weeksUntil } from '@yellow-latch/core/clash/vocabulary';
 import type { ProfileId } from '@yellow-latch/core/fit';
 
-/** In 10,000 words, and once in how many weeks. */
-export function tellMisfires({ perTenThousand, band }: Pick<Misfires, 'perTenThousand' | 'band'>): string {
-  const often = `about ${tellNumber(perTenThousand)} ${perTenThousand >= 0.95 && perTenThousand < 1.05 ? 'misfire' : 'misfires'} in 10,000 words`;
-  return perTenThousand >= 1 ? often : `${often}, ${tellWeeks(perTenThousand, band)}`;
+import { tellList } from '@/wording/format';
+
+/** How often something happens by mistake: in 10,000 words, or how often at a usual pace where that is seldom. */
+export function tellMisfires({ perTenThousand }: Pick<Misfires, 'perTenThousand'>): string {
+  if (perTenThousand < 1) return tellHowOften(1 / weeksUntil(perTenThousand));
+  const times = twoDigits(perTenThousand);
+  return plural(times, { one: 'about once in 10,000 words', other: 'about # times in 10,000 words' });
 }
 
-/** How often that is at a usual pace, from and to: once in so many weeks, or so many times a week. */
-export function tellPace(perTenThousand: number, band: Band): string {
-  const from = weeksUntil(perTenThousand * band.low);
-  const to = weeksUntil(perTenThousand * band.high);
-  if (to >= 1) return tellWeeks(perTenThousand, band);
-  if (from >= 1) return `between once in ${tellNumber(Math.max(2, from))} weeks and ${tellNumber(1 / to)} times a week`;
-  return `${tellNumber(1 / from)} to ${tellNumber(1 / to)} times a week`;
+/** How often something happens that comes so many times a week, in words one would use. */
+export function tellHowOften(timesAWeek: number): string {
+  const weeks = 1 / timesAWeek;
+  if (timesAWeek >= 0.75) {
+    const times = twoDigits(timesAWeek < 10 ? Math.round(timesAWeek) : timesAWeek);
+    return plural(times, { one: 'about once a week', other: 'about # times a week' });
+  }
+  if (weeks < 3.5) return plural(Math.round(weeks), { one: 'about every week', other: 'about every # weeks' });
+  const months = Math.round((weeks * 12) / WEEKS_A_YEAR);
+  if (months < 12) return plural(months, { one: 'about once a month', other: 'about every # months' });
+  return weeks <= WEEKS_A_YEAR * 1.05 ? t`about once a year` : t`practically never`;
 }
 
-function tellWeeks(perTenThousand: number, band: Band): string {
-  const from = weeksUntil(perTenThousand * band.high);
-  const to = weeksUntil(perTenThousand * band.low);
-  return `once in ${tellNumber(Math.max(1, from))} to ${tellNumber(Math.max(2, to))} weeks`;
-}
-
-/** Two digits that count. */
-export function tellNumber(value: number): string {
-  return Number(value.toPrecision(2)).toLocaleString('en');
-}
-
-export function counted(count: number, one: string, many = `${one}s`): string {
-  return `${count.toLocaleString('en')} ${count === 1 ? one : many}`;
-}
-
-export function capitalise(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
+/** Rounded to two digits that count. */
+function twoDigits(value: number): number {
+  return Number(value.toPrecision(2));
 }
 
 /** A text on one line, cut where it gets long. */
@@ -42,25 +38,42 @@ export function shortened(text: string, longest = 60): string {
   return line.length > longest ? `${line.slice(0, longest)}…` : line;
 }
 
-const DEVICES: Record<ProfileId, string> = {
-  app: 'this app',
-  'phone-list': 'the phone',
-  'tablet-list': 'the tablet',
-  'computer-list': 'the computer',
-  'computer-again': 'the computer that expands again',
-  'keyboard-with-offers': 'the keyboard with offers',
+/** As they stand in a sentence. */
+const DEVICES: Record<ProfileId, MessageDescriptor> = {
+  app: msg`this app`,
+  'phone-list': msg`the phone`,
+  'tablet-list': msg`the tablet`,
+  'computer-list': msg`the computer`,
+  'computer-again': msg`the computer that expands inside texts`,
+  'keyboard-with-offers': msg`the keyboard with suggestions`,
 };
 
-export function deviceName(id: string): string {
-  return DEVICES[id as ProfileId] ?? id;
-}
+/** As they stand on a label. */
+const LABELS: Record<ProfileId, MessageDescriptor> = {
+  app: msg`This app`,
+  'phone-list': msg`Phone`,
+  'tablet-list': msg`Tablet`,
+  'computer-list': msg`Computer`,
+  'computer-again': msg`Computer that expands inside texts`,
+  'keyboard-with-offers': msg`Keyboard with suggestions`,
+};
 
+/** Devices in a sentence: the phone, the tablet and the computer. */
 export function deviceNames(ids: readonly string[]): string {
-  const names = ids.map(deviceName);
-  return names.length < 3 ? names.join(' and ') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+  return tellList(ids.map((id) => worded(DEVICES, id)));
 }
 
 /** The name of a device alone, as on a label. */
 export function deviceLabel(id: string): string {
-  return capitalise(deviceName(id).replace(/^the /, ''));
+  return worded(LABELS, id);
+}
+
+/** Devices at the head of a line: Phone and Tablet. */
+export function deviceLabels(ids: readonly string[]): string {
+  return tellList(ids.map(deviceLabel));
+}
+
+function worded(words: Record<ProfileId, MessageDescriptor>, id: string): string {
+  const word = words[id as ProfileId] as MessageDescriptor | undefined;
+  return word ? i18n._(word) : id;
 }

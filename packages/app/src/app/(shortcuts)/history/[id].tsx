@@ -3,7 +3,7 @@ import { Suspense } from 'react';
 
 import { fetched } from '@/frame/fetched';
 
-const HistoryPage = fetched('History', async () => ({ default: (await import('@/bundles/devices')).HistoryPage }));
+const HistoryPage = fetched(async () => ({ default: (await import('@/bundles/devices')).HistoryPage }));
 
 export default function ShortcutHistory() {
   const { id } = useLocalSearchParams<{ id: string }>();

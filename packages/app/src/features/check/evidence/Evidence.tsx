@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Finding } from '@yellow-latch/core/clash/finding';
 
 import type { Codes } from '@/parts/findings/useCodes';
@@ -24,9 +25,9 @@ export function Evidence({ finding, codes }: { finding: Finding; codes: Codes })
     case 'look-alike':
       return <CodesApart ids={shortcuts} codes={codes} />;
     case 'hides':
-      return <Pair ids={shortcuts} codes={codes} notes={['expands first', 'does not expand']} />;
+      return <Pair ids={shortcuts} codes={codes} notes={[t`expands first`, t`does not expand`]} />;
     case 'delayed':
-      return <Pair ids={shortcuts} codes={codes} notes={['waits', 'may follow']} />;
+      return <Pair ids={shortcuts} codes={codes} notes={[t`waits`, t`may follow`]} />;
     case 'near miss':
       return <Pair ids={shortcuts} codes={codes} slips={finding.evidence.slips} />;
     case 'unreachable':
@@ -39,7 +40,7 @@ export function Evidence({ finding, codes }: { finding: Finding; codes: Codes })
             isPrivate={shortcuts.some((id) => codes.shortcutOf(id)?.private)}
             codes={codes}
           />
-          <Pair ids={shortcuts} codes={codes} notes={['does not expand', 'expands first']} />
+          <Pair ids={shortcuts} codes={codes} notes={[t`does not expand`, t`expands first`]} />
         </>
       );
     case 'loop':

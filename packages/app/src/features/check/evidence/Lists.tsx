@@ -1,14 +1,17 @@
+import { i18n } from '@lingui/core';
+import { t } from '@lingui/core/macro';
 import type { Finding } from '@yellow-latch/core/clash/finding';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { capitalise, deviceName, SECRETS, shortened, TRAPS } from '@/answers/audit/sentences';
+import { SECRETS, shortened, tellClaim, tellTrap } from '@/answers/audit/sentences';
 import { shownExpansion } from '@/answers/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 
 import type { Codes } from '@/parts/findings/useCodes';
+import { tellList } from '@/wording/format';
 
 type EvidenceOf<Type extends Finding['type']> = Extract<Finding, { type: Type }>['evidence'];
 
@@ -17,11 +20,13 @@ export function Claims({ claims }: EvidenceOf<'claimed'>) {
   const palette = usePalette();
   return (
     <View style={styles.block}>
-      {claims.map(({ beginning, by, meaning }) => (
-        <View key={`${beginning} ${by} ${meaning}`} style={[styles.line, { borderColor: palette.line }]}>
-          <Text style={styles.sign}>{beginning}</Text>
+      {claims.map((claim) => (
+        <View
+          key={`${claim.beginning} ${claim.by} ${claim.meaning}`}
+          style={[styles.line, { borderColor: palette.line }]}
+        >
           <Text variant="bodyMedium" style={styles.words}>
-            {capitalise(by)} take it for {meaning}.
+            {tellClaim(claim)}
           </Text>
         </View>
       ))}
@@ -36,13 +41,11 @@ export function Traps({ traps, code }: EvidenceOf<'device trap'> & { code: strin
     <View style={styles.block}>
       {traps.map(({ trap, device, result }) => (
         <View key={`${device} ${trap}`} style={[styles.trap, { borderColor: palette.line }]}>
-          <Text variant="bodyMedium">
-            {capitalise(deviceName(device))}: {TRAPS[trap]}.
-          </Text>
+          <Text variant="bodyMedium">{tellTrap(trap, [device])}</Text>
           <View style={styles.becomes}>
             <CodePlate code={code} />
             <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-              {result === code ? 'stays as it is' : 'becomes'}
+              {result === code ? t`stays as it is` : t`becomes`}
             </Text>
             {result !== code && <Text style={styles.sign}>{shortened(result, 40)}</Text>}
           </View>
@@ -62,8 +65,8 @@ export function Chain({ ids, codes }: { ids: readonly string[]; codes: Codes }) 
           <CodePlate code={codes.codeOf(id)} />
           <Text variant="bodyMedium" style={styles.words}>
             {index === ids.length
-              ? 'and so on without end'
-              : `gives “${shownExpansion(codes.shortcutOf(id), 80)}”, which ends in`}
+              ? t`and so on, forever`
+              : t`becomes “${{ text: shownExpansion(codes.shortcutOf(id), 80) }}”, which ends in`}
           </Text>
         </View>
       ))}
@@ -88,8 +91,7 @@ export function Secrets({ secrets, expansion }: EvidenceOf<'secret'> & { expansi
         {shortened(masked, 200)}
       </Text>
       <Text variant="bodyMedium">
-        It looks like {[...new Set(secrets.map(({ kind }) => SECRETS[kind]))].join(' and ')}. Whoever can open the list
-        on any device can read it, and an offer shows it on the screen to whoever looks on.
+        {t`It looks like ${{ kinds: tellList([...new Set(secrets.map(({ kind }) => i18n._(SECRETS[kind])))]) }}. Anyone who opens your list on any device can read it.`}
       </Text>
     </View>
   );

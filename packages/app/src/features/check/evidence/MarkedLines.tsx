@@ -1,8 +1,9 @@
+import { plural, t } from '@lingui/core/macro';
 import type { Fault, PlaceExample } from '@yellow-latch/core/clash/finding';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { FAULTS } from '@/answers/audit/sentences';
+import { contextName, tellFault } from '@/answers/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { MarkedText } from '@/look/MarkedText';
 import type { Spot } from '@/look/spots';
@@ -39,7 +40,7 @@ export function MarkedLines(props: MarkedLinesProps) {
       ))}
       {left > 0 && (
         <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-          and {left.toLocaleString('en')} places more
+          {plural(left, { one: 'and # more place', other: 'and # more places' })}
         </Text>
       )}
     </View>
@@ -57,12 +58,12 @@ interface Line {
 function placeLines({ examples, codes }: { examples: readonly PlaceExample[]; codes?: Codes }): Line[] {
   return examples.map(({ text, start, end, of }) => {
     const key = `${of} ${start} ${text}`;
-    if (!codes) return { key, label: of.replace(/ \(.*\)$/u, ''), text, spot: { start, end } };
+    if (!codes) return { key, label: contextName(of), text, spot: { start, end } };
     const isPrivate = codes.shortcutOf(of)?.private ?? false;
     return {
       key,
       code: codes.codeOf(of),
-      label: 'gives',
+      label: t`You get`,
       text: isPrivate ? MASK : text,
       spot: isPrivate ? null : { start, end },
     };
@@ -74,10 +75,7 @@ function faultLines({ faults, text }: { faults: readonly Fault[]; text: string |
     .filter(({ fault }) => fault !== 'same expansion')
     .map(({ fault, start, end, better }) => ({
       key: `${fault} ${start}`,
-      label:
-        text === null || better === undefined || better.trim() === ''
-          ? FAULTS[fault]
-          : `${FAULTS[fault]}: “${better}”?`,
+      label: tellFault({ fault, better: text === null ? undefined : better }),
       text: text ?? MASK,
       spot: text === null ? null : { start, end },
     }));

@@ -1,3 +1,5 @@
+import { i18n } from '@lingui/core';
+import { plural, t } from '@lingui/core/macro';
 import type { Slip } from '@yellow-latch/core/clash/finding';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -32,13 +34,13 @@ export function Pair({ ids, codes, notes, slips }: PairProps) {
       <View style={styles.pair}>
         {shown.map((id, index) => {
           const slip = slips?.find((one) => one.id === id)?.slip;
-          const note = slip ? SLIPS[slip] : notes?.[index === 0 ? 0 : 1];
+          const note = slip ? i18n._(SLIPS[slip]) : notes?.[index === 0 ? 0 : 1];
           return <Card key={id} id={id} codes={codes} note={note} />;
         })}
       </View>
       {ids.length > MOST_SHOWN && (
         <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-          and {ids.length - MOST_SHOWN} more
+          {plural(ids.length - MOST_SHOWN, { other: 'and # more' })}
         </Text>
       )}
     </View>
@@ -50,7 +52,7 @@ export function SameCode({ ids, winner, codes }: { ids: readonly string[]; winne
   return (
     <View style={styles.pair}>
       {ids.slice(0, MOST_SHOWN).map((id) => (
-        <Card key={id} id={id} codes={codes} note={id === winner ? 'goes first' : 'does not fire'} />
+        <Card key={id} id={id} codes={codes} note={id === winner ? t`expands` : t`never expands`} />
       ))}
     </View>
   );
@@ -70,7 +72,7 @@ export function CodesApart({ ids, codes }: { ids: readonly string[]; codes: Code
 function spell(code: string): string {
   return Array.from(
     code,
-    (sign) => `${sign} U+${sign.codePointAt(0)!.toString(16).toUpperCase().padStart(4, '0')}`,
+    (character) => `${character} U+${character.codePointAt(0)!.toString(16).toUpperCase().padStart(4, '0')}`,
   ).join('\n');
 }
 
@@ -85,11 +87,11 @@ function Card({ id, codes, note, spelled }: { id: string; codes: Codes; note?: s
       {note && <Text variant="labelLarge">{note}</Text>}
       {spelled && <Text style={styles.spelled}>{spelled}</Text>}
       <Text variant="bodyMedium" style={styles.expansion}>
-        {shortcut ? shownExpansion(shortcut) : 'Brought along by the device'}
+        {shortcut ? shownExpansion(shortcut) : t`Built into the device`}
       </Text>
       {set && (
         <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-          in {set.name}
+          {t`Set: ${{ name: set.name }}`}
         </Text>
       )}
     </View>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Reach } from '@yellow-latch/core/clash/finding';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -24,8 +25,8 @@ export function Trace({ reach: { typed, result, trace }, devices, isPrivate, cod
   const happened = new Map(trace.map((line) => [line.at, line]));
   return (
     <View style={styles.block}>
-      <Text variant="bodyMedium">Typed on {deviceNames(devices)}:</Text>
-      <View style={styles.keys} role="img" aria-label={`Typed: ${typed}`}>
+      <Text variant="bodyMedium">{t`Typed on ${{ devices: deviceNames(devices) }}:`}</Text>
+      <View style={styles.keys} role="img" aria-label={t`Typed: ${typed}`}>
         {keys.map((key, at) => {
           const isSpot = happened.get(at)?.rule.startsWith('fired') ?? false;
           return (
@@ -45,14 +46,13 @@ export function Trace({ reach: { typed, result, trace }, devices, isPrivate, cod
       </View>
       {trace.map((line) => (
         <Text key={`${line.at} ${line.rule}`} variant="bodyMedium">
-          At key {Math.min(line.at + 1, keys.length)}
-          {line.at >= keys.length ? ' and what ends it' : ''}: {tellTraceLine(line, codes.codeOf, line.id)}.
+          {line.at >= keys.length
+            ? t`At the end: ${{ what: tellTraceLine(line, codes.codeOf, line.id) }}.`
+            : t`Key ${{ number: line.at + 1 }}: ${{ what: tellTraceLine(line, codes.codeOf, line.id) }}.`}
         </Text>
       ))}
       <View style={[styles.result, { borderColor: palette.line, backgroundColor: palette.surface }]}>
-        <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-          What stands there then
-        </Text>
+        <Text variant="bodySmall" style={{ color: palette.inkSoft }}>{t`You get`}</Text>
         <Text style={styles.text}>{isPrivate ? MASK : shortened(result, 200)}</Text>
       </View>
     </View>

@@ -1,10 +1,12 @@
+import { plural, t } from '@lingui/core/macro';
+import { tellCount, tellNumber } from '@/wording/format';
 import type { Misfires } from '@yellow-latch/core/clash/finding';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import Svg, { Rect } from 'react-native-svg';
 
-import { deviceLabel, tellNumber, tellPace } from '@/answers/audit/sentences';
+import { deviceLabel } from '@/answers/audit/sentences';
 import { MarkedText } from '@/look/MarkedText';
 import { usePalette } from '@/look/useLook';
 
@@ -17,7 +19,6 @@ export function WordShares({
   examples,
   perTenThousand,
   byDevice,
-  band,
   count,
   code,
 }: Misfires & { count: number; code: string }) {
@@ -54,27 +55,34 @@ export function WordShares({
       {count > shown.length && (
         <View style={styles.rest}>
           <Text variant="bodyMedium" style={[styles.word, { color: palette.inkSoft }]}>
-            and {(count - shown.length).toLocaleString('en')} words more with {tellNumber(Math.max(0, rest))} together
+            {tellRest(count - shown.length, rest)}
           </Text>
           {examples.length > shown.length && (
-            <Button mode="text" onPress={() => setWhole(true)} contentStyle={styles.tall}>
-              Show {examples.length}
-            </Button>
+            <Button
+              mode="text"
+              onPress={() => setWhole(true)}
+              contentStyle={styles.tall}
+            >{t`Show ${{ count: tellCount(examples.length) }}`}</Button>
           )}
         </View>
       )}
-      <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-        In 10,000 words, as many people write them. {tellDevices(byDevice)} What one person writes differs: at 5,000
-        words a week, {tellPace(perTenThousand, band)}.
-      </Text>
+      <Text
+        variant="bodySmall"
+        style={{ color: palette.inkSoft }}
+      >{t`Times in 10,000 words, as many people write. ${{ devices: tellDevices(byDevice) }}`}</Text>
     </View>
   );
 }
 
+function tellRest(words: number, misfires: number): string {
+  const sum = tellNumber(Math.max(0, misfires));
+  return plural(words, { one: `and # more word (${sum})`, other: `and # more words (${sum} together)` });
+}
+
 function tellDevices(byDevice: Misfires['byDevice']): string {
-  return `${Object.entries(byDevice)
-    .map(([device, figure]) => `${deviceLabel(device)} ${tellNumber(figure)}`)
-    .join(', ')}.`;
+  return Object.entries(byDevice)
+    .map(([device, figure]) => `${deviceLabel(device)}: ${tellNumber(figure)}`)
+    .join(' · ');
 }
 
 const styles = StyleSheet.create({

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Expandable } from '@yellow-latch/core/expansion';
 import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
 import { useState } from 'react';
@@ -7,7 +8,7 @@ import { Button, Text } from 'react-native-paper';
 import { deviceLabel } from '@/answers/audit/sentences';
 import { contextNow, loadedExpansion } from '@/answers/expansion/context';
 import { nameOfBlank, tellExpansionError, tellLosses, tellRefusal } from '@/answers/expansion/words';
-import { copyFormatted, NOT_COPIED } from '@/frame/clipboard';
+import { copyFormatted, tellNotCopied } from '@/frame/clipboard';
 import { useNotice } from '@/frame/Notices';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { STRONG } from '@/look/fonts';
@@ -37,17 +38,15 @@ export default function Preview({ shortcut }: { shortcut: Expandable }) {
   const copy = () => {
     if (here.type !== 'expanded' || here.html === null) return;
     void copyFormatted({ html: here.html, plain: here.plain }).then((isCopied) =>
-      notify({ text: isCopied ? 'Copied, formatted and plain.' : NOT_COPIED }),
+      notify({ text: isCopied ? t`Copied with formatting.` : tellNotCopied() }),
     );
   };
   return (
     <View style={[styles.preview, { borderColor: palette.line }]}>
       <View style={styles.head}>
-        <Text variant="labelLarge" style={styles.title}>
-          It gives now
-        </Text>
+        <Text variant="labelLarge" style={styles.title}>{t`You get now`}</Text>
         <ChoiceChip
-          label="Shown on"
+          label={t`Device`}
           value={device}
           choices={[...new Set(['app', ...devices])].map((value) => ({ value, label: deviceLabel(value) }))}
           onChange={setDevice}
@@ -63,9 +62,13 @@ export default function Preview({ shortcut }: { shortcut: Expandable }) {
           {here.html === null ? <Text variant="bodyMedium">{here.plain}</Text> : <Formatted html={here.html} />}
           {here.html !== null && (
             <View style={styles.actions}>
-              <Button mode="outlined" icon="copy" onPress={copy} style={styles.button} contentStyle={styles.tall}>
-                Copy formatted
-              </Button>
+              <Button
+                mode="outlined"
+                icon="copy"
+                onPress={copy}
+                style={styles.button}
+                contentStyle={styles.tall}
+              >{t`Copy with formatting`}</Button>
             </View>
           )}
         </>

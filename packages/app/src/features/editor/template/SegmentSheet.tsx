@@ -1,3 +1,5 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
 import {
   BLANK_KINDS,
   CASINGS,
@@ -19,8 +21,9 @@ import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 
 import { Choice } from '@/look/Choice';
+import { tellWeekday } from '@/wording/format';
 import type { ChipSegment } from './chipNode';
-import { exampleOf, kindOf, MOVES, nameFor, PATTERNS } from './labels';
+import { exampleOf, kindOf, moves, nameFor, PATTERNS } from './labels';
 
 interface SegmentSheetProps {
   segment: ChipSegment;
@@ -40,12 +43,11 @@ export function SegmentSheet(props: SegmentSheetProps) {
   const [draft, setDraft] = useState(segment);
   const isWhole = draft.type !== 'shortcut' || draft.id !== '';
   const isChoice = draft.type === 'blank' && draft.kind === 'choice';
-  const problem =
-    isChoice && draft.options.length === 0 ? 'Give it something to choose from, with commas between.' : null;
+  const problem = isChoice && draft.options.length === 0 ? t`Type the choices, with commas between them.` : null;
   const done = () => {
     if (problem !== null || !isWhole) return;
     if (draft.type !== 'blank') return onDone(draft);
-    const label = draft.label.trim() || 'Blank';
+    const label = draft.label.trim() || t`Blank`;
     // One label is one blank: it is asked for once.
     const same = props.blanks.find((one) => one.label === label);
     const others = new Set(props.blanks.filter((one) => one.label !== label).map(({ name }) => name));
@@ -59,52 +61,46 @@ export function SegmentSheet(props: SegmentSheetProps) {
         {draft.type === 'shortcut' && (
           <ShortcutChoice id={draft.id} shortcuts={props.shortcuts} onChoose={(id) => setDraft({ ...draft, id })} />
         )}
-        {draft.type === 'caret' && <Text variant="bodyMedium">Typing goes on here after it has fired.</Text>}
+        {draft.type === 'caret' && <Text variant="bodyMedium">{t`Your cursor goes here after the text appears.`}</Text>}
         {draft.type === 'clipboard' && (
-          <Text variant="bodyMedium">
-            What is on the clipboard when it fires; asked for if the browser keeps it to itself.
-          </Text>
+          <Text variant="bodyMedium">{t`Inserts what you copied last. If the browser doesn’t allow that, you’re asked for it.`}</Text>
         )}
         {draft.type === 'selection' && (
-          <Text variant="bodyMedium">The text that it is put around; asked for when it fires.</Text>
+          <Text variant="bodyMedium">{t`Goes around the text you select. You’re asked for it.`}</Text>
         )}
         {draft.type !== 'caret' && draft.type !== 'date' && (
           <Choice
-            label="Letters"
+            label={t`Capitals`}
             value={draft.casing}
             choices={[
-              { value: null, label: 'as they are' },
-              ...CASINGS.map((value) => ({ value, label: CASING_NAMES[value] })),
+              { value: null, label: t`unchanged` },
+              ...CASINGS.map((value) => ({ value, label: i18n._(CASING_NAMES[value]) })),
             ]}
             onChange={(casing) => setDraft({ ...draft, casing })}
           />
         )}
       </ScrollView>
       <View style={styles.foot}>
-        {!isNew && (
-          <Button icon="trash" mode="text" onPress={onRemove} contentStyle={styles.tall}>
-            Take it out
-          </Button>
-        )}
+        {!isNew && <Button icon="trash" mode="text" onPress={onRemove} contentStyle={styles.tall}>{t`Remove`}</Button>}
         <View style={styles.push} />
-        {isWhole && <LatchButton label={isNew ? 'Put it in' : 'Done'} icon="check" onPress={done} />}
+        {isWhole && <LatchButton label={isNew ? t`Insert` : t`Done`} icon="check" onPress={done} />}
       </View>
     </Sheet>
   );
 }
 
-const CASING_NAMES: Readonly<Record<Casing, string>> = {
-  upper: 'ALL LARGE',
-  lower: 'all small',
-  title: 'First Ones Large',
+const CASING_NAMES: Readonly<Record<Casing, MessageDescriptor>> = {
+  upper: msg`ALL CAPITALS`,
+  lower: msg`all lower case`,
+  title: msg`Every Word Capitalized`,
 };
-const KIND_NAMES = {
-  text: 'a line',
-  lines: 'several lines',
-  choice: 'one of several',
-  number: 'a number',
-  date: 'a day',
-} as const;
+const KIND_NAMES: Readonly<Record<(typeof BLANK_KINDS)[number], MessageDescriptor>> = {
+  text: msg`one line`,
+  lines: msg`several lines`,
+  choice: msg`one of several`,
+  number: msg`a number`,
+  date: msg`a date`,
+};
 
 interface BlankFieldsProps {
   draft: BlankSegment;
@@ -118,23 +114,23 @@ function BlankFields({ draft, onChange, onSubmit, problem }: BlankFieldsProps) {
   return (
     <>
       <Field
-        label="Called"
+        label={t`Name`}
         startsHere
         value={draft.label}
         onChangeText={(label) => onChange({ ...draft, label })}
         onBlur={() => {}}
         onSubmit={onSubmit}
-        placeholder="Name, time, key of the hall"
+        placeholder={t`First name, time, room`}
       />
       <Choice
-        label="Asks for"
+        label={t`Asks for`}
         value={draft.kind}
-        choices={BLANK_KINDS.map((value) => ({ value, label: KIND_NAMES[value] }))}
+        choices={BLANK_KINDS.map((value) => ({ value, label: i18n._(KIND_NAMES[value]) }))}
         onChange={(kind) => onChange({ ...draft, kind, pattern: kind === 'date' ? draft.pattern || PATTERNS[0] : '' })}
       />
       {draft.kind === 'choice' && (
         <Field
-          label="To choose from, with commas between"
+          label={t`Choices, with commas between them`}
           value={options}
           onChangeText={(text) => {
             setOptions(text);
@@ -156,7 +152,7 @@ function BlankFields({ draft, onChange, onSubmit, problem }: BlankFieldsProps) {
       )}
       {draft.kind !== 'choice' && draft.kind !== 'date' && (
         <Field
-          label="Filled in already with"
+          label={t`Filled in with`}
           value={draft.default}
           onChangeText={(text) => onChange({ ...draft, default: text })}
           onBlur={() => {}}
@@ -173,7 +169,7 @@ function PatternChoice({ pattern, onChange }: { pattern: string; onChange: (patt
     : [...PATTERNS, pattern];
   return (
     <Choice
-      label="Looks like"
+      label={t`Format`}
       value={pattern}
       choices={known.map((value) => ({ value, label: exampleOf({ pattern: value, plus: '', next: null }) }))}
       onChange={onChange}
@@ -182,28 +178,27 @@ function PatternChoice({ pattern, onChange }: { pattern: string; onChange: (patt
 }
 
 function DateFields({ draft, onChange }: { draft: DateSegment; onChange: (draft: DateSegment) => void }) {
-  const moves: readonly (readonly [string, string])[] = MOVES.some(([plus]) => plus === draft.plus)
-    ? MOVES
-    : [...MOVES, [draft.plus, draft.plus]];
+  const known = moves();
+  const all = known.some(([plus]) => plus === draft.plus) ? known : [...known, [draft.plus, draft.plus] as const];
   return (
     <>
       <PatternChoice pattern={draft.pattern} onChange={(pattern) => onChange({ ...draft, pattern })} />
       <Choice
-        label="When"
+        label={t`When`}
         value={draft.plus}
-        choices={moves.map(([value, label]) => ({ value, label }))}
+        choices={all.map(([value, label]) => ({ value, label }))}
         onChange={(plus) => onChange({ ...draft, plus })}
       />
       <Choice
-        label="Then the next"
+        label={t`Then the next`}
         value={draft.next}
         choices={[
-          { value: null, label: 'that day itself' },
-          ...WEEKDAYS.map((value) => ({ value, label: value.charAt(0).toUpperCase() + value.slice(1) })),
+          { value: null, label: t`that same day` },
+          ...WEEKDAYS.map((value, day) => ({ value, label: tellWeekday(day) })),
         ]}
         onChange={(next) => onChange({ ...draft, next })}
       />
-      <Text variant="bodyMedium">Now it would be {exampleOf(draft)}.</Text>
+      <Text variant="bodyMedium">{t`Today you get: ${{ example: exampleOf(draft) }}`}</Text>
     </>
   );
 }
@@ -226,8 +221,8 @@ function ShortcutChoice({
   );
   return (
     <>
-      <Field label="Find a shortcut" value={query} onChangeText={setQuery} onBlur={() => {}} onSubmit={() => {}} />
-      <View role="radiogroup" aria-label="Shortcut inside">
+      <Field label={t`Find a shortcut`} value={query} onChangeText={setQuery} onBlur={() => {}} onSubmit={() => {}} />
+      <View role="radiogroup" aria-label={t`Shortcut`}>
         {found.slice(0, MOST_SHOWN).map((one) => (
           <Tick key={one.id} role="radio" isOn={one.id === id} onPress={() => onChoose(one.id)} label={one.code}>
             <Text variant="bodyLarge">{one.code}</Text>

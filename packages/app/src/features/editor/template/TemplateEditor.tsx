@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { BlankSegment } from '@yellow-latch/core/expansion/segment';
 import { useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet } from 'react-native';
@@ -103,7 +104,7 @@ export default function TemplateEditor({
     return (
       <>
         <Field
-          label="You get"
+          label={t`You get`}
           multiline
           value={value}
           onChangeText={(text) => onChange(text, isTemplate)}
@@ -120,7 +121,7 @@ export default function TemplateEditor({
       <TemplateField
         key={generation}
         ref={field}
-        label="You get"
+        label={t`You get`}
         segments={parsed.segments}
         labelOf={(segment) => labelOf(segment, codeOf)}
         error={error}
@@ -140,11 +141,9 @@ export default function TemplateEditor({
           style={styles.row}
           contentContainerStyle={styles.chips}
           role="group"
-          aria-label="In the text"
+          aria-label={t`In the text`}
         >
-          <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-            In it:
-          </Text>
+          <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>{t`In the text:`}</Text>
           {chips.map((chip) => (
             <Pressable
               key={chip.key}

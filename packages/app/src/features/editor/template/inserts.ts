@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Segment } from '@yellow-latch/core/expansion';
 
 import type { ChipSegment } from './chipNode';
@@ -5,14 +6,16 @@ import type { ChipSegment } from './chipNode';
 /** What can be put into a text, by the name of its button. */
 export type Insert = 'blank' | 'date' | 'caret' | 'clipboard' | 'selection' | 'shortcut';
 
-export const INSERTS: readonly (readonly [Insert, string])[] = [
-  ['blank', 'Blank'],
-  ['date', 'Date'],
-  ['caret', 'Caret'],
-  ['shortcut', 'Shortcut'],
-  ['clipboard', 'Clipboard'],
-  ['selection', 'Wrapped text'],
-];
+export function inserts(): readonly (readonly [Insert, string])[] {
+  return [
+    ['blank', t`Blank`],
+    ['date', t`Date`],
+    ['caret', t`Cursor`],
+    ['shortcut', t`Shortcut`],
+    ['clipboard', t`Clipboard`],
+    ['selection', t`Selected text`],
+  ];
+}
 
 /** What an insert begins as. */
 export function newSegment(insert: Insert): ChipSegment {

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { DateSegment } from '@yellow-latch/core/expansion/segment';
 
 import { loadedExpansion } from '@/answers/expansion/context';
@@ -27,13 +28,13 @@ export function labelOf(segment: ChipSegment, codeOf: (id: string) => string | u
     case 'date':
       return exampleOf(segment);
     case 'clipboard':
-      return 'clipboard';
+      return t`clipboard`;
     case 'selection':
-      return 'text to wrap';
+      return t`selected text`;
     case 'shortcut':
-      return codeOf(segment.id) ?? 'gone';
+      return codeOf(segment.id) ?? t`deleted`;
     case 'caret':
-      return 'caret';
+      return t`cursor`;
   }
 }
 
@@ -41,16 +42,17 @@ export function labelOf(segment: ChipSegment, codeOf: (id: string) => string | u
 export function kindOf(segment: ChipSegment): string {
   switch (segment.type) {
     case 'blank':
-      return 'Blank';
+      return t`Blank`;
     case 'date':
-      return 'Date';
+      return t`Date`;
     case 'clipboard':
+      return t`Clipboard`;
     case 'selection':
-      return 'What is at hand';
+      return t`Selected text`;
     case 'shortcut':
-      return 'Shortcut inside';
+      return t`Shortcut`;
     case 'caret':
-      return 'Caret';
+      return t`Cursor`;
   }
 }
 
@@ -70,17 +72,19 @@ export const PATTERNS = [
 ] as const;
 
 /** How far on a date may be moved, in words. */
-export const MOVES = [
-  ['', 'today'],
-  ['P1D', 'tomorrow'],
-  ['P7D', 'in a week'],
-  ['P14D', 'in two weeks'],
-  ['P1M', 'in a month'],
-  ['P3M', 'in three months'],
-  ['P6M', 'in six months'],
-  ['P1Y', 'in a year'],
-  ['-P1D', 'yesterday'],
-] as const;
+export function moves(): readonly (readonly [duration: string, label: string])[] {
+  return [
+    ['', t`today`],
+    ['P1D', t`tomorrow`],
+    ['P7D', t`in a week`],
+    ['P14D', t`in two weeks`],
+    ['P1M', t`in a month`],
+    ['P3M', t`in three months`],
+    ['P6M', t`in six months`],
+    ['P1Y', t`in a year`],
+    ['-P1D', t`yesterday`],
+  ];
+}
 
 /** An identifier for a blank from its label: letters and digits, another where it is taken by another blank. */
 export function nameFor(label: string, taken: ReadonlySet<string>): string {

@@ -5,7 +5,7 @@ import { loadExpansion } from '@/answers/expansion/context';
 import { tellExpansionError, tellLosses, tellTemplateProblem } from '@/answers/expansion/words';
 
 import { ChipNode } from './chipNode';
-import { asksFirst, INSERTS, newSegment, withSegment } from './inserts';
+import { asksFirst, inserts, newSegment, withSegment } from './inserts';
 import { exampleOf, kindOf, labelOf, nameFor, PATTERNS } from './labels';
 import { $readSegments, $showSegments } from './templateText';
 
@@ -48,12 +48,12 @@ test('what is put into a plain text stands at its place', () => {
     { type: 'text', text: ', so' },
   ]);
   expect(withSegment('', newSegment('clipboard'), 0)).toEqual([{ type: 'clipboard', casing: null }]);
-  expect(INSERTS.filter(([insert]) => asksFirst(insert)).map(([insert]) => insert)).toEqual([
-    'blank',
-    'date',
-    'shortcut',
-  ]);
-  for (const [insert] of INSERTS) expect(kindOf(newSegment(insert))).not.toBe('');
+  expect(
+    inserts()
+      .filter(([insert]) => asksFirst(insert))
+      .map(([insert]) => insert),
+  ).toEqual(['blank', 'date', 'shortcut']);
+  for (const [insert] of inserts()) expect(kindOf(newSegment(insert))).not.toBe('');
 });
 
 test('blanks are named by what they are called, each differently', () => {
@@ -74,11 +74,11 @@ test('patterns are chosen by their examples', () => {
 
 describe('in words', () => {
   test.each([
-    ['a } b', 'character 3'],
-    ['{:today pattern=|nn|}', 'nn stands for nothing in a date'],
-    ['{:today plus=|soon|}', 'soon is no length of time'],
-    ['{$a :choice}', 'The choice a has nothing to choose from'],
-    ['{:nothing}', 'Nothing here is called nothing'],
+    ['a } b', 'position 3'],
+    ['{:today pattern=|nn|}', '“nn” means nothing in a date'],
+    ['{:today plus=|soon|}', '“soon” isn’t a length of time'],
+    ['{$a :choice}', 'The blank “a” has nothing to choose from'],
+    ['{:nothing}', '“nothing” at position 2 isn’t known here'],
   ])('%s says what to do', (source, words) => {
     const parsed = parseTemplate(source);
     expect(parsed.type === 'problems' && tellTemplateProblem(parsed.problems[0]!)).toContain(words);
@@ -86,14 +86,14 @@ describe('in words', () => {
 
   test('errors name the path, losses what is lost', () => {
     expect(tellExpansionError({ type: 'circle', path: [';a', ';b', ';a'] })).toBe(
-      'It leads back to itself: ;a, then ;b, then ;a.',
+      'It would go on forever: ;a → ;b → ;a',
     );
     expect(tellExpansionError({ type: 'missing', path: [';a', ';b'], id: 'x' })).toBe(
-      'A shortcut inside it is gone (in ;a, then ;b).',
+      'In “;b”: A shortcut inside it was deleted.',
     );
     expect(tellLosses(['formatting', 'lines', 'blanks'])).toBe(
-      'Lost there: its formatting, its lines and its blanks, which become gaps.',
+      'It loses its formatting, its line breaks and its blanks (they become gaps) there.',
     );
-    expect(tellLosses([])).toBe('Nothing of it is lost there.');
+    expect(tellLosses([])).toBe('It works there as it is.');
   });
 });

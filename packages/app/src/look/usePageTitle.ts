@@ -1,0 +1,25 @@
+import { t } from '@lingui/core/macro';
+import { useEffect } from 'react';
+
+/** The titles of what is open, the last opened last: a list, and what of it is open beside or over it. */
+const open: { title: string }[] = [];
+
+/** Names the page in the browser’s tab, its history and to a screen reader (WCAG 2.2, 2.4.2) while it is open. */
+export function usePageTitle(title: string): void {
+  useEffect(() => {
+    const page = { title };
+    open.push(page);
+    show();
+    return () => {
+      open.splice(open.indexOf(page), 1);
+      show();
+    };
+  }, [title]);
+}
+
+function show(): void {
+  const page = open.at(-1)?.title;
+  document.title = page === undefined || page === APP ? APP : t`${page} · Yellow Latch`;
+}
+
+const APP = 'Yellow Latch';

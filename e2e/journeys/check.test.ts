@@ -237,7 +237,7 @@ journey(
       window.Worker = class extends Real { constructor(...args) { super(...args); window.workers.push(this); } };`,
     });
     await (await OtherDevice.join(stand.address)).choose({ languages: ['en', 'tlh'], devices: ['phone-list'] });
-    await app.seeText('Not checked, because it didn’t load: tlh.');
+    await app.seeText('Not checked because it didn’t load: tlh.');
     await app.expectAccessible();
     await app.reload();
     await app.seeText('Checked at');

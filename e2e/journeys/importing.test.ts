@@ -184,7 +184,7 @@ journey('what cannot be brought in says why, and the list is as it was', 'demo',
   };
   const big = file('big.csv', '');
   truncateSync(big, 50 * 1024 * 1024);
-  await refuses(big, 'This file has 50 MB. The limit is 32 MB');
+  await refuses(big, 'This file is 50 MB. The limit is 32 MB');
   await refuses(
     file('rows.csv', Array.from({ length: 100_000 }, (_, index) => `;r${index},x`).join('\n')),
     'more than 50,000 rows',

@@ -111,7 +111,7 @@ journey('what cannot be kept is told, and all that was typed stays', 'demo', asy
   };
   await app.insert(await app.field('You get'), 'kept all along');
   await refuse('x'.repeat(41), 'The code has 41 characters. The limit is 40');
-  await refuse('a\u0007b', 'can’t be kept (U+0007) at position 2');
+  await refuse('a\u0007b', 'can’t be saved (U+0007) at position 2');
   await refuse(';WS', 'You already use “;ws” for “Corrie & Vale Unit 3');
 
   // A text that is far too long, of characters that are hard to count: told at once, and the page goes on.

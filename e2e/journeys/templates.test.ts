@@ -189,7 +189,7 @@ journey(
     await app.tap('Clear');
 
     await app.type(';broken ');
-    await app.seeText('“;broken” stays. There’s a brace or backslash at position');
+    await app.seeText('“;broken” stays. There’s a stray brace or backslash at position');
     await app.padHolds(';broken ');
     await app.goTo('Shortcuts');
     await app.openShortcut(';broken');

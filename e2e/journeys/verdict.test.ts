@@ -54,7 +54,7 @@ journey('an account number is told of before it is copied to every device', 'dem
   await app.tap('New shortcut…');
   await app.insert(await app.field('You get'), 'GB29 NWBK 6016 1331 9268 19');
   await app.fill('You type', ';acct');
-  await app.seeText('Its text looks like an account number, and every device shows it.');
+  await app.seeText('Its text looks like an account number, and all your devices show it.');
   expect(await app.browser.driver.findElements(By.css('[aria-label^="Take "]'))).toEqual([]);
   await app.tap('Keep it only on this device');
   await app.seeNoText('looks like an account number');

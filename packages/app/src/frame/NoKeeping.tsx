@@ -11,8 +11,8 @@ export function NoKeeping({ error }: { error: Error }) {
   return (
     <View role="main" style={[styles.page, { backgroundColor: palette.ground }]}>
       <LatchMark size={48} />
-      <Text variant="headlineSmall" role="heading">{t`This browser doesn’t save anything`}</Text>
-      <Text variant="bodyLarge">{t`Yellow Latch needs to save your list on this device. Allow this page to store data, or leave private browsing, then load it again.`}</Text>
+      <Text variant="headlineSmall" role="heading">{t`This browser isn’t saving anything`}</Text>
+      <Text variant="bodyLarge">{t`Yellow Latch needs to save your list on this device. Allow this page to store data, or leave private browsing, then reload it.`}</Text>
       <Text variant="bodySmall">{error.message}</Text>
     </View>
   );

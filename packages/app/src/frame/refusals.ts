@@ -6,7 +6,7 @@ import { isRefusal } from '@yellow-latch/replica/sync/server';
 const REFUSALS: Readonly<Record<string, MessageDescriptor>> = {
   closed: msg`You need a code to join. Get one on a device that has your list.`,
   'code-unknown': msg`This code doesn’t work or has expired. Get a new one on your other device.`,
-  'device-known': msg`This device is already in use. Load the page again.`,
+  'device-known': msg`This device is already in use. Reload the page.`,
   'device-unknown': msg`The server doesn’t know this device. Join again with a code.`,
   busy: msg`The server is busy. Your changes stay on this device until it’s back.`,
   'disk-fails': msg`The server has trouble with its disk. Your changes stay on this device.`,
@@ -17,8 +17,8 @@ const REFUSALS: Readonly<Record<string, MessageDescriptor>> = {
   'key-unknown': msg`No list here has this spare key. Check it, and check the address.`,
   'last-editor': msg`This is the last device that can edit your whole list. Let another one edit first.`,
   'list-deleted': msg`This list was deleted.`,
-  'list-full': msg`Your list has as many devices as it can have. Sign out one of them first.`,
-  'list-known': msg`This list exists already. Load the page again.`,
+  'list-full': msg`Your list can’t have any more devices. Sign out one of them first.`,
+  'list-known': msg`This list already exists. Reload the page.`,
   'list-too-large': msg`Your list is full. Delete something first.`,
   'not-found': msg`That device is no longer on your list.`,
   'only-use': msg`This device can use the list but not change it.`,
@@ -27,7 +27,7 @@ const REFUSALS: Readonly<Record<string, MessageDescriptor>> = {
   'server-full': msg`This server can’t hold any more lists.`,
   'signed-out': msg`This device was signed out.`,
   'some-sets': msg`This device gets only some of your sets, so it can’t do that.`,
-  'too-many-codes': msg`Several codes are open already. Use one of them, or wait until they expire.`,
+  'too-many-codes': msg`You have several codes already. Use one of them, or wait until they expire.`,
   'too-many-tries': msg`Too many tries. Wait a while, then try again.`,
 };
 

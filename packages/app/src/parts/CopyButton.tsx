@@ -35,7 +35,7 @@ export function CopyButton({ shortcut }: CopyButtonProps) {
         setCopied(true);
         notify({ text: t`Copied: ${{ text: shownExpansion(shortcut, 60) }}` });
       },
-      () => notify({ text: t`The browser didn’t allow copying. Open it and copy it there.` }),
+      () => notify({ text: t`The browser didn’t allow copying. Open the shortcut and copy it there.` }),
     );
   };
   return (

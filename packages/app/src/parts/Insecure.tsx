@@ -12,7 +12,7 @@ export function Insecure() {
   return (
     <View role="note" style={[styles.note, { borderColor: palette.ink }]}>
       <Text variant="bodyMedium" style={STRONG}>{t`This address isn’t secure`}</Text>
-      <Text variant="bodyMedium">{t`So the app can’t work offline, copy and paste or be installed, and others on your network can read along. Start the server with an https address:`}</Text>
+      <Text variant="bodyMedium">{t`Here the app can’t work offline, copy and paste, or be installed, and others on your network can read along. Start the server with an https address:`}</Text>
       <Command />
     </View>
   );

@@ -48,8 +48,8 @@ export function tellProblem(what: 'code' | 'expansion', problem: TextProblem): s
       const name = `U+${problem.codePoint.toString(16).toUpperCase().padStart(4, '0')}`;
       const { line, position } = problem.place;
       if (line > 1)
-        return t`There’s a character that can’t be kept (${name}) in line ${line}, at position ${position}. Delete it.`;
-      return t`There’s a character that can’t be kept (${name}) at position ${position}. Delete it.`;
+        return t`There’s a character that can’t be saved (${name}) in line ${line}, at position ${position}. Delete it.`;
+      return t`There’s a character that can’t be saved (${name}) at position ${position}. Delete it.`;
     }
   }
 }

@@ -18,7 +18,7 @@ const FILES: Record<NonNullable<Extract<DecodeProblem, { type: 'binary' }>['look
 /** Why a file is not read as text, and what to do; `instead`: what may be chosen. */
 export function tellDecodeProblem(problem: DecodeProblem, instead: string): string {
   if (problem.type === 'too-large')
-    return t`This file has ${{ size: tellCount(Math.ceil(problem.found / MEGABYTE)) }} MB. The limit is ${{ limit: tellCount(problem.limit / MEGABYTE) }} MB. Split it up.`;
+    return t`This file is ${{ size: tellCount(Math.ceil(problem.found / MEGABYTE)) }} MB. The limit is ${{ limit: tellCount(problem.limit / MEGABYTE) }} MB. Split it up.`;
   return problem.looksLike === null
     ? t`This file isn’t text. ${instead}`
     : t`This file is ${{ what: i18n._(FILES[problem.looksLike]) }}, not text. ${instead}`;

@@ -10,7 +10,7 @@ export function tellTemplateProblem({ type, what, start }: TemplateProblem): str
   const position = tellCount(start + 1);
   switch (type) {
     case 'syntax':
-      return t`There’s a brace or backslash at position ${position} that doesn’t belong. Delete it, or put a backslash before it.`;
+      return t`There’s a stray brace or backslash at position ${position}. Delete it, or put a backslash before it.`;
     case 'unknown-function':
       return t`“${what}” at position ${position} isn’t known here. Delete it.`;
     case 'unknown-option':

@@ -16,7 +16,7 @@ function tellChecked(count: number, { languages, contexts, devices }: AuditResul
   const words = tellList(languages.map(languageName));
   const texts = tellCount(contexts);
   const where = deviceNames(devices);
-  return t`${shortcuts} checked on ${where}: against every word of ${words}, ${texts} links, addresses and prices, each other and your own texts.`;
+  return t`${shortcuts} checked on ${where}: against every word of ${words}, ${texts} links, addresses and prices, and each other.`;
 }
 
 /** Nothing is left: what was checked, against what. When stands above. */

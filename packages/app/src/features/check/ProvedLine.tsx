@@ -62,7 +62,7 @@ export function ProvedLine() {
       {unchecked.length > 0 && (
         <View role="alert" style={styles.line}>
           <Text variant="bodyMedium" style={[styles.told, { color: palette.alarm }]}>
-            {t`Not checked, because it didn’t load: ${{ what: tellList(unchecked.map(tellUnchecked)) }}.`}
+            {t`Not checked because it didn’t load: ${{ what: tellList(unchecked.map(tellUnchecked)) }}.`}
           </Text>
           <Button mode="text" onPress={() => client.restart()} contentStyle={styles.tall}>{t`Try again`}</Button>
         </View>

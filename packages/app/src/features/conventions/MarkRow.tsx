@@ -94,7 +94,7 @@ function tellDetails({ mark, changes, space, misfires, isOnFront }: MarkCost): s
         other: 'In your own texts it would have misfired # times.',
       }),
     );
-  if (isOnFront) sentences.push(t`Nothing is both quicker and safer.`);
+  if (isOnFront) sentences.push(t`No marker is both quicker and safer.`);
   return sentences.join(' ');
 }
 

@@ -59,7 +59,7 @@ test('a recommendation tells what it gains, and where; none says why', () => {
     recommendation: { mark: comma, gain: { whole: 180, typing: 60, misfires: 121 }, beatenBy: null },
   };
   expect(tellRecommendation(comparison)).toBe(
-    'This saves 3 mins a week. 3 codes change. Typing gets 60 secs quicker, and misfires cost 2 mins less.',
+    'This saves 3 mins a week. 3 codes change. You save 60 secs on typing and 2 mins on misfires.',
   );
   const hash: Mark = { place: 'before', marker: '#' };
   const own = { ...row(hash), effort: { taps: 6, seconds: 2 }, misfires: { ...row(hash).misfires, aWeek: 1 } };

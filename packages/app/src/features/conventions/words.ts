@@ -67,8 +67,8 @@ function tellTyping({ gain: { typing, misfires } }: Recommendation): string {
   const hasTyping = Math.abs(typing) >= 0.5;
   const hasMisfires = Math.abs(misfires) >= 0.5;
   if (hasTyping && hasMisfires) {
-    if (typing > 0 && misfires > 0) return t`Typing gets ${typed} quicker, and misfires cost ${mistaken} less.`;
-    if (typing > 0) return t`Typing gets ${typed} quicker, but misfires cost ${mistaken} more.`;
+    if (typing > 0 && misfires > 0) return t`You save ${typed} on typing and ${mistaken} on misfires.`;
+    if (typing > 0) return t`You save ${typed} on typing but lose ${mistaken} to misfires.`;
     return t`Misfires cost ${mistaken} less, but typing takes ${typed} longer.`;
   }
   if (hasTyping) return t`You save it on typing.`;

@@ -89,7 +89,7 @@ export function DevicesPane() {
             path="/devices/history"
             isHere={pathname === '/devices/history'}
             label={t`History`}
-          >{t`Every change of the last 90 days. Undo any of them.`}</Line>
+          >{t`Every change from the last 90 days. Undo any of them.`}</Line>
           <Line
             icon="trash"
             path="/devices/deleted"

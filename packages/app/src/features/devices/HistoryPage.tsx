@@ -93,8 +93,8 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
       {waiting > 0 && (
         <Text variant="bodyMedium">
           {plural(waiting, {
-            one: '# change on this device isn’t sent yet, so it’s not shown here.',
-            other: '# changes on this device aren’t sent yet, so they’re not shown here.',
+            one: '# change on this device hasn’t been sent yet, so it’s not shown here.',
+            other: '# changes on this device haven’t been sent yet, so they’re not shown here.',
           })}
         </Text>
       )}

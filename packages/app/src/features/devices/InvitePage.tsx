@@ -135,7 +135,7 @@ export function InvitePage() {
                   ))}
               </View>
               <Text role="timer" variant="bodyMedium" style={{ color: palette.inkSoft }}>
-                {t`Works for one device, for ${{ time: left ?? '' }} more.`}
+                {t`Works for one device. Expires in ${{ time: left ?? '' }}.`}
               </Text>
               <Button
                 icon="copy"

@@ -47,14 +47,14 @@ export function SignOutSheet({
       <View style={styles.sheet}>
         <Text variant="bodyLarge">
           {isSelf
-            ? t`Your list leaves this device. To come back you need a code from another device, or the spare key.`
-            : t`Your list leaves that device when it’s next online. To come back it needs a code.`}
+            ? t`Your list is removed from this device. To get it back, you need the spare key or a code from another device.`
+            : t`Your list is removed from that device when it’s next online. To get it back, it needs a code.`}
         </Text>
         {isSelf && waiting > 0 && (
           <Text variant="bodyLarge" style={STRONG}>
             {plural(waiting, {
-              one: '# change isn’t sent yet. Wait until it says “Synced”.',
-              other: '# changes aren’t sent yet. Wait until it says “Synced”.',
+              one: '# change hasn’t been sent yet. Wait until it says “Synced”.',
+              other: '# changes haven’t been sent yet. Wait until it says “Synced”.',
             })}
           </Text>
         )}

@@ -41,7 +41,7 @@ export function SpareKeyPage() {
       <DetailPage title={t`Spare key`} about="spare-key">
         <Text variant="bodyLarge">{t`If you lose all your devices, a spare key gets your list back. Nothing else can: there’s no account and no password. Keep it on paper, away from your devices.`}</Text>
         {madeAt !== null && (
-          <Text variant="bodyLarge">{t`You made one on ${{ day: tellDay(madeAt) }}. If you make another, that one stops working.`}</Text>
+          <Text variant="bodyLarge">{t`You made one on ${{ day: tellDay(madeAt) }}. If you make another, the old one stops working.`}</Text>
         )}
         {may === 'use' ? (
           <Text variant="bodyLarge">{t`This device can only use the list. Make a spare key on one that can edit it.`}</Text>

@@ -97,7 +97,7 @@ function FieldVersions({ record, field }: { record: StoredRecord; field: string 
   };
   const join = () => {
     const content = versions[0]!.value as Content;
-    settle({ ...content, expansion: joined! }, t`Joined them.`);
+    settle({ ...content, expansion: joined! }, t`Joined the two texts.`);
     setJoined(null);
   };
   const joinable = field === 'content' && versions.every(({ value }) => !(value as Content).template);

@@ -16,7 +16,7 @@ const REASONS: Record<TrackingReason, MessageDescriptor> = {
 const FAULTS: Record<LinkFault, MessageDescriptor> = {
   space: msg`This link has a space in it, so it ends there.`,
   trailing: msg`The punctuation at the end isn’t part of the link.`,
-  'no-page': msg`This link doesn’t lead to a page: its name has no dot.`,
+  'no-page': msg`This link doesn’t lead to a page: its address has no dot.`,
   'other-letters': msg`This link mixes two alphabets. It may not go where it seems to.`,
 };
 

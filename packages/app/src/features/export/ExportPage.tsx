@@ -33,7 +33,7 @@ const FORMS: readonly FormChoice[] = [
   {
     form: 'csv',
     label: msg`Table (CSV)`,
-    about: msg`For spreadsheets and other apps. Safe from formulas.`,
+    about: msg`For spreadsheets and other apps. Nothing in it runs as a formula.`,
     ending: 'csv',
     type: 'text/csv',
   },

@@ -108,7 +108,7 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
         onChangeText={(name) => setDraft({ ...layout, name })}
         onBlur={() => {}}
         onSubmit={() => void save()}
-        error={problemOf('name') && t`Give it a name with 60 characters or fewer.`}
+        error={problemOf('name') && t`Give it a name of 60 characters or fewer.`}
       />
       <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
         {layout.type === 'glass'

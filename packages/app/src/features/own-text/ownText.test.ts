@@ -74,7 +74,7 @@ describe('a file', () => {
     };
     const problem = await fileSource(file as unknown as File);
     expect(problem).toMatchObject({ type: 'too-large' });
-    expect(tellOwnTextProblem(problem as never)).toBe('This file has 80 MB. The limit is 64 MB. Split it up.');
+    expect(tellOwnTextProblem(problem as never)).toBe('This file is 80 MB. The limit is 64 MB. Split it up.');
   });
 
   test.each([

@@ -211,8 +211,8 @@ function WhyOut({ device }: { device: NonNullable<Outside['device']> }) {
       {unsent > 0 && (
         <Text variant="bodyLarge">
           {plural(unsent, {
-            one: '# change here wasn’t sent. It goes along when this device joins again.',
-            other: '# changes here weren’t sent. They go along when this device joins again.',
+            one: '# change here wasn’t sent. It will be sent when this device joins again.',
+            other: '# changes here weren’t sent. They will be sent when this device joins again.',
           })}
         </Text>
       )}

@@ -12,8 +12,8 @@ export function tellMisread(misread: Misread, what: 'code' | 'spare key'): strin
       return tellLength(misread.wants, misread.has, what === 'code');
     case 'character':
       return what === 'code'
-        ? t`A code never has “${{ character: misread.character }}”. It has digits and letters except I, L, O and U.`
-        : t`A spare key never has “${{ character: misread.character }}”. It has digits and letters except I, L, O and U.`;
+        ? t`Codes never have “${{ character: misread.character }}”. They have digits and letters, but not I, L, O or U.`
+        : t`Spare keys never have “${{ character: misread.character }}”. They have digits and letters, but not I, L, O or U.`;
     case 'check':
       return t`One character is wrong. Compare it group by group.`;
   }

@@ -70,7 +70,7 @@ export function useDrafts(): Drafts {
         setTrouble(null);
         changes.emit();
         if (type === 'beside')
-          notify({ text: t`You changed this draft in another tab too. Both are saved as two drafts.` });
+          notify({ text: t`You changed this draft in another tab too. Both versions are saved as separate drafts.` });
       } catch (error) {
         if (current.current?.id === of) unkept.current ??= content;
         setTrouble(tellTrouble(error));

@@ -24,7 +24,7 @@ export function tellFinding(finding: Finding, code: string, codeOf: (id: string)
     case 'broken inside':
       return tellBroken(code, other, finding.evidence.firesAtStart, devices);
     case 'delayed':
-      return t`“${other}” starts the same, so this one waits for your next key. At the very end of a message it doesn’t expand.`;
+      return t`“${other}” starts the same way, so this one waits for your next key. At the very end of a message, it doesn’t expand.`;
     case 'hides': {
       const where = devices ?? '';
       const more = finding.count - 1;
@@ -48,8 +48,8 @@ export function tellFinding(finding: Finding, code: string, codeOf: (id: string)
       const { per100 } = finding.evidence;
       const count = tellCount(Math.round(per100));
       return per100 < 1
-        ? t`“${code}” would expand in fewer than 1 of 100 links, addresses and prices.`
-        : t`“${code}” would expand in ${count} of 100 links, addresses and prices.`;
+        ? t`“${code}” would expand in fewer than 1 in 100 links, addresses and prices.`
+        : t`“${code}” would expand in ${count} in 100 links, addresses and prices.`;
     }
     case 'own expansion':
       return t`“${code}” would expand if you typed out the text of “${other}”.`;
@@ -66,21 +66,21 @@ export function tellFinding(finding: Finding, code: string, codeOf: (id: string)
     case 'device trap':
       return tellTrap(finding.evidence.traps[0]!.trap, finding.devices);
     case 'near miss':
-      return t`One slip of the finger away from “${other}”.`;
+      return t`One slip of the finger turns it into “${other}”.`;
     case 'faulty expansion': {
       const [fault] = finding.evidence.faults;
       return tellFault(fault!);
     }
     case 'secret': {
       const what = i18n._(SECRETS[finding.evidence.secrets[0]!.kind]);
-      return t`Its text looks like ${what}, and every device shows it.`;
+      return t`Its text looks like ${what}, and all your devices show it.`;
     }
   }
 }
 
 function tellWord(code: string, evidence: Extract<Finding, { type: 'word' }>['evidence']): string {
   if (evidence.isAssumed)
-    return t`“${code}” is a common abbreviation. It would expand by mistake whenever you mean just that.`;
+    return t`“${code}” is a common abbreviation. It would expand every time you mean the abbreviation.`;
   const often = tellMisfires(evidence);
   if (!/^[\p{L}\p{M}'’-]*\p{L}$/u.test(code))
     return t`“${code}” comes up in ordinary text. It would expand by mistake ${often}.`;
@@ -127,7 +127,7 @@ const TRAPS: Record<Trap, MessageDescriptor> = {
   'space in code': msg`codes can’t have a space there.`,
   'built-in entry': msg`this code is already in use there.`,
   'language of the entry': msg`it’s for a language you don’t type there.`,
-  'no delimiter': msg`no space or punctuation ends a code there.`,
+  'no delimiter': msg`spaces and punctuation don’t make codes expand there.`,
 };
 
 type Fault = Extract<Finding, { type: 'faulty expansion' }>['evidence']['faults'][number];

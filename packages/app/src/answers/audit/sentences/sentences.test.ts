@@ -42,7 +42,7 @@ test.each<[string, Parameters<typeof told>[0], string?]>([
     'no,',
   ],
   [
-    '“thx” is a common abbreviation. It would expand by mistake whenever you mean just that.',
+    '“thx” is a common abbreviation. It would expand every time you mean the abbreviation.',
     { type: 'word', evidence: misfires(0.4, true) },
     'thx',
   ],
@@ -65,7 +65,7 @@ test.each<[string, Parameters<typeof told>[0], string?]>([
     { type: 'hides', devices: ['computer-list'] } as never,
   ],
   [
-    '“;ten” starts the same, so this one waits for your next key. At the very end of a message it doesn’t expand.',
+    '“;ten” starts the same way, so this one waits for your next key. At the very end of a message, it doesn’t expand.',
     { type: 'delayed' } as never,
   ],
   [
@@ -89,7 +89,7 @@ test.each<[string, Parameters<typeof told>[0], string?]>([
     },
   ],
   [
-    'Its text looks like an account number, and every device shows it.',
+    'Its text looks like an account number, and all your devices show it.',
     {
       type: 'secret',
       evidence: { secrets: [{ kind: 'account', start: 0, end: 22 }] },

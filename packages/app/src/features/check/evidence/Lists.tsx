@@ -91,7 +91,7 @@ export function Secrets({ secrets, expansion }: EvidenceOf<'secret'> & { expansi
         {shortened(masked, 200)}
       </Text>
       <Text variant="bodyMedium">
-        {t`It looks like ${{ kinds: tellList([...new Set(secrets.map(({ kind }) => i18n._(SECRETS[kind])))]) }}. Anyone who opens your list on any device can read it.`}
+        {t`It looks like ${{ kinds: tellList([...new Set(secrets.map(({ kind }) => i18n._(SECRETS[kind])))]) }}. Anyone who opens your list can read it.`}
       </Text>
     </View>
   );

@@ -63,10 +63,10 @@ export function SegmentSheet(props: SegmentSheetProps) {
         )}
         {draft.type === 'caret' && <Text variant="bodyMedium">{t`Your cursor goes here after the text appears.`}</Text>}
         {draft.type === 'clipboard' && (
-          <Text variant="bodyMedium">{t`Inserts what you copied last. If the browser doesn’t allow that, you’re asked for it.`}</Text>
+          <Text variant="bodyMedium">{t`Inserts what you copied last. If the browser doesn’t allow that, it asks for it.`}</Text>
         )}
         {draft.type === 'selection' && (
-          <Text variant="bodyMedium">{t`Goes around the text you select. You’re asked for it.`}</Text>
+          <Text variant="bodyMedium">{t`Goes around the text you select, or asks for it.`}</Text>
         )}
         {draft.type !== 'caret' && draft.type !== 'date' && (
           <Choice

@@ -10,7 +10,7 @@ import { useList } from '@/frame/replica/ReplicaProvider';
 import { FigureChart } from './FigureChart';
 import { Benches } from './Benches';
 import type { Filter } from '@/answers/audit/groups';
-import { ProvedLine } from './ProvedLine';
+import { CheckedLine } from './CheckedLine';
 import { SeverityFilter } from '@/parts/findings/SeverityFilter';
 import { usePageTitle } from '@/look/usePageTitle';
 
@@ -31,7 +31,7 @@ export function CheckHead({ filter, onFilter, isComingBack }: CheckHeadProps) {
     <View style={styles.head}>
       <FocusHeading focusOn={isComingBack ? 'check' : null} variant="headlineSmall">{t`Check`}</FocusHeading>
       <Benches />
-      <ProvedLine />
+      <CheckedLine />
       {result && <FigureChart figures={result.figures} />}
       {result && findings.open.length + findings.left.length > 0 && (
         <View style={styles.filters}>

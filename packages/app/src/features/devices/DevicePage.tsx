@@ -41,7 +41,7 @@ export function DevicePage({ id }: { id: string }) {
 }
 
 const MAY_WORDS: Record<May, [label: MessageDescriptor, meaning: MessageDescriptor]> = {
-  edit: [msg`Edit the list`, msg`It can change everything, like this device.`],
+  edit: [msg`Edit the list`, msg`It can change everything.`],
   use: [msg`Only use it`, msg`Codes expand there, but it can’t change the list.`],
 };
 

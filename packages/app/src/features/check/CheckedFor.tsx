@@ -16,7 +16,7 @@ const languageOptions = () => languageChoices([]).map(({ value, label }) => [val
 const deviceOptions = () => Object.keys(DEVICE_PROFILES).map((id) => [id, deviceLabel(id)] as const);
 
 /** The languages a person writes in and the devices they type on, of the whole list. */
-export function ProvedAgainst({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+export function CheckedFor({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   const { languages, devices } = useList();
   const choose = useChoose();
   return (

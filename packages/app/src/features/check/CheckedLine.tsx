@@ -10,10 +10,10 @@ import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { languageName, tellList, tellMoment } from '@/wording/format';
-import { ProvedAgainst } from './ProvedAgainst';
+import { CheckedFor } from './CheckedFor';
 
 /** How far the proof is, against what and when it was made, and what could not be checked. */
-export function ProvedLine() {
+export function CheckedLine() {
   const palette = usePalette();
   const { client, state } = useAudit();
   const { shortcuts } = useList();
@@ -67,7 +67,7 @@ export function ProvedLine() {
           <Button mode="text" onPress={() => client.restart()} contentStyle={styles.tall}>{t`Try again`}</Button>
         </View>
       )}
-      <ProvedAgainst isOpen={isChoosing} onClose={() => setChoosing(false)} />
+      <CheckedFor isOpen={isChoosing} onClose={() => setChoosing(false)} />
     </View>
   );
 }

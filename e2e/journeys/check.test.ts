@@ -218,7 +218,7 @@ journey('nothing is left: what was checked, against what, and when', 'empty', as
   await app.seeText('No problems found');
   await app.seeText('against every word of English, 452 links, addresses and prices');
   await app.expectAccessible();
-  // Another language and another device: proved anew.
+  // Another language and another device: checked anew.
   await app.press(await app.see(By.css('[role=button][aria-label$="Choose languages and devices"]')));
   await app.press(await app.see(By.xpath('//*[@role="checkbox" and contains(., "German")]')));
   await app.press(await app.see(By.xpath('//*[@role="checkbox" and contains(., "Keyboard with suggestions")]')));

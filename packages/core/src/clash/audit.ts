@@ -57,7 +57,7 @@ const MANY = 100;
 const CLASS_OF = CONTEXTS.flatMap(({ name, texts }) => texts.map(() => name));
 
 /**
- * A list proved on every device in use, by the engine's own rules. `Audit.run` looks at everything;
+ * A list checked on every device in use, by the engine's own rules. `Audit.run` looks at everything;
  * `change` follows an edit and looks again only at what it touches. What is found is data; the
  * meaning of its figures is told in docs/clashes.md.
  */

@@ -1,5 +1,5 @@
 /**
- * Clashes: a list proved before it is trusted. `Audit.run` finds what is wrong with codes and
+ * Clashes: a list checked before it is trusted. `Audit.run` finds what is wrong with codes and
  * expansions on every device in use, with evidence; `change` follows an edit. What the findings and
  * their figures mean is told in docs/clashes.md.
  */

@@ -20,7 +20,7 @@ const NONE: AuditResult['findings'] = [];
 const REST = 1_000;
 
 /**
- * Proves the list in the background: at the start what an earlier visit found is taken, if it is of the
+ * Checks the list in the background: at the start what an earlier visit found is taken, if it is of the
  * list as it stands; else, and after an edit, it is worked out. What is found is kept on this device.
  */
 export function AuditProvider({

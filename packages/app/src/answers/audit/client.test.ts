@@ -91,7 +91,7 @@ function clientWithWorkers() {
 describe('an audit client', () => {
   const { client, workers, isReady, found } = clientWithWorkers();
 
-  test('proves the list it was told of, and follows it', async () => {
+  test('checks the list it was told of, and follows it', async () => {
     client.observe(list(shortcut('1', 'so')));
     expect(client.isCurrent).toBe(false);
     client.start();
@@ -107,7 +107,7 @@ describe('an audit client', () => {
     await waitFor(() => expect(found()).toContain('word 1'));
   });
 
-  test('proves anew when another language is chosen', async () => {
+  test('checks anew when another language is chosen', async () => {
     client.observe({ ...list(shortcut('1', 'so')), languages: ['en', 'xx'] });
     expect(client.state.phase).toBe('working');
     await isReady();

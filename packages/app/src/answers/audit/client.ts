@@ -109,7 +109,7 @@ export class AuditClient {
     if (this.api) this.tell();
   }
 
-  /** Proves the list, and goes on following it. */
+  /** Checks the list, and goes on following it. */
   start(): void {
     if (!this.api && this.current.phase !== 'failed') this.begin();
   }

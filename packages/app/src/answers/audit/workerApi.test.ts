@@ -38,7 +38,7 @@ function deskWith(files: Record<string, unknown>) {
   return { api, asked };
 }
 
-test('a list is proved with what was fetched, and progress is told', async () => {
+test('a list is checked with what was fetched, and progress is told', async () => {
   const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [['0', 'O']] });
   const steps: number[] = [];
   const report = (await api.run(request(shortcut('1', 'so'), shortcut('2', ';o0')), (done) => steps.push(done)))!;

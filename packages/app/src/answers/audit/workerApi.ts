@@ -32,7 +32,7 @@ import { isMade, type Mark } from '@yellow-latch/core/model';
 import { mainMark, nearCodes } from '@yellow-latch/core/propose';
 import { confusableSkeleton, parseLookAlikes, parseVocabulary } from '@yellow-latch/language';
 
-/** What is to be proved: the list, the devices in use (ids of profiles) and the languages written in (BCP 47). */
+/** What is to be checked: the list, the devices in use (ids of profiles) and the languages written in (BCP 47). */
 export interface AuditRequest {
   readonly list: RuledList;
   readonly devices: readonly string[];
@@ -80,7 +80,7 @@ export class AuditWorkerApi {
     private readonly pause: () => Promise<void>,
   ) {}
 
-  /** Proves a whole list. Null: cancelled, or overtaken by a later run. */
+  /** Checks a whole list. Null: cancelled, or overtaken by a later run. */
   async run(request: AuditRequest, onProgress?: (done: number) => void): Promise<AuditReport | null> {
     this.latest += 1;
     const run = this.latest;
@@ -124,18 +124,18 @@ export class AuditWorkerApi {
     }
   }
 
-  /** The list as it stands under audit, and the languages it was proved in, for the other APIs. Null: nothing has been proved yet. */
-  proved(): { readonly audit: Audit; readonly vocabularies: readonly Vocabulary[] } | null {
+  /** The list as it stands under audit, and the languages it was checked in, for the other APIs. Null: nothing has been checked yet. */
+  checked(): { readonly audit: Audit; readonly vocabularies: readonly Vocabulary[] } | null {
     const { audit, vocabularies } = this;
     return audit && { audit, vocabularies };
   }
 
-  /** Stops the run in progress; what was proved before stays. */
+  /** Stops the run in progress; what was checked before stays. */
   cancel(): void {
     this.latest += 1;
   }
 
-  /** Follows an edit. Null: nothing has been proved yet. */
+  /** Follows an edit. Null: nothing has been checked yet. */
   change(change: AuditChange): AuditUpdate | null {
     const { audit } = this;
     if (!audit) return null;
@@ -147,12 +147,12 @@ export class AuditWorkerApi {
     return { touched, findings, figures, notEstimated };
   }
 
-  /** What would be found about a shortcut if it were saved so. Null: nothing has been proved yet. */
+  /** What would be found about a shortcut if it were saved so. Null: nothing has been checked yet. */
   verdict(shortcut: AuditedShortcut): readonly Finding[] | null {
     return this.audit?.previewFindings({ put: [this.asText(shortcut)] }, shortcut.id) ?? null;
   }
 
-  /** Up to three free codes near that of a shortcut, each proved to be without a risk; the nearest first. `mark`: that of the convention chosen for it. */
+  /** Up to three free codes near that of a shortcut, each checked to be without a risk; the nearest first. `mark`: that of the convention chosen for it. */
   proposals(shortcut: AuditedShortcut, mark?: Mark): string[] {
     if (!this.audit) return [];
     const { id, content, kind } = shortcut;
@@ -197,13 +197,13 @@ export class AuditWorkerApi {
     return { own, report: scanOwnText(own.text, CompiledList.compile(this.audit.entries, profile)) };
   }
 
-  /** A shortcut with the text it would give now, gaps for its blanks: what is proved of a template. */
+  /** A shortcut with the text it would give now, gaps for its blanks: what is checked of a template. */
   readonly asText = (shortcut: AuditedShortcut): AuditedShortcut => {
     if (!isMade(shortcut.content)) return shortcut;
     const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
     const context = { now: Date.now(), locale: 'en-GB', zone, shortcutOf: (id: string) => this.told.get(id) };
     const made = expandFor(shortcut, THIS_APP, context);
-    // What cannot be made is told when it fires; its code is proved all the same.
+    // What cannot be made is told when it fires; its code is checked all the same.
     return made.type === 'text'
       ? { ...shortcut, content: { ...shortcut.content, expansion: made.text || ' ' } }
       : shortcut;

@@ -58,7 +58,7 @@ const asked = (more: Partial<EffortRequest> = {}): EffortRequest => ({
 const text = (own: string) => ({ bytes: new TextEncoder().encode(own), format: { type: 'text' } as const });
 
 describe('the effort API', () => {
-  test('has no answer before anything was proved', () => {
+  test('has no answer before anything was checked', () => {
     const api = new EffortWorkerApi(
       new AuditWorkerApi(
         () => Promise.reject(new Error('not there')),

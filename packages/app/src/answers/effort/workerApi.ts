@@ -70,13 +70,13 @@ export class EffortWorkerApi {
   /** The mark that was asked for last: it takes a second to find, and keyboards seldom change. */
   private usual: { readonly question: string; readonly mark: Mark | null } | null = null;
 
-  constructor(private readonly audit: Pick<AuditWorkerApi, 'proved' | 'asText' | 'hasNoMarker'>) {}
+  constructor(private readonly audit: Pick<AuditWorkerApi, 'checked' | 'asText' | 'hasNoMarker'>) {}
 
-  /** The effort of a shortcut as it would be if it were saved so. Null: nothing has been proved yet. */
+  /** The effort of a shortcut as it would be if it were saved so. Null: nothing has been checked yet. */
   one(shortcut: AuditedShortcut, keyboards: KeyboardsAsked): EffortOfOne | null {
-    const proved = this.audit.proved();
-    if (!proved) return null;
-    const { list } = proved.audit;
+    const checked = this.audit.checked();
+    if (!checked) return null;
+    const { list } = checked.audit;
     const [entry] = settleRules({ ...list, shortcuts: [this.audit.asText(shortcut)] });
     const inUse = inUseOf(keyboards);
     const on = compareEffort(withoutGaps(entry!), inUse);
@@ -86,9 +86,9 @@ export class EffortWorkerApi {
 
   /** What the list saves in a week. */
   savings(request: EffortRequest): Savings | null {
-    const proved = this.audit.proved();
-    if (!proved) return null;
-    const { entries, list } = proved.audit;
+    const checked = this.audit.checked();
+    if (!checked) return null;
+    const { entries, list } = checked.audit;
     const setOf = new Map(list.shortcuts.map(({ id, setId }) => [id, setId]));
     const usesOf = this.usesOf(request, entries);
     return savingsOf(entries.map(withoutGaps), usesOf, (id) => setOf.get(id) ?? null, inUseOf(request));
@@ -96,9 +96,9 @@ export class EffortWorkerApi {
 
   /** Every mark weighed for a part of the list. */
   compare(request: EffortRequest, scope: Scope): Comparison | CannotCompare | null {
-    const proved = this.audit.proved();
-    if (!proved) return null;
-    const { audit, vocabularies } = proved;
+    const checked = this.audit.checked();
+    if (!checked) return null;
+    const { audit, vocabularies } = checked;
     const usesOf = this.usesOf(request, audit.entries);
     const own = this.read(request.ownText);
     return compareMarks({
@@ -113,9 +113,9 @@ export class EffortWorkerApi {
 
   /** The mark for new codes while none of the list has one: the one that is recommended for these keyboards. Null: the list has its own, or there is none. */
   usualMark(keyboards: KeyboardsAsked): Mark | null {
-    const proved = this.audit.proved();
-    if (!proved || !this.audit.hasNoMarker()) return null;
-    const { vocabularies } = proved;
+    const checked = this.audit.checked();
+    if (!checked || !this.audit.hasNoMarker()) return null;
+    const { vocabularies } = checked;
     const question = JSON.stringify([keyboards, vocabularies.map(({ language }) => language)]);
     if (this.usual?.question !== question) this.usual = { question, mark: usualMark(inUseOf(keyboards), vocabularies) };
     return this.usual.mark;
@@ -123,9 +123,9 @@ export class EffortWorkerApi {
 
   /** What would go and come if codes became others. */
   tryCodes(codes: readonly { readonly id: string; readonly to: string }[]): TriedCodes | null {
-    const proved = this.audit.proved();
-    if (!proved) return null;
-    const { audit } = proved;
+    const checked = this.audit.checked();
+    if (!checked) return null;
+    const { audit } = checked;
     const put = codes.flatMap(({ id, to }): AuditedShortcut[] => {
       const shortcut = audit.shortcutOf(id);
       return shortcut ? [{ ...shortcut, code: to }] : [];

@@ -21,7 +21,7 @@ interface CheckHeadProps {
   isComingBack: boolean;
 }
 
-/** What stands above the findings: how the list was proved, its figures, the filters. */
+/** What stands above the findings: how the list was checked, its figures, the filters. */
 export function CheckHead({ filter, onFilter, isComingBack }: CheckHeadProps) {
   const { findings, state } = useAudit();
   usePageTitle(t`Check`);

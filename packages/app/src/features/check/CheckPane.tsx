@@ -18,7 +18,7 @@ import { groupFindings, NO_FILTER, type CheckItem } from '@/answers/audit/groups
 import { typeInPath } from '@/parts/findings/path';
 import { useCodes } from '@/parts/findings/useCodes';
 
-/** The list proved: its figure on each device, and what was found, worst first, by type. */
+/** The list checked: its figure on each device, and what was found, worst first, by type. */
 export default function CheckPane() {
   const { findings, state } = useAudit();
   const { shortcuts } = useList();

@@ -49,7 +49,7 @@ function Several({ all, chosen, onChange }: SeveralProps) {
         const isLast = isOn && chosen.length === 1;
         const next = isOn ? chosen.filter((one) => one !== value) : [...chosen, value];
         return (
-          // The last one stays: against nothing, nothing is proved.
+          // The last one stays: against nothing, nothing is checked.
           <Tick key={value} role="checkbox" isOn={isOn} isDisabled={isLast} onPress={() => onChange(next)}>
             <Text variant="bodyLarge" style={isOn && STRONG}>
               {label}

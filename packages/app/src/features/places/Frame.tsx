@@ -64,7 +64,7 @@ export function Frame({ children }: { children: ReactNode }) {
   );
 }
 
-/** Write is fetched before it is gone to, since the server may be away by then; and after the list has begun to be proved. */
+/** Write is fetched before it is gone to, since the server may be away by then; and after the list has begun to be checked. */
 function useWriteAtHand(): void {
   const hasBegun = useAudit().state.phase !== 'idle';
   useEffect(() => {

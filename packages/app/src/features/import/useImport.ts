@@ -30,7 +30,10 @@ const NO_CHOICES: Choices = new Map();
 
 /** A file on its way in: how it is read, what would become of each row, what a person decides of it, and the command of it all. */
 export function useImport() {
-  const list = useList();
+  const current = useList();
+  // While it is being imported, what is shown stays as it was: nothing is worked out anew against the list it has become.
+  const [before, setBefore] = useState<typeof current | null>(null);
+  const list = before ?? current;
   const { replica } = useOpened();
   const run = useCommand();
   const ask = useExchange();
@@ -139,8 +142,14 @@ export function useImport() {
     bringIn: async () => {
       if (!plan || plan.command.writes.length === 0) return;
       const { made, changed } = plan;
-      await run(plan.command, tellImported(made, changed));
-      await addUses(replica.db, plan.uses);
+      setBefore(current);
+      try {
+        await run(plan.command, tellImported(made, changed));
+        await addUses(replica.db, plan.uses);
+      } catch (error) {
+        setBefore(null);
+        throw error;
+      }
     },
   };
 }

@@ -222,6 +222,41 @@ export class App {
     );
   }
 
+  /** Chooses what goes into the text of a shortcut, where the cursor stands. */
+  async insertPart(name: string): Promise<void> {
+    await this.tap('Insert…');
+    await this.press(
+      await this.see(By.css(`[aria-modal=true] [role=button][aria-label^=${JSON.stringify(`${name}: `)}]`)),
+    );
+  }
+
+  /** Opens the part of a shortcut that is closed until it is wanted. */
+  async openDetails(): Promise<void> {
+    const head = await this.see(By.css('[role=button][aria-label^="Kind, set and more"]'));
+    await this.atRest(head);
+    await this.press(head);
+  }
+
+  /** What has the focus, as a screen reader calls it; ‘body’: nothing has. */
+  focused(): Promise<string> {
+    return this.driver.executeScript(
+      `const at = document.activeElement;
+       if (!at || at === document.body) return 'body';
+       const label = document.getElementById(at.getAttribute('aria-labelledby') ?? '')?.innerText;
+       return at.getAttribute('aria-label') ?? label ?? at.innerText ?? ''`,
+    );
+  }
+
+  /** Waits until the focus is at something whose name begins so. */
+  async seeFocus(name: string): Promise<void> {
+    let at = '';
+    await this.until(async () => (at = await this.focused()).startsWith(name), `the focus on ${name}`).catch(
+      (error: Error) => {
+        throw new Error(`${error.message}; it is on ${at}`);
+      },
+    );
+  }
+
   // ── with the keyboard alone ───────────────────────────────────────────────────────────────
 
   /** Tabs to a control whose name begins so; it must come within `most` stops. */

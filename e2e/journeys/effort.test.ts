@@ -19,6 +19,7 @@ journey(
     await app.goTo('Shortcuts');
     await app.openShortcut(';salt');
     await app.seeText('Saves');
+    await app.openDetails();
     await app.choose('Used', 'About once a day');
     await app.tap('Save');
     await app.seeText('“;salt” works in Write.');

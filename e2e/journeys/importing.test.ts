@@ -252,10 +252,11 @@ journey(
     await share(
       `add('title', 'Booking page'); add('text', 'Book here: https://corrieandvale.example/book?utm_source=app&slot=2');`,
     );
-    await app.until(async () => (await app.browser.driver.getCurrentUrl()).endsWith('/new'), 'the new shortcut');
+    await app.until(async () => (await app.browser.driver.getCurrentUrl()).includes('/new'), 'the new shortcut');
     expect(await (await app.field('You get')).getAttribute('value')).toBe(
       'Book here: https://corrieandvale.example/book?utm_source=app&slot=2',
     );
+    await app.openDetails();
     expect(await (await app.field('Note')).getAttribute('value')).toBe('Booking page');
     // What the link carries is told with the reason, and goes with one tap.
     await app.seeText('utm_source shows which campaign you came from');

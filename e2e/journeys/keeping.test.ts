@@ -81,6 +81,7 @@ journey(
     await savesHere(app);
     await app.seeText('Synced');
     await app.openShortcut(';mob');
+    await app.openDetails();
     await app.tick('Only on this device');
     await app.tap('Save');
     await app.seeText('“;mob” works in Write.');

@@ -80,11 +80,12 @@ journey('looking, finding, copying, editing, deleting and taking it back', 'demo
   await app.openShortcut(';cv');
   await app.fill('You get', 'half a thought');
   await app.tap('Back to the list');
-  await app.tap('Keep editing');
+  await app.tap('Not saved yet: ;cv');
   expect(await (await app.field('You get')).getAttribute('value')).toBe('half a thought');
   await app.fill('You get', 'Corrie & Vale, piano care');
   await app.tap('Save');
   await app.seeText('Corrie & Vale, piano care');
+  await app.seeNoText('Not saved yet');
 
   await app.openShortcut(';diary');
   await app.tap('Delete');
@@ -124,6 +125,7 @@ journey('what cannot be kept is told, and all that was typed stays', 'demo', asy
   // White space around a code goes, inside it is shown.
   await app.fill('You type', '  big hall ');
   await app.seeText('␣ is a space inside the code');
+  await app.openDetails();
   await app.press(await app.control('Set: None'));
   await app.tap('New set…');
   await app.insert(await app.field('Name of the new set'), 'Autumn round');

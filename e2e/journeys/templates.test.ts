@@ -23,14 +23,14 @@ journey(
     const app = await open('phone');
     await app.tap('New shortcut…');
     await app.insert(await app.field('You get'), 'Dear , see you.');
-    // The caret goes behind “Dear ”.
+    // The cursor goes behind “Dear ”.
     await app.type(Key.HOME + Key.ARROW_RIGHT.repeat(5));
-    await app.tap('Insert: Blank');
+    await app.insertPart('Blank');
     await app.insert(await app.field('Name'), 'Name');
     await app.expectAccessible();
     await app.tap('Insert');
     await app.until(async () => (await shown(app)) === 'Dear Name, see you.', 'the chip in its place');
-    await app.tap('Insert: Blank');
+    await app.insertPart('Blank');
     await app.insert(await app.field('Name'), 'Part of the day');
     await app.choose('Asks for', 'one of several');
     await app.tap('Insert');
@@ -38,6 +38,10 @@ journey(
     await app.insert(await app.field('Choices, with commas between them'), 'morning, afternoon');
     await app.tap('Insert');
     await app.control('Blank: Part of the day');
+    // One types on behind what was put in.
+    await app.type('!');
+    await app.until(async () => (await shown(app)) === 'Dear NamePart of the day!, see you.', 'the cursor behind it');
+    await app.type(Key.BACK_SPACE);
     await app.seeText('You get now');
     await app.expectAccessible();
     await app.insert(await app.field('You type'), ';see');
@@ -95,7 +99,7 @@ journey('dates, the caret, another shortcut inside, and a circle, by touch', 'de
   await app.goTo('Shortcuts');
   await app.openShortcut(';here');
   await app.press(await app.field('You get'));
-  await app.tap('Insert: Date');
+  await app.insertPart('Date');
   await app.choose('When', 'tomorrow');
   await app.choose('Then the next', 'Monday');
   await app.seeText('Today you get');
@@ -107,7 +111,7 @@ journey('dates, the caret, another shortcut inside, and a circle, by touch', 'de
   await app.press(await app.see(By.css('[aria-label^="Date: "]')));
   await app.tap('Remove');
   await app.field('You get');
-  await app.tap('Insert: Shortcut');
+  await app.insertPart('Shortcut');
   await app.insert(await app.field('Find a shortcut'), ';late');
   await app.press(await app.see(By.css('[role=radio][aria-label=";late"]')));
   await app.tap('Insert');
@@ -116,7 +120,7 @@ journey('dates, the caret, another shortcut inside, and a circle, by touch', 'de
   await app.seeText('“;here” works in Write.');
   await app.openShortcut(';late');
   await app.press(await app.field('You get'));
-  await app.tap('Insert: Shortcut');
+  await app.insertPart('Shortcut');
   await app.insert(await app.field('Find a shortcut'), ';here');
   await app.press(await app.see(By.css('[role=radio][aria-label=";here"]')));
   await app.tap('Insert');
@@ -170,11 +174,12 @@ journey(
     await app.copyToClipboard('https://corrieandvale.example');
     await app.tap('New shortcut…');
     await app.insert(await app.field('You get'), 'See **us**: ');
-    await app.tap('Insert: Clipboard');
+    await app.insertPart('Clipboard');
     await app.control('Clipboard: clipboard');
-    await app.tap('Insert: Cursor');
+    await app.insertPart('Cursor');
     await app.control('Cursor: cursor');
     await app.insert(await app.field('You type'), ';see');
+    await app.openDetails();
     await app.choose('Formatting', 'Markdown');
     await app.see(By.css('.formatted strong'));
     await app.expectAccessible();
@@ -193,7 +198,7 @@ journey(
     await app.padHolds(';broken ');
     await app.goTo('Shortcuts');
     await app.openShortcut(';broken');
-    await app.seeText('that doesn’t belong');
+    await app.seeText('There’s a stray brace');
     await app.expectAccessible();
     await app.fill('You get', 'so it is');
     await app.tap('Save');

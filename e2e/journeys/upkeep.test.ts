@@ -41,6 +41,7 @@ async function see(app: App, codes: string): Promise<void> {
 /** What a shortcut says in the editor. */
 async function choicesIn(app: App, code: string, labels: readonly string[]): Promise<string[]> {
   await app.openShortcut(code);
+  await app.openDetails();
   const said: string[] = [];
   for (const label of labels)
     said.push(

@@ -40,6 +40,7 @@ journey('a bad code is given up for a free one with the keyboard alone', 'demo',
   await app.see(By.css('[aria-label="Use ;them"]'));
   await app.pressByKey('Use ;them');
   await app.seeText('No word, link or other code gets in the way.');
+  await app.pressByKey('Kind, set and more');
   await app.tabTo('Only on this device');
   await app.type(' ');
   await app.see(By.css('[role=checkbox][aria-checked=true]'));

@@ -6,12 +6,17 @@ const loadTemplateEditor = async () => {
   await loadExpansion();
   return import('@/features/editor/template/TemplateEditor');
 };
+const loadInsertSheet = async () => {
+  await loadExpansion();
+  return import('@/features/editor/template/InsertSheet');
+};
 const loadPreview = async () => {
   await loadExpansion();
   return import('@/features/editor/template/Preview');
 };
 
 export const TemplateEditor = fetched(loadTemplateEditor);
+export const InsertSheet = fetched(loadInsertSheet);
 /** Typing with the list at hand is one bundle with the page to write on. */
 const loadTryHere = async () => ({ default: (await import('./write')).TryHere });
 
@@ -23,5 +28,5 @@ export const Versions = fetched(async () => ({
 
 /** Fetches them while the server is there, for when it is not. */
 export async function fetchParts(): Promise<void> {
-  await Promise.all([loadTemplateEditor(), loadPreview()]).catch(() => {});
+  await Promise.all([loadTemplateEditor(), loadInsertSheet(), loadPreview()]).catch(() => {});
 }

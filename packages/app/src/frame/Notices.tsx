@@ -1,56 +1,47 @@
-import { createContext, use, useCallback, useMemo, useState, type ReactNode } from 'react';
-import { StyleSheet } from 'react-native';
-import { Snackbar, useTheme } from 'react-native-paper';
+import { usePathname } from 'expo-router';
+import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button, Text, useTheme } from 'react-native-paper';
 
 import type { Theme } from '@/look/theme';
-import { useIsWide } from '@/look/useLook';
 
 export interface Notice {
   text: string;
   action?: { label: string; onPress: () => void };
 }
 
+interface Shown extends Notice {
+  /** When it came; ms since the page was opened. */
+  readonly since: number;
+}
+
 const NoticeContext = createContext<(notice: Notice) => void>(() => {});
-const ShownContext = createContext(false);
+const ShownContext = createContext<{ shown: Shown | null; hide: () => void }>({ shown: null, hide: () => {} });
 
 /** Time to read a notice, in ms; one with something to undo stays longer. */
 const SHORT = 4_000;
 const LONG = 12_000;
-
-/** One line over the foot of the screen that says what was done and how to take it back. */
+/** Holds the one notice there is. It leaves when one goes on to another page, not with the page that it came with. */
 export function NoticeProvider({ children }: { children: ReactNode }) {
-  const { colors } = useTheme<Theme>();
-  const isWide = useIsWide();
-  const [notice, setNotice] = useState<Notice | null>(null);
-  const [isVisible, setVisible] = useState(false);
-  const show = useCallback((next: Notice) => {
-    setNotice(next);
-    setVisible(true);
+  const [shown, setShown] = useState<Shown | null>(null);
+  const show = useCallback((notice: Notice) => setShown({ ...notice, since: performance.now() }), []);
+  const hide = useCallback(() => setShown(null), []);
+  const pathname = usePathname();
+  const lastInput = useRef(0);
+  useEffect(() => {
+    const note = () => (lastInput.current = performance.now());
+    const kinds = ['pointerdown', 'keydown'] as const;
+    kinds.forEach((kind) => addEventListener(kind, note, true));
+    return () => kinds.forEach((kind) => removeEventListener(kind, note, true));
   }, []);
-  const action = useMemo(
-    () =>
-      notice?.action && {
-        label: notice.action.label,
-        onPress: notice.action.onPress,
-        textColor: colors.inverseOnSurface,
-        labelStyle: styles.action,
-      },
-    [notice, colors],
-  );
+  useEffect(() => {
+    // The tap on Save, say, leads to the list and came before its notice.
+    setShown((now) => (now && lastInput.current > now.since ? null : now));
+  }, [pathname]);
+  const value = useMemo(() => ({ shown, hide }), [shown, hide]);
   return (
     <NoticeContext value={show}>
-      <ShownContext value={isVisible}>{children}</ShownContext>
-      <Snackbar
-        key={notice?.text}
-        visible={isVisible}
-        onDismiss={() => setVisible(false)}
-        duration={notice?.action ? LONG : SHORT}
-        action={action}
-        wrapperStyle={isWide ? styles.widePlace : styles.place}
-        style={styles.bar}
-      >
-        {notice?.text ?? ''}
-      </Snackbar>
+      <ShownContext value={value}>{children}</ShownContext>
     </NoticeContext>
   );
 }
@@ -59,15 +50,60 @@ export function useNotice(): (notice: Notice) => void {
   return use(NoticeContext);
 }
 
-/** Whether one is shown: it covers what is at the foot of the screen. */
-export function useIsNoticeShown(): boolean {
-  return use(ShownContext);
+/** One line that says what was done and how to take it back. It has a place of its own and covers nothing. */
+export function NoticeBar() {
+  const { colors } = useTheme<Theme>();
+  const { shown, hide } = use(ShownContext);
+  const { onHeld, onLeft } = useReadingTime(shown, hide);
+  return (
+    // A screen reader reads what comes into a place that was there before.
+    <View role="status">
+      {shown && (
+        <View
+          {...({ onPointerEnter: onHeld, onPointerLeave: onLeft, onFocus: onHeld, onBlur: onLeft } as object)}
+          style={[styles.bar, { backgroundColor: colors.inverseSurface }]}
+        >
+          <Text variant="bodyMedium" style={[styles.text, { color: colors.inverseOnSurface }]}>
+            {shown.text}
+          </Text>
+          {shown.action && (
+            <Button
+              mode="text"
+              textColor={colors.inverseOnSurface}
+              labelStyle={styles.action}
+              contentStyle={styles.tall}
+              onPress={() => {
+                hide();
+                shown.action?.onPress();
+              }}
+            >
+              {shown.action.label}
+            </Button>
+          )}
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** Hides a notice when it could be read; not while the pointer is over it or the focus in it. */
+function useReadingTime(shown: Shown | null, hide: () => void): { onHeld: () => void; onLeft: () => void } {
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const stop = useCallback(() => clearTimeout(timer.current), []);
+  const begin = useCallback(() => {
+    stop();
+    if (shown) timer.current = setTimeout(hide, shown.action ? LONG : SHORT);
+  }, [shown, hide, stop]);
+  useEffect(() => {
+    begin();
+    return stop;
+  }, [begin, stop]);
+  return { onHeld: stop, onLeft: begin };
 }
 
 const styles = StyleSheet.create({
-  // Over what is done least: above the bars at the foot, or above the foot of the detail.
-  place: { bottom: 138 },
-  widePlace: { bottom: 76, left: undefined, right: 8, alignItems: 'flex-end' },
-  bar: { maxWidth: 560, borderRadius: 6 },
+  bar: { flexDirection: 'row', alignItems: 'center', minHeight: 48, paddingLeft: 16, paddingRight: 4 },
+  text: { flex: 1, paddingVertical: 8 },
   action: { textDecorationLine: 'underline' },
+  tall: { minHeight: 48 },
 });

@@ -1,13 +1,16 @@
-import { useEffect, useId, useRef } from 'react';
+import { useEffect, useId, useRef, type ReactNode } from 'react';
 import { StyleSheet, TextInput, View, type NativeSyntheticEvent } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { FACES, STRONG } from './fonts';
 import type { IconName } from './icons';
 import { usePalette } from './useLook';
+import { webStyle } from './webStyle';
 
 interface FieldProps {
   label: string;
+  /** What stands beside the label. */
+  beside?: ReactNode;
   value: string;
   onChangeText: (text: string) => void;
   /** `next`: the element that takes the focus, if one does. */
@@ -24,13 +27,13 @@ interface FieldProps {
   /** Not shown while it is typed, and kept by no keyboard. */
   isSecret?: boolean;
   /** The keys that a touch keyboard shows first. */
-  inputMode?: 'text' | 'decimal';
+  inputMode?: 'text' | 'decimal' | 'url' | 'email';
   inputRef?: (input: TextInput | null) => void;
 }
 
 /** A labelled field that tells below it what is wrong, and is told so to a screen reader. */
 export function Field(props: FieldProps) {
-  const { label, error, isCode, isSecret, multiline, inputRef, onSubmit, onBlur, startsHere, ...field } = props;
+  const { label, beside, error, isCode, isSecret, multiline, inputRef, onSubmit, onBlur, startsHere, ...field } = props;
   const palette = usePalette();
   const id = useId();
   const input = useRef<TextInput>(null);
@@ -44,9 +47,7 @@ export function Field(props: FieldProps) {
   const described = error ? { 'aria-invalid': true, 'aria-describedby': `${id}-error` } : { 'aria-invalid': false };
   return (
     <View style={styles.field}>
-      <Text variant="labelLarge" nativeID={`${id}-label`} style={styles.label}>
-        {label}
-      </Text>
+      <FieldHead id={`${id}-label`} label={label} beside={beside} />
       <TextInput
         {...field}
         {...(isCode || isSecret ? asTyped : {})}
@@ -87,6 +88,18 @@ export function Field(props: FieldProps) {
   );
 }
 
+/** The label of a field, and what stands beside it. */
+export function FieldHead({ id, label, beside }: { id: string; label: string; beside?: ReactNode }) {
+  return (
+    <View style={styles.head}>
+      <Text variant="labelLarge" nativeID={id} style={styles.label}>
+        {label}
+      </Text>
+      {beside}
+    </View>
+  );
+}
+
 interface FieldNoteProps {
   text: string;
   action?: string;
@@ -113,6 +126,7 @@ export function FieldNote({ text, action, icon = 'undo', onPress }: FieldNotePro
 
 const styles = StyleSheet.create({
   field: { gap: 4, paddingTop: 6 },
+  head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 8 },
   label: { ...STRONG, fontSize: 15 },
   input: {
     borderWidth: 1.5,
@@ -124,7 +138,8 @@ const styles = StyleSheet.create({
     lineHeight: 25,
     fontFamily: FACES.text,
   },
-  tall: { minHeight: 148, textAlignVertical: 'top' },
+  // As high as what is in it, within reason.
+  tall: { minHeight: 84, maxHeight: 260, textAlignVertical: 'top', ...webStyle({ fieldSizing: 'content' }) },
   code: { fontFamily: FACES.code, fontSize: 19 },
   note: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 48 },
   noteText: { flexShrink: 1 },

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { Modal, Pressable, StyleSheet, View } from 'react-native';
+import { Modal, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { useIsWide, usePalette } from './useLook';
@@ -18,7 +18,8 @@ export function Sheet({ title, isOpen, onClose, children }: SheetProps) {
   return (
     <Modal transparent visible={isOpen} onRequestClose={onClose} aria-label={title}>
       <View style={[styles.stage, isWide && styles.middle]}>
-        <Pressable aria-hidden tabIndex={-1} onPress={onClose} style={[StyleSheet.absoluteFill, styles.shade]} />
+        {/* No stop for the focus: Escape closes the sheet by keyboard. */}
+        <View aria-hidden {...({ onClick: onClose } as object)} style={[StyleSheet.absoluteFill, styles.shade]} />
         <View
           style={[
             styles.sheet,
@@ -26,9 +27,10 @@ export function Sheet({ title, isOpen, onClose, children }: SheetProps) {
             { backgroundColor: palette.surface, borderColor: palette.ink },
           ]}
         >
-          <Text variant="titleMedium" role="heading" aria-level={2} style={styles.title}>
-            {title}
-          </Text>
+          {/* The first that can take the focus does. */}
+          <View role="heading" aria-level={2} tabIndex={-1} style={styles.title}>
+            <Text variant="titleMedium">{title}</Text>
+          </View>
           {children}
         </View>
       </View>

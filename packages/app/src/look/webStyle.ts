@@ -1,4 +1,4 @@
 /** Styles that browsers know and React Native's types do not. */
-export function webStyle(style: { overflowWrap?: 'anywhere'; visibility?: 'hidden' }): object {
+export function webStyle(style: { overflowWrap?: 'anywhere'; visibility?: 'hidden'; fieldSizing?: 'content' }): object {
   return style;
 }

@@ -1,4 +1,4 @@
-import { matchKey, shownText, type Shortcut, type ShortcutSet } from '@yellow-latch/core/model';
+import { matchKey, writtenText, type Shortcut, type ShortcutSet } from '@yellow-latch/core/model';
 import MiniSearch from 'minisearch';
 
 /** What is searched of a list. */
@@ -141,7 +141,7 @@ export class Finder {
 
 /** The first letters of each word of a shortcut, as far as they are looked at. */
 function firstsOf(shortcut: Shortcut): Set<string> {
-  const words = `${shownText(shortcut)} ${shortcut.note}`.match(WORDS) ?? [];
+  const words = `${writtenText(shortcut)} ${shortcut.note}`.match(WORDS) ?? [];
   return new Set(words.map((word) => matchKey(word).slice(0, FIRST)));
 }
 
@@ -173,7 +173,8 @@ function swapped(term: string): string[] {
 function newIndex(): MiniSearch<Shortcut> {
   return new MiniSearch<Shortcut>({
     fields: ['expansion', 'note'],
-    extractField: (shortcut, field) => (field === 'expansion' ? shownText(shortcut) : shortcut[field as 'note' | 'id']),
+    extractField: (shortcut, field) =>
+      field === 'expansion' ? writtenText(shortcut) : shortcut[field as 'note' | 'id'],
     tokenize: (text) => text.match(WORDS) ?? [],
     processTerm: matchKey,
     searchOptions: {

@@ -1,5 +1,5 @@
 import { markdownToPlain } from '../expansion';
-import { shownText, splitMarker, type Shortcut, type ShortcutSet } from '../model';
+import { splitMarker, writtenText, type Shortcut, type ShortcutSet } from '../model';
 import { beginningOf } from './columns';
 
 /** How a sheet is laid out on paper: one or two columns on a page, or cards of the size of a bank card to cut out. */
@@ -93,7 +93,7 @@ function groupsOf(
 
 /** Formatted text without its marks. */
 function plainText(shortcut: Shortcut): string {
-  return shortcut.content.format === 'markdown' ? markdownToPlain(shownText(shortcut)) : shownText(shortcut);
+  return shortcut.content.format === 'markdown' ? markdownToPlain(writtenText(shortcut)) : writtenText(shortcut);
 }
 
 function onOneLine(text: string, clusters: number): string {

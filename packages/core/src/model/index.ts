@@ -11,6 +11,7 @@ export * from './expansion';
 export * from './keyboard';
 export * from './kind';
 export * from './limits';
+export { markdownShown } from './markdownShown';
 export * from './marker';
 export * from './problem';
 export * from './record';

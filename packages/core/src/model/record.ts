@@ -7,6 +7,7 @@ import { checkExpansion } from './expansion';
 import { KeyboardFieldsSchema, KeyboardUseSchema, type KeyboardFields } from './keyboard';
 import { KINDS } from './kind';
 import { LIMITS } from './limits';
+import { markdownShown } from './markdownShown';
 import { AskedRulesSchema } from './rules';
 import { RecordIdSchema } from './recordId';
 
@@ -183,15 +184,21 @@ export interface Shortcut extends ShortcutFields, Read {
   used?: Used;
 }
 
-/** What a shortcut gives, for the eye. */
-export function shownText({
-  content,
-  sketch,
-}: {
-  readonly content: { readonly expansion: string };
+/** The part of a shortcut that tells what it gives. */
+interface Given {
+  readonly content: { readonly expansion: string; readonly format?: Content['format'] };
   readonly sketch?: string;
-}): string {
+}
+
+/** What a shortcut gives, as it is written: Markdown with its signs. */
+export function writtenText({ content, sketch }: Given): string {
   return sketch ?? content.expansion;
+}
+
+/** What a shortcut gives, for the eye. */
+export function shownText(shortcut: Given): string {
+  const written = writtenText(shortcut);
+  return shortcut.content.format === 'markdown' ? markdownShown(written) : written;
 }
 
 export interface ShortcutSet extends SetFields, Read {}

@@ -3,7 +3,7 @@ import type { Shortcut } from '@yellow-latch/core/model';
 
 import { groupFindings, LEFT_GROUP, NO_FILTER } from './groups';
 
-import { sortFindings, urgentCount } from './findings';
+import { sortFindings, countToFix } from './findings';
 
 const finding = (id: string, type: Brief['type'], severity: Brief['severity'], more: Partial<Brief> = {}): Brief =>
   ({
@@ -51,8 +51,8 @@ describe('findings are sorted', () => {
 
   test('one that was left comes back when it is about something else', () => {
     expect(sorted(leftOf('a', 'word', 'risky a')).left).toEqual([]);
-    expect(urgentCount(sorted(leftOf('a', 'word', 'risky a')))).toBe(3);
-    expect(urgentCount(sorted(leftOf('a', 'word', 'breaks a')))).toBe(2);
+    expect(countToFix(sorted(leftOf('a', 'word', 'risky a')))).toBe(2);
+    expect(countToFix(sorted(leftOf('a', 'word', 'breaks a')))).toBe(1);
   });
 });
 

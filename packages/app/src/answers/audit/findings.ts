@@ -47,7 +47,7 @@ export function sortFindings(
   return { open, left: leftOnes, worst, counts };
 }
 
-/** How many there are that one should look at: all that is more than a note. */
-export function urgentCount({ counts }: Findings): number {
-  return counts.breaks + counts.risky;
+/** How many shortcuts need fixing. */
+export function countToFix({ worst }: Pick<Findings, 'worst'>): number {
+  return [...worst.values()].filter((severity) => severity === 'breaks').length;
 }

@@ -46,12 +46,10 @@ export function CodePart({ editor, draft, saved }: EditorPartProps) {
           />
         )}
       />
-      {trimCode(code) !== '' && (
+      {/\s/u.test(trimCode(code)) && (
         <View style={styles.plate}>
           <CodePlate code={trimCode(code)} size="large" />
-          {/\s/u.test(trimCode(code)) && (
-            <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>{t`␣ is a space inside the code`}</Text>
-          )}
+          <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>{t`␣ is a space inside the code`}</Text>
         </View>
       )}
 

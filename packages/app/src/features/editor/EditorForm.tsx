@@ -7,18 +7,17 @@ import { Versions } from '@/bundles/editor';
 import { useList, useMay } from '@/frame/replica/ReplicaProvider';
 
 import { CodePart } from './CodePart';
+import { Details } from './Details';
 import { EditorFoot } from './EditorFoot';
 import { EditorHead } from './EditorHead';
 import { NEW_SET } from './form';
-import { KindAndSet } from './KindAndSet';
-import { MoreFields } from './MoreFields';
 import { TextPart } from './TextPart';
 import { useEditor } from './useEditor';
 
-/** First what you want, then what you type for it; kind and set; save at the foot. */
-export function EditorForm({ saved }: { saved: Shortcut | null }) {
-  const editor = useEditor(saved);
-  const { control, setValue } = editor.form;
+/** First what you want, then what you type for it, and whether that is safe; all else is closed. Save at the foot. */
+export function EditorForm({ saved, place }: { saved: Shortcut | null; place: string }) {
+  const editor = useEditor(saved, place);
+  const { control } = editor.form;
   const [code, expansion, template, format, kind, setId, fires, edge, isPrivate] = useWatch({
     control,
     name: ['code', 'expansion', 'template', 'format', 'kind', 'setId', 'fires', 'edge', 'isPrivate'],
@@ -48,8 +47,7 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
         )}
         <TextPart editor={editor} draft={draft} saved={saved} />
         <CodePart editor={editor} draft={draft} saved={saved} />
-        <KindAndSet editor={editor} />
-        <MoreFields control={control} setValue={setValue} onSubmit={editor.save} />
+        <Details editor={editor} />
       </ScrollView>
       <EditorFoot isReadOnly={isReadOnly} onSave={editor.save} onDelete={saved ? editor.remove : null} />
     </View>
@@ -59,5 +57,5 @@ export function EditorForm({ saved }: { saved: Shortcut | null }) {
 const styles = StyleSheet.create({
   page: { flex: 1, minHeight: 0 },
   scroll: { flex: 1, minHeight: 0 },
-  fields: { paddingHorizontal: 16, paddingBottom: 24, gap: 8, maxWidth: 760 },
+  fields: { paddingHorizontal: 16, paddingBottom: 24, gap: 4, maxWidth: 760 },
 });

@@ -2,9 +2,10 @@ import { t } from '@lingui/core/macro';
 import type { Shortcut } from '@yellow-latch/core/model';
 import { useRouter } from 'expo-router';
 import { StyleSheet } from 'react-native';
-import { IconButton, Text } from 'react-native-paper';
+import { IconButton } from 'react-native-paper';
 
 import { DetailHead } from '@/look/DetailHead';
+import { FocusHeading } from '@/look/FocusHeading';
 import { CopyButton } from '@/parts/CopyButton';
 import { usePageTitle } from '@/look/usePageTitle';
 
@@ -15,9 +16,10 @@ export function EditorHead({ saved }: { saved: Shortcut | null }) {
   usePageTitle(title);
   return (
     <DetailHead back={t`Back to the list`} onBack={() => router.navigate('/')}>
-      <Text variant="headlineSmall" role="heading" aria-level={1} style={styles.title}>
+      {/* A new one begins with the cursor in its text. */}
+      <FocusHeading focusOn={saved?.id ?? null} variant="titleLarge" style={styles.title}>
         {title}
-      </Text>
+      </FocusHeading>
       {saved && !saved.private && (
         <IconButton
           icon="history"

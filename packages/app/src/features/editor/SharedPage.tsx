@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { countClusters, clustersOf, LIMITS } from '@yellow-latch/core/model';
+import { newPlace } from '@yellow-latch/replica/storage/unsaved';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -26,7 +27,7 @@ export function SharedPage() {
           router.replace('/import');
         } else {
           handOver({ type: 'text', text: shared.text, note: noteOf(shared) });
-          router.replace('/new');
+          router.replace({ pathname: '/new', params: { at: newPlace() } });
         }
       },
       () => setMissing(true),
@@ -39,7 +40,7 @@ export function SharedPage() {
       <Text variant="bodyMedium">{t`The app wasn’t ready yet. Share it again, or paste it.`}</Text>
       <Button
         mode="outlined"
-        onPress={() => router.replace('/new')}
+        onPress={() => router.replace({ pathname: '/new', params: { at: newPlace() } })}
         style={styles.button}
         contentStyle={styles.tall}
       >{t`New shortcut`}</Button>

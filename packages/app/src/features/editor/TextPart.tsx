@@ -30,7 +30,8 @@ export function TextPart({ editor, draft, saved }: EditorPartProps) {
               value={field.value}
               isTemplate={template}
               inputRef={field.ref}
-              onChange={(text, isTemplate) => {
+              onChange={(text, isTemplate, isMarkdown) => {
+                if (isMarkdown) setValue('format', 'markdown', { shouldDirty: true });
                 if (isTemplate !== template) setValue('template', isTemplate, { shouldDirty: true });
                 field.onChange(text);
                 if (!isTemplate) editor.followExpansion(text);

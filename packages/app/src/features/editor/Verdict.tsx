@@ -1,7 +1,8 @@
 import { i18n } from '@lingui/core';
 import { plural, t } from '@lingui/core/macro';
 import { compareSeverity, type Finding } from '@yellow-latch/core/clash/finding';
-import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import type { Verdict as Judged } from '@/answers/audit/client';
@@ -17,7 +18,7 @@ const ABOUT_TEXT = new Set<Finding['type']>(['faulty expansion', 'own expansion'
 
 interface VerdictProps {
   code: string;
-  /** Null: not judged (yet); its place is kept, so that nothing below it moves under a finger. */
+  /** Null: not judged (yet). */
   verdict: Judged | null;
   /** A proposed code is taken. */
   onTake: (code: string) => void;
@@ -47,7 +48,9 @@ function Judgement({
       .map((one) => one.severity)
       .sort(compareSeverity)
       .at(-1) ?? 'safe';
-  const more = aboutCode.length - 1;
+  const isSecret = onKeepPrivate !== null && findings.some(({ type }) => type === 'secret');
+  const [isOpen, setOpen] = useState(false);
+  const more = aboutCode.slice(1);
   return (
     <>
       <View role="status" style={styles.verdict}>
@@ -61,50 +64,59 @@ function Judgement({
           </Text>
           <Text variant="bodyMedium" style={{ color: palette.ink }}>
             {first ? tellFinding(first, code, codeOf) : t`No word, link or other code gets in the way.`}
-            {more > 0 && ' '}
-            {more > 0 && plural(more, { one: '# more finding.', other: '# more findings.' })}
           </Text>
+          {isOpen &&
+            more.map((finding, index) => (
+              <Text key={index} variant="bodyMedium">
+                {tellFinding(finding, code, codeOf)}
+              </Text>
+            ))}
         </View>
+        {more.length > 0 && !isOpen && (
+          <Button mode="text" compact onPress={() => setOpen(true)} contentStyle={styles.tall}>
+            {plural(more.length, { one: '# more', other: '# more' })}
+          </Button>
+        )}
       </View>
-      {/* One line that is moved sideways where it is long: what stands below must not move. */}
-      <ScrollView horizontal style={styles.line} contentContainerStyle={styles.proposals}>
-        {onKeepPrivate && findings.some(({ type }) => type === 'secret') && (
-          <Button
-            icon="lock"
-            mode="outlined"
-            onPress={onKeepPrivate}
-            style={styles.private}
-            contentStyle={styles.tall}
-          >{t`Keep it only on this device`}</Button>
-        )}
-        {proposals.length > 0 && (
-          <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-            {t`Free codes:`}
-          </Text>
-        )}
-        {proposals.map((free) => (
-          <Pressable
-            key={free}
-            role="button"
-            aria-label={t`Use ${free}`}
-            onPress={() => onTake(free)}
-            style={styles.proposal}
-          >
-            <CodePlate code={free} />
-          </Pressable>
-        ))}
-      </ScrollView>
+      {(proposals.length > 0 || isSecret) && (
+        <View style={styles.proposals}>
+          {isSecret && (
+            <Button
+              icon="lock"
+              mode="outlined"
+              onPress={onKeepPrivate!}
+              style={styles.private}
+              contentStyle={styles.tall}
+            >{t`Keep it only on this device`}</Button>
+          )}
+          {proposals.length > 0 && (
+            <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+              {t`Free codes:`}
+            </Text>
+          )}
+          {proposals.map((free) => (
+            <Pressable
+              key={free}
+              role="button"
+              aria-label={t`Use ${free}`}
+              onPress={() => onTake(free)}
+              style={styles.proposal}
+            >
+              <CodePlate code={free} />
+            </Pressable>
+          ))}
+        </View>
+      )}
     </>
   );
 }
 
 const styles = StyleSheet.create({
-  block: { gap: 4, minHeight: 124 },
+  block: { minHeight: 56 },
   verdict: { flexDirection: 'row', gap: 12, alignItems: 'flex-start', minHeight: 48, paddingVertical: 4 },
   words: { flex: 1 },
   name: { ...STRONG },
-  line: { flexGrow: 0 },
-  proposals: { alignItems: 'center', gap: 12, minHeight: 48 },
+  proposals: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 12, minHeight: 48 },
   private: { borderRadius: 6 },
   tall: { minHeight: 48 },
   proposal: { minHeight: 48, minWidth: 48, justifyContent: 'center' },

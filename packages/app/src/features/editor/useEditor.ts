@@ -19,15 +19,14 @@ import { useUnsaved } from './useUnsaved';
 import type { Draft } from './useVerdict';
 
 /** The form over one shortcut, or over a new one: its values, what was cleaned, and its actions. */
-export function useEditor(saved: Shortcut | null) {
+export function useEditor(saved: Shortcut | null, place: string) {
   const { shortcuts, sets } = useList();
-  const { replica } = useOpened();
+  const { replica, unsaved } = useOpened();
   const write = useWrite();
   const run = useCommand();
   const notify = useNotice();
   const router = useRouter();
   const isWide = useIsWide();
-  const place = saved?.id ?? 'new';
 
   const [incoming] = useState(() => (saved ? null : takeIncoming()));
   const [start] = useState(() => {
@@ -35,7 +34,6 @@ export function useEditor(saved: Shortcut | null) {
     const note = incoming?.type === 'text' ? (incoming.note ?? '') : '';
     return { note, cleaned: text === null ? null : cleanEnd(text), text };
   });
-  const isKindChosen = useRef(false);
   // What of the list's record the person has seen: what comes in while they edit is kept beside.
   const seen = useRef(saved ? replica.recordOf('shortcut', saved.id) : undefined);
 
@@ -49,7 +47,8 @@ export function useEditor(saved: Shortcut | null) {
   const isDone = useRef(false);
   const { forget, ...cleaning } = useCleaning(form, start.text);
   const [came] = useState(() => (start.cleaned ? { ...newFormValues(start.cleaned.text), note: start.note } : null));
-  useUnsaved(form, place, came, isDone);
+  const typedBefore = useUnsaved({ form, place, came, seen, isDone });
+  const isKindChosen = useRef(came === null && typedBefore.has('kind'));
 
   // While nothing is typed here, the form follows what other devices write.
   const changed = saved?.changed;
@@ -85,9 +84,12 @@ export function useEditor(saved: Shortcut | null) {
     const ids = writes.length > 0 ? await write(...writes) : [];
     const id = command.idOf(ids);
     isDone.current = true;
+    unsaved.drop(place);
     reset({ ...values, setId: command.setId ?? setId });
     if (!isWide) router.navigate('/');
     else if (id !== saved?.id) router.replace({ pathname: '/shortcut/[id]', params: { id } });
+    // It stays open, and may be typed into again.
+    else isDone.current = false;
     notify({
       text: tellSaved(values.code, note),
       action: { label: t`Use it elsewhere`, onPress: () => router.navigate('/where') },

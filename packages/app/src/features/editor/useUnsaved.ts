@@ -1,47 +1,72 @@
-import { t } from '@lingui/core/macro';
-import { useRouter } from 'expo-router';
-import { useEffect, useState, type RefObject } from 'react';
-import type { UseFormReturn } from 'react-hook-form';
+import type { StoredRecord } from '@yellow-latch/core/sync';
+import { isNewPlace } from '@yellow-latch/replica/storage/unsaved';
+import { useCallback, useEffect, useState, type RefObject } from 'react';
+import { useWatch, type UseFormReturn } from 'react-hook-form';
 
-import { useNotice } from '@/frame/Notices';
-import { useOnLeaving } from '@/look/useLatest';
+import { useOpened } from '@/frame/replica/ReplicaProvider';
+import { useLatest, useOnLeaving } from '@/look/useLatest';
 
 import type { FormValues } from './form';
 
-/** What was typed into forms that were left without saving, by shortcut id or 'new'. */
-const left = new Map<string, FormValues>();
+/** A form is kept when nothing was typed into it for so long, in ms, and when the page is left. */
+const REST = 300;
+
+interface UnsavedProps {
+  form: UseFormReturn<FormValues>;
+  /** The id of the shortcut, or the place of a new one. */
+  place: string;
+  /** What it begins with instead, where something came along. */
+  came: Partial<FormValues> | null;
+  /** What of the record its owner has seen. */
+  seen: RefObject<StoredRecord | undefined>;
+  /** Whether it is saved, deleted, or went on elsewhere. */
+  isDone: RefObject<boolean>;
+}
 
 /**
- * Leaving a form loses nothing: it can be opened again as it was. `came`: what it begins with instead, where something
- * came along; `isDone`: it is saved, deleted, or went on elsewhere.
+ * What is typed into a form is kept on this device until it is saved or discarded: leaving it, a reload and an update
+ * of the app lose nothing. Returns the names of the fields that were typed into before.
  */
-export function useUnsaved(
-  { getValues, setValue, formState }: UseFormReturn<FormValues>,
-  place: string,
-  came: FormValues | null,
-  isDone: RefObject<boolean>,
-): void {
-  const notify = useNotice();
-  const router = useRouter();
-  const { isDirty } = formState;
-  const [start] = useState(() => came ?? left.get(place));
+export function useUnsaved({ form, place, came, seen, isDone }: UnsavedProps): ReadonlySet<string> {
+  const { unsaved } = useOpened();
+  const { control, getValues, setValue, formState } = form;
+  const { isDirty, dirtyFields } = formState;
+  const [before] = useState(() => unsaved.at(place));
+  const [start] = useState(() => came ?? (before?.values as Partial<FormValues> | undefined) ?? {});
   useEffect(() => {
-    left.delete(place);
-    for (const [name, value] of Object.entries(start ?? {})) {
+    if (before?.seen) seen.current = before.seen;
+    for (const [name, value] of Object.entries(start)) {
       setValue(name as keyof FormValues, value as never, { shouldDirty: true });
     }
-  }, [place, setValue, start]);
+  }, [before, seen, setValue, start]);
 
-  useOnLeaving(() => {
-    if (!isDirty || isDone.current) return;
-    left.set(place, getValues());
-    notify({
-      text: t`Not saved yet.`,
-      action: {
-        label: t`Keep editing`,
-        onPress: () =>
-          router.navigate(place === 'new' ? '/new' : { pathname: '/shortcut/[id]', params: { id: place } }),
-      },
-    });
-  });
+  const latest = useLatest({ isDirty, dirtyFields });
+  const keep = useCallback(() => {
+    const { isDirty: isTyped, dirtyFields: typed } = latest.current;
+    if (isDone.current || !isTyped) {
+      unsaved.drop(place);
+      return;
+    }
+    const all = Object.entries(getValues()).filter(([name]) => typed[name as keyof FormValues]);
+    const record = isNewPlace(place) ? undefined : seen.current;
+    unsaved.keep({ place, values: Object.fromEntries(all), changed: Date.now(), ...(record ? { seen: record } : {}) });
+  }, [latest, isDone, unsaved, place, getValues, seen]);
+
+  const values = useWatch({ control });
+  const [first] = useState(values);
+  useEffect(() => {
+    // What has just been opened is not typed into yet.
+    if (values === first) return;
+    const timer = setTimeout(keep, REST);
+    return () => clearTimeout(timer);
+  }, [values, first, isDirty, keep]);
+  useEffect(() => {
+    const hide = () => {
+      if (document.visibilityState === 'hidden' && latest.current.isDirty) keep();
+    };
+    document.addEventListener('visibilitychange', hide);
+    return () => document.removeEventListener('visibilitychange', hide);
+  }, [keep, latest]);
+  useOnLeaving(keep);
+  return new Set(Object.keys(start));
 }

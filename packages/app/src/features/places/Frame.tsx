@@ -1,12 +1,12 @@
 import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, plural, t } from '@lingui/core/macro';
 import { usePathname, useRouter } from 'expo-router';
-import { useEffect, type ReactNode } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
-import { urgentCount } from '@/answers/audit/findings';
+import { countToFix } from '@/answers/audit/findings';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { LatchMark } from '@/look/LatchMark';
@@ -15,6 +15,8 @@ import { useIsWide, usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { whenIdle } from '@/frame/fetched';
+import { FocusKeeper } from '@/frame/focus';
+import { NoticeBar } from '@/frame/Notices';
 import { UpdateOffer } from '@/frame/UpdateOffer';
 
 interface Place {
@@ -36,6 +38,8 @@ export function Frame({ children }: { children: ReactNode }) {
   const palette = usePalette();
   const isWide = useIsWide();
   useWriteAtHand();
+  useFocusKept();
+  const isTyping = useIsKeyboardUp();
   const places = (
     <View
       role="navigation"
@@ -57,11 +61,47 @@ export function Frame({ children }: { children: ReactNode }) {
       {isWide && places}
       <View role="main" style={styles.main}>
         <UpdateOffer />
-        {children}
+        <View style={styles.main}>{children}</View>
+        <NoticeBar />
       </View>
-      {!isWide && places}
+      {!isWide && !isTyping && places}
     </View>
   );
+}
+
+/** Lower than this, in CSS px, a phone shows its keyboard: what is left of the screen is for what one types. */
+const KEYBOARD_UP = 560;
+
+/** Whether somebody types on the keyboard of the screen. */
+function useIsKeyboardUp(): boolean {
+  const { height } = useWindowDimensions();
+  const [isInField, setInField] = useState(false);
+  useEffect(() => {
+    const look = () =>
+      setInField(
+        document.activeElement?.matches(':is(input:not([type=file]), textarea, [contenteditable=true])') === true,
+      );
+    document.addEventListener('focusin', look);
+    document.addEventListener('focusout', look);
+    return () => {
+      document.removeEventListener('focusin', look);
+      document.removeEventListener('focusout', look);
+    };
+  }, []);
+  return isInField && height < KEYBOARD_UP;
+}
+
+/** See `FocusKeeper`. */
+function useFocusKept(): void {
+  const pathname = usePathname();
+  const [keeper] = useState(() => new FocusKeeper());
+  useEffect(() => keeper.start(), [keeper]);
+  const isFirst = useRef(true);
+  useEffect(() => {
+    // The page that one comes with begins as any page of the web does.
+    if (!isFirst.current) keeper.turnTo(pathname);
+    isFirst.current = false;
+  }, [keeper, pathname]);
 }
 
 /** Write is fetched before it is gone to, since the server may be away by then; and after the list has begun to be checked. */
@@ -79,7 +119,7 @@ function placeOf(pathname: string): Place['path'] {
 
 function tellBadge(isCheck: boolean, count: number): string {
   return isCheck
-    ? plural(count, { one: '# finding', other: '# findings' })
+    ? plural(count, { one: '# shortcut needs fixing', other: '# shortcuts need fixing' })
     : plural(count, { one: '# thing with two versions', other: '# things with two versions' });
 }
 
@@ -88,9 +128,9 @@ function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
   const router = useRouter();
   const pathname = usePathname();
   const isHere = placeOf(pathname) === place.path;
-  const findings = urgentCount(useAudit().findings);
+  const toFix = countToFix(useAudit().findings);
   const versions = useList().unsettled.length;
-  const counts: Readonly<Record<string, number>> = { '/check': findings, '/devices': versions };
+  const counts: Readonly<Record<string, number>> = { '/check': toFix, '/devices': versions };
   const count = counts[place.path] ?? 0;
   const badge = count > 0 ? count : null;
   const color = isHere ? palette.ink : palette.inkSoft;

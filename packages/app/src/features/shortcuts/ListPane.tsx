@@ -30,12 +30,16 @@ import { NewBar } from './NewBar';
 import { SearchField } from './SearchField';
 import { SetHeading } from './SetHeading';
 import { ShortcutRow } from './ShortcutRow';
+import { UnsavedRows } from './UnsavedRows';
 import { useFinder } from './useFinder';
 import { useListKeys } from './useListKeys';
 
 /** About how high rows are, in px: measured when they are drawn. */
 const ROW = 56;
 const HEADING = 44;
+
+/** Verdicts that ask for something; what is safe with a note asks for nothing. */
+const ASKING = ['breaks', 'risky'] as const;
 
 /** The list: pairs by set, a search over all that they hold, and the bar that starts a new one. */
 export function ListPane() {
@@ -89,6 +93,7 @@ export function ListPane() {
           <View style={styles.filters}>
             <SeverityFilter
               counts={isJudged ? counts : null}
+              of={ASKING}
               value={filters.severity}
               onChange={(severity) => setFilters({ ...filters, severity })}
             />
@@ -128,6 +133,7 @@ export function ListPane() {
           </View>
         )}
       </View>
+      <UnsavedRows />
       <View style={styles.list}>
         {isEmpty && <EmptyList />}
         {!isEmpty && items.length === 0 && (

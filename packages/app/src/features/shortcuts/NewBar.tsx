@@ -1,4 +1,5 @@
 import { t } from '@lingui/core/macro';
+import { newPlace } from '@yellow-latch/replica/storage/unsaved';
 import { usePathname, useRouter } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -26,12 +27,16 @@ export function NewBar() {
       // Refused or not supported: the person pastes by hand.
     }
     handOver(text === null ? { type: 'refused' } : { type: 'text', text });
-    router.navigate('/new');
+    router.navigate({ pathname: '/new', params: { at: newPlace() } });
   };
   if (may === 'use') return null;
   return (
     <View style={[styles.bar, { backgroundColor: palette.surface, borderColor: palette.ink }]}>
-      <Pressable role="button" onPress={() => router.navigate('/new')} style={styles.write}>
+      <Pressable
+        role="button"
+        onPress={() => router.navigate({ pathname: '/new', params: { at: newPlace() } })}
+        style={styles.write}
+      >
         <Text variant="bodyLarge" style={{ color: palette.inkSoft }}>{t`New shortcut…`}</Text>
       </Pressable>
       <LatchButton icon="clipboard-paste" label={t`Paste`} isQuiet={isBesideEditor} onPress={() => void paste()} />

@@ -8,6 +8,7 @@ import { newDeviceState } from '@yellow-latch/replica/storage/device';
 import { keepForGood, NotKeptError, tellNotKept, tellOnlyUse } from './keeping';
 import { onlyCounts } from '@yellow-latch/replica/storage/write';
 import { Replica } from '@yellow-latch/replica/storage/replica';
+import { UnsavedForms, type UnsavedForm } from '@yellow-latch/replica/storage/unsaved';
 import type { Write } from '@yellow-latch/replica/storage/write';
 import type { ListView } from '@yellow-latch/replica/storage/view';
 import { server } from '@yellow-latch/replica/sync/server';
@@ -16,6 +17,7 @@ import { Sync, type SyncState } from '@yellow-latch/replica/sync/sync';
 interface Opened {
   replica: Replica;
   sync: Sync;
+  unsaved: UnsavedForms;
 }
 
 /** This browser is in no list: it was in none yet (null), or is the device here no more. */
@@ -31,7 +33,7 @@ async function openReplica(): Promise<Opened | Outside> {
   const replica = await Replica.open(device.db, device.state);
   const sync = new Sync(replica, server, () => location.reload());
   sync.start();
-  return { replica, sync };
+  return { replica, sync, unsaved: await UnsavedForms.open(device.db) };
 }
 
 /** The device that this browser becomes without being asked, where the server takes everybody into its one list. */
@@ -71,6 +73,12 @@ export function useOpened(): Opened {
 export function useList(): ListView {
   const { replica } = useOpened();
   return useSyncExternalStore(replica.subscribe, () => replica.read());
+}
+
+/** The forms that are not saved yet. */
+export function useUnsavedForms(): readonly UnsavedForm[] {
+  const { unsaved } = useOpened();
+  return useSyncExternalStore(unsaved.subscribe, () => unsaved.all);
 }
 
 /** How this device stands to the server. */

@@ -9,7 +9,6 @@ import { tellFinding } from '@/answers/audit/sentences';
 import { LatchButton } from '@/look/LatchButton';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
-import { useIsNoticeShown } from '@/frame/Notices';
 import { useOpened } from '@/frame/replica/ReplicaProvider';
 
 import { pathOf } from './path';
@@ -19,7 +18,7 @@ const KEPT = 'was-led';
 
 /**
  * Once, below a list with something that breaks: leads through the worst of it, its evidence and its fix.
- * Below, so that no row moves when it comes; out of sight while a notice covers it.
+ * Below, so that no row moves when it comes.
  */
 export function Lead() {
   const palette = usePalette();
@@ -27,7 +26,6 @@ export function Lead() {
   const { db } = useOpened().replica;
   const { codeOf } = useCodes();
   const { findings } = useAudit();
-  const isNoticeShown = useIsNoticeShown();
   const [wasLed, setWasLed] = useState(true);
   useEffect(() => {
     void db.get('kept', KEPT).then((was) => setWasLed(was === true));
@@ -42,13 +40,7 @@ export function Lead() {
   };
   const code = codeOf(first.shortcuts[0]!);
   return (
-    <View
-      style={[
-        styles.card,
-        { borderColor: palette.ink, backgroundColor: palette.surface },
-        isNoticeShown && styles.covered,
-      ]}
-    >
+    <View style={[styles.card, { borderColor: palette.ink, backgroundColor: palette.surface }]}>
       <View style={styles.line}>
         <LatchGlyph verdict={first.severity} size={32} />
         <Text
@@ -73,7 +65,6 @@ export function Lead() {
 
 const styles = StyleSheet.create({
   card: { borderWidth: 1.5, borderRadius: 8, marginHorizontal: 10, marginTop: 8, padding: 12, gap: 4 },
-  covered: { visibility: 'hidden' },
   line: { flexDirection: 'row', gap: 12, alignItems: 'center' },
   words: { flex: 1 },
   actions: { flexDirection: 'row', justifyContent: 'flex-end', flexWrap: 'wrap', gap: 8 },

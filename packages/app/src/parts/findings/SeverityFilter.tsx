@@ -1,10 +1,9 @@
-import { i18n } from '@lingui/core';
-import { t } from '@lingui/core/macro';
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg, t } from '@lingui/core/macro';
 import type { Severity } from '@yellow-latch/core/clash/finding';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { SEVERITY_WORDS } from '@/answers/audit/sentences';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
@@ -12,27 +11,38 @@ import { tellCount } from '@/wording/format';
 
 const SEVERITIES: readonly Severity[] = ['breaks', 'risky', 'note'];
 
+const WORDS: Readonly<Record<Severity, MessageDescriptor>> = {
+  breaks: msg`Needs fixing`,
+  risky: msg`Risky`,
+  note: msg`Notes`,
+};
+
 interface SeverityFilterProps {
   /** Null: not known yet; the place is kept, so that nothing below it moves under a finger. */
   counts: Readonly<Record<Severity, number>> | null;
+  /** The verdicts one can choose; all, unless said otherwise. */
+  of?: readonly Severity[];
   /** Null: all are shown. */
   value: Severity | null;
   onChange: (value: Severity | null) => void;
 }
 
-/** How many there are of each verdict; a tap shows these alone, another all again. */
-export function SeverityFilter({ counts, value, onChange }: SeverityFilterProps) {
+/** How many there are of each verdict that there is; a tap shows these alone, another all again. */
+export function SeverityFilter({ counts, of = SEVERITIES, value, onChange }: SeverityFilterProps) {
   const palette = usePalette();
+  const shown = of.filter((severity) => (counts?.[severity] ?? 0) > 0 || value === severity);
   return (
-    <View style={styles.row} role="group" aria-label={t`Filter`}>
-      {SEVERITIES.map((severity) => {
+    <View style={[styles.row, counts === null && styles.coming]} role="group" aria-label={t`Filter`}>
+      {shown.map((severity) => {
         const isOn = value === severity;
+        const word = i18n._(WORDS[severity]);
+        const count = tellCount(counts?.[severity] ?? 0);
         return (
           <Pressable
             key={severity}
             role="button"
             aria-pressed={isOn}
-            aria-label={`${i18n._(SEVERITY_WORDS[severity])}: ${counts ? tellCount(counts[severity]) : '–'}`}
+            aria-label={`${word}: ${count}`}
             onPress={() => onChange(isOn ? null : severity)}
             style={[
               styles.chip,
@@ -42,8 +52,10 @@ export function SeverityFilter({ counts, value, onChange }: SeverityFilterProps)
               },
             ]}
           >
-            <LatchGlyph verdict={severity} size={22} />
-            <Text style={[styles.count, isOn && STRONG]}>{counts ? tellCount(counts[severity]) : '–'}</Text>
+            <LatchGlyph verdict={severity} size={20} />
+            <Text style={[styles.word, isOn && STRONG]}>
+              {word} {count}
+            </Text>
           </Pressable>
         );
       })}
@@ -52,7 +64,8 @@ export function SeverityFilter({ counts, value, onChange }: SeverityFilterProps)
 }
 
 const styles = StyleSheet.create({
-  row: { flexDirection: 'row', gap: 4 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', flexShrink: 1, gap: 4 },
+  coming: { minHeight: 48 },
   chip: {
     flexDirection: 'row',
     alignItems: 'center',
@@ -63,5 +76,5 @@ const styles = StyleSheet.create({
     borderWidth: 1.5,
     borderRadius: 6,
   },
-  count: { fontSize: 16 },
+  word: { fontSize: 15 },
 });

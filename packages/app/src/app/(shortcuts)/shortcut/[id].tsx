@@ -4,5 +4,5 @@ import { Editor } from '@/features/editor/Editor';
 
 export default function OpenShortcut() {
   const { id } = useLocalSearchParams<{ id: string }>();
-  return <Editor key={id} id={id} />;
+  return <Editor key={id} place={id} />;
 }

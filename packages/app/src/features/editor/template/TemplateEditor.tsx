@@ -10,19 +10,18 @@ import { Field } from '@/look/Field';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
-import type { ExpansionFieldProps, Started } from '../expansionProps';
-import { InsertRow } from '../InsertRow';
+import type { ExpansionFieldProps } from '../expansionProps';
+import { InsertButton } from '../InsertButton';
 import type { ChipSegment } from './chipNode';
-import { asksFirst, newSegment, withSegment, type Insert } from './inserts';
+import { asksFirst, newSegment, type Insert } from './inserts';
+import InsertSheet from './InsertSheet';
 import { kindOf, labelOf } from './labels';
 import { SegmentSheet } from './SegmentSheet';
 import TemplateField, { type PlacedChip, type TemplateFieldHandle } from './TemplateField';
 
 interface TemplateEditorProps extends ExpansionFieldProps {
-  /** What is to be put into a text that is plain so far. */
-  started: Started | null;
-  /** It is in, or was given up. */
-  onStarted: () => void;
+  /** Whether its first chip has just been put in, and typing goes on behind it. */
+  startsAfterChip: boolean;
 }
 
 /** The chip that is open: one of the text, or one that is to go in. */
@@ -34,8 +33,7 @@ export default function TemplateEditor({
   value,
   isTemplate,
   error,
-  started,
-  onStarted,
+  startsAfterChip,
   onChange,
   onBlur,
   onSubmit,
@@ -46,6 +44,8 @@ export default function TemplateEditor({
   const field = useRef<TemplateFieldHandle>(null);
   const [chips, setChips] = useState<readonly PlacedChip[]>([]);
   const [open, setOpen] = useState<Open | null>(null);
+  // A link came in: what is told of the text next tells that it is formatted.
+  const isLinked = useRef(false);
   const [isRaw, setRaw] = useState(false);
   // What was told last: anything else came from outside, and is shown anew.
   const [told, setTold] = useState(value);
@@ -57,38 +57,46 @@ export default function TemplateEditor({
   const codeOf = (one: string) => shortcuts.find((shortcut) => shortcut.id === one)?.code;
   const blanks = chips.flatMap(({ segment }): BlankSegment[] => (segment.type === 'blank' ? [segment] : []));
 
-  const putIntoPlain = (segment: ChipSegment, at: number) => {
-    onChange(templateOf(withSegment(value, segment, at)), true);
-    onStarted();
-  };
   const insert = (what: Insert) => {
-    if (asksFirst(what)) setOpen({ insert: what });
+    if (what === 'link' || asksFirst(what)) setOpen({ insert: what });
     else field.current?.insert(newSegment(what));
   };
-  const sheetFor = open ?? (started ? { insert: started.insert } : null);
-  const close = () => {
-    setOpen(null);
-    if (started) onStarted();
-  };
-  const sheet = sheetFor && (
-    <SegmentSheet
-      segment={'chip' in sheetFor ? sheetFor.chip.segment : newSegment(sheetFor.insert)}
-      isNew={!('chip' in sheetFor)}
-      blanks={blanks}
-      shortcuts={shortcuts.filter((one) => one.id !== id)}
-      onClose={close}
-      onDone={(segment) => {
-        setOpen(null);
-        if (started) putIntoPlain(segment, started.at);
-        else if ('chip' in sheetFor) field.current?.replace(sheetFor.chip.key, segment);
-        else field.current?.insert(segment);
-      }}
-      onRemove={() => {
-        if ('chip' in sheetFor) field.current?.replace(sheetFor.chip.key, null);
-        setOpen(null);
-      }}
-    />
-  );
+  const close = () => setOpen(null);
+  const sheet =
+    open === null ? null : 'chip' in open ? (
+      <SegmentSheet
+        segment={open.chip.segment}
+        isNew={false}
+        blanks={blanks}
+        shortcuts={shortcuts.filter((one) => one.id !== id)}
+        onClose={close}
+        onDone={(segment) => {
+          close();
+          field.current?.replace(open.chip.key, segment);
+        }}
+        onRemove={() => {
+          close();
+          field.current?.replace(open.chip.key, null);
+        }}
+      />
+    ) : (
+      <InsertSheet
+        id={id}
+        insert={open.insert}
+        words=""
+        blanks={blanks}
+        onClose={close}
+        onChip={(segment) => {
+          close();
+          field.current?.insert(segment);
+        }}
+        onLink={(link) => {
+          close();
+          field.current?.insertText(link);
+          isLinked.current = true;
+        }}
+      />
+    );
 
   const parsed = isTemplate ? parseTemplate(value) : null;
   // A source that cannot be read is shown as it is until it is left set right: chips would come up under the fingers.
@@ -122,6 +130,8 @@ export default function TemplateEditor({
         key={generation}
         ref={field}
         label={t`You get`}
+        beside={<InsertButton onInsert={insert} />}
+        startsAfterChip={startsAfterChip && generation === 0}
         segments={parsed.segments}
         labelOf={(segment) => labelOf(segment, codeOf)}
         error={error}
@@ -132,7 +142,8 @@ export default function TemplateEditor({
           const plain = templateToPlain(segments);
           const next = plain ?? templateOf(segments);
           setTold(next);
-          onChange(next, plain === null);
+          onChange(next, plain === null, isLinked.current ? true : undefined);
+          isLinked.current = false;
         }}
       />
       {chips.length > 0 && (
@@ -157,7 +168,6 @@ export default function TemplateEditor({
           ))}
         </ScrollView>
       )}
-      <InsertRow onInsert={insert} />
       {sheet}
     </>
   );

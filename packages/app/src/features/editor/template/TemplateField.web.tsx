@@ -7,14 +7,18 @@ import {
   $getRoot,
   $getSelection,
   $isRangeSelection,
+  $setSelection,
   createEditor,
   type LexicalEditor,
+  type NodeKey,
+  type RangeSelection,
 } from 'lexical';
-import { useEffect, useId, useImperativeHandle, useRef, useState, type Ref } from 'react';
+import { useEffect, useId, useImperativeHandle, useRef, useState, type ReactNode, type Ref } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { FACES, STRONG } from '@/look/fonts';
+import { FieldHead } from '@/look/Field';
+import { FACES } from '@/look/fonts';
 import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
 
@@ -22,7 +26,9 @@ import { $createChip, $isChip, ChipNode, type ChipSegment } from './chipNode';
 import { $readSegments, $showSegments } from './templateText';
 
 export interface TemplateFieldHandle {
+  /** Typing goes on behind what was put in. */
   insert(segment: ChipSegment): void;
+  insertText(text: string): void;
   /** Another in the place of a chip; null: it goes. */
   replace(key: string, segment: ChipSegment | null): void;
 }
@@ -35,6 +41,10 @@ export interface PlacedChip {
 
 interface TemplateFieldProps {
   label: string;
+  /** What stands beside the label. */
+  beside?: ReactNode;
+  /** Whether typing goes on behind the first chip. */
+  startsAfterChip?: boolean;
   segments: readonly Segment[];
   labelOf: (segment: ChipSegment) => string;
   error?: string;
@@ -46,13 +56,23 @@ interface TemplateFieldProps {
 }
 
 /** A text with chips in it. It is not rewritten from state: it begins with its segments, and tells what becomes of them. */
-export default function TemplateField({ label, segments, labelOf, error, ref, ...listener }: TemplateFieldProps) {
+export default function TemplateField({
+  label,
+  beside,
+  startsAfterChip = false,
+  segments,
+  labelOf,
+  error,
+  ref,
+  ...listener
+}: TemplateFieldProps) {
   const palette = usePalette();
   const id = useId();
   const root = useRef<HTMLDivElement>(null);
-  const [first] = useState(segments);
+  const [first] = useState({ segments, startsAfterChip });
   const latest = useLatest({ listener, labelOf });
   const editor = useRef<LexicalEditor | null>(null);
+  const place = useRef<RangeSelection | null>(null);
 
   useEffect(() => {
     const made = createEditor({
@@ -68,6 +88,9 @@ export default function TemplateField({ label, segments, labelOf, error, ref, ..
       registerPlainText(made),
       registerHistory(made, createEmptyHistoryState(), 300),
       made.registerUpdateListener(({ editorState, dirtyElements, dirtyLeaves }) => {
+        // A sheet takes the focus, and with it the selection.
+        const selection = editorState.read($getSelection);
+        if ($isRangeSelection(selection)) place.current = selection.clone();
         if (dirtyElements.size === 0 && dirtyLeaves.size === 0) return;
         editorState.read(() => {
           const now = $readSegments();
@@ -80,7 +103,11 @@ export default function TemplateField({ label, segments, labelOf, error, ref, ..
         });
       }),
     ];
-    made.update(() => $showSegments(first, latest.current.labelOf), { tag: 'history-merge' });
+    const show = () => {
+      $showSegments(first.segments, latest.current.labelOf);
+    };
+    made.update(show, { tag: 'history-merge' });
+    if (first.startsAfterChip) goOn(made, () => $getRoot().getAllTextNodes().find($isChip)?.selectNext(0, 0));
     return () => {
       stops.forEach((stop) => stop());
       made.setRootElement(null);
@@ -88,14 +115,24 @@ export default function TemplateField({ label, segments, labelOf, error, ref, ..
   }, [first, latest]);
 
   useImperativeHandle(ref, () => ({
-    insert: (segment) =>
+    insert: (segment) => {
+      let key: NodeKey;
       editor.current?.update(() => {
-        const selection = $getSelection();
-        const at = $isRangeSelection(selection) ? selection : $getRoot().selectEnd();
         const chip = $createChip(segment, latest.current.labelOf(segment));
-        at.insertNodes([chip]);
-        chip.selectNext();
-      }),
+        $placeAt(place.current).insertNodes([chip]);
+        key = chip.getKey();
+      });
+      goOn(editor.current, () => $getNodeByKey(key)?.selectNext(0, 0));
+    },
+    insertText: (text) => {
+      let after: RangeSelection | null = null;
+      editor.current?.update(() => {
+        const at = $placeAt(place.current);
+        at.insertText(text);
+        after = at.clone();
+      });
+      goOn(editor.current, () => $placeAt(after));
+    },
     replace: (key, segment) =>
       editor.current?.update(() => {
         const node = $getNodeByKey(key);
@@ -107,9 +144,7 @@ export default function TemplateField({ label, segments, labelOf, error, ref, ..
 
   return (
     <View style={styles.field}>
-      <Text variant="labelLarge" nativeID={`${id}-label`} style={styles.label}>
-        {label}
-      </Text>
+      <FieldHead id={`${id}-label`} label={label} beside={beside} />
       <div
         ref={root}
         contentEditable
@@ -134,7 +169,7 @@ export default function TemplateField({ label, segments, labelOf, error, ref, ..
         }}
         style={
           {
-            minHeight: 124,
+            minHeight: 84,
             padding: 12,
             border: `1.5px solid ${error ? palette.alarm : palette.inkSoft}`,
             borderRadius: 6,
@@ -159,4 +194,17 @@ export default function TemplateField({ label, segments, labelOf, error, ref, ..
   );
 }
 
-const styles = StyleSheet.create({ field: { gap: 4, paddingTop: 6 }, label: { ...STRONG, fontSize: 15 } });
+/** Where something goes in: where the cursor stood last, else at the end. It stands there then. */
+function $placeAt(last: RangeSelection | null): RangeSelection {
+  if (!last || !$getNodeByKey(last.anchor.key) || !$getNodeByKey(last.focus.key)) return $getRoot().selectEnd();
+  const place = last.clone();
+  $setSelection(place);
+  return place;
+}
+
+/** Typing goes on in the text, when the sheet that asked has given the focus back; `$select` says where. */
+function goOn(editor: LexicalEditor | null, $select: () => void): void {
+  requestAnimationFrame(() => editor?.update($select, { tag: 'focus' }));
+}
+
+const styles = StyleSheet.create({ field: { gap: 4, paddingTop: 6 } });

@@ -4,21 +4,25 @@ import type { Segment } from '@yellow-latch/core/expansion';
 import type { ChipSegment } from './chipNode';
 
 /** What can be put into a text, by the name of its button. */
-export type Insert = 'blank' | 'date' | 'caret' | 'clipboard' | 'selection' | 'shortcut';
+export type Insert = 'blank' | 'link' | 'date' | 'caret' | 'clipboard' | 'selection' | 'shortcut';
 
-export function inserts(): readonly (readonly [Insert, string])[] {
+/** An insert that stands in the text as a chip. */
+export type ChipInsert = Exclude<Insert, 'link'>;
+
+export function inserts(): readonly { readonly insert: Insert; readonly label: string; readonly hint: string }[] {
   return [
-    ['blank', t`Blank`],
-    ['date', t`Date`],
-    ['caret', t`Cursor`],
-    ['shortcut', t`Shortcut`],
-    ['clipboard', t`Clipboard`],
-    ['selection', t`Selected text`],
+    { insert: 'blank', label: t`Blank`, hint: t`Filled in each time: a name, a time, a room` },
+    { insert: 'link', label: t`Link`, hint: t`Words that lead to a page` },
+    { insert: 'date', label: t`Date`, hint: t`Today, or some days from now` },
+    { insert: 'caret', label: t`Cursor`, hint: t`Where your cursor ends up` },
+    { insert: 'shortcut', label: t`Shortcut`, hint: t`The text of another shortcut` },
+    { insert: 'clipboard', label: t`Clipboard`, hint: t`What you copied last` },
+    { insert: 'selection', label: t`Selected text`, hint: t`Goes around what you select` },
   ];
 }
 
 /** What an insert begins as. */
-export function newSegment(insert: Insert): ChipSegment {
+export function newSegment(insert: ChipInsert): ChipSegment {
   switch (insert) {
     case 'blank':
       return { type: 'blank', name: '', kind: 'text', label: '', default: '', options: [], pattern: '', casing: null };

@@ -1,3 +1,4 @@
+import { markdownToHtml, markdownToPlain } from '@yellow-latch/core/expansion';
 import { parseTemplate, templateOf, type Segment } from '@yellow-latch/core/expansion';
 import { createEditor } from 'lexical';
 
@@ -5,6 +6,7 @@ import { loadExpansion } from '@/answers/expansion/context';
 import { tellExpansionError, tellLosses, tellTemplateProblem } from '@/answers/expansion/words';
 
 import { ChipNode } from './chipNode';
+import { addressOf, asMarkdown, linkOf } from './link';
 import { asksFirst, inserts, newSegment, withSegment } from './inserts';
 import { exampleOf, kindOf, labelOf, nameFor, PATTERNS } from './labels';
 import { $readSegments, $showSegments } from './templateText';
@@ -50,10 +52,10 @@ test('what is put into a plain text stands at its place', () => {
   expect(withSegment('', newSegment('clipboard'), 0)).toEqual([{ type: 'clipboard', casing: null }]);
   expect(
     inserts()
-      .filter(([insert]) => asksFirst(insert))
-      .map(([insert]) => insert),
+      .filter(({ insert }) => asksFirst(insert))
+      .map(({ insert }) => insert),
   ).toEqual(['blank', 'date', 'shortcut']);
-  for (const [insert] of inserts()) expect(kindOf(newSegment(insert))).not.toBe('');
+  for (const { insert } of inserts()) if (insert !== 'link') expect(kindOf(newSegment(insert))).not.toBe('');
 });
 
 test('blanks are named by what they are called, each differently', () => {
@@ -95,5 +97,32 @@ describe('in words', () => {
       'It loses its formatting, its line breaks and its blanks (they become gaps) there.',
     );
     expect(tellLosses([])).toBe('It works there as it is.');
+  });
+});
+
+describe('a link put into a text', () => {
+  test.each([
+    ['book.corrieandvale.example', 'https://book.corrieandvale.example'],
+    [' https://a.example/x?y=1 ', 'https://a.example/x?y=1'],
+    ['mailto:mara@corrieandvale.example', 'mailto:mara@corrieandvale.example'],
+    ['tuning', null],
+    ['javascript:alert(1)', null],
+    ['', null],
+  ])('the address %j leads to %j', (typed, address) => expect(addressOf(typed)).toBe(address));
+
+  // Read back by micromark 4, which follows CommonMark 0.31.
+  test.each([
+    ['Book a visit', 'https://a.example'],
+    ['[one] *two* `three`', 'https://a.example/x_(y)'],
+    ['so_so', 'https://a.example/a b'],
+  ])('with the words %j it is one link with these words', (words, address) => {
+    const html = markdownToHtml(linkOf(words, address));
+    expect(html).toBe(`<p><a href="${address.replace(' ', '%20')}">${words}</a></p>`);
+  });
+
+  test('what stood there before reads the same', () => {
+    for (const text of ['2 * 3 * 4', '*so*', 'a_b', '[Day], then', '# no heading']) {
+      expect(markdownToPlain(asMarkdown(text))).toBe(text);
+    }
   });
 });

@@ -1,7 +1,7 @@
 /**
  * One rule for the focus: it never falls to the page itself. When what has it goes, because it was deleted, replaced or
  * covered, it goes on to what stands there now: where one was on that page before, another field in the place of a
- * field, the next row, the one before, or the heading. WCAG 2.2, 2.4.3.
+ * field, by keyboard the next row or the one before, or the heading. WCAG 2.2, 2.4.3.
  */
 
 const FOCUSABLE =
@@ -97,7 +97,9 @@ export class FocusKeeper {
   private substitute(): Element | null {
     if (this.last && isSeen(this.last)) return this.last;
     if (this.beforeNotice && isSeen(this.beforeNotice)) return this.beforeNotice;
-    return (this.gap && besideGap(this.gap)) ?? heading();
+    // Beside a notice stands whatever is at the foot of the page: that is no neighbour.
+    const isOfPage = this.gap !== null && this.gap.parent.closest('[role=status]') === null;
+    return (isOfPage ? besideGap(this.gap!, areKeysUsed()) : null) ?? heading();
   }
 }
 
@@ -105,12 +107,13 @@ export class FocusKeeper {
 const NEAR = 3;
 
 /** What can have the focus and stands where something is gone: the nearest after it, else before it. */
-function besideGap({ parent, next, previous, wasField }: Gap): Element | null {
+function besideGap({ parent, next, previous, wasField }: Gap, withNeighbours: boolean): Element | null {
   let around: Element | null = parent;
   for (let step = 0; step < NEAR && around && around !== document.body; step += 1) {
     if (around.isConnected) {
       const field = wasField ? [...around.querySelectorAll(FIELD)].find(isSeen) : undefined;
-      const found = field ?? firstFrom(next, 'nextSibling') ?? firstFrom(previous, 'previousSibling');
+      const neighbour = () => firstFrom(next, 'nextSibling') ?? firstFrom(previous, 'previousSibling');
+      const found = field ?? (withNeighbours ? neighbour() : null);
       if (found) return found;
     }
     if (around.matches('[role=main]')) return null;
@@ -124,11 +127,16 @@ function besideGap({ parent, next, previous, wasField }: Gap): Element | null {
 function firstFrom(start: Node | null, way: 'nextSibling' | 'previousSibling'): Element | null {
   for (let node = start; node; node = node[way]) {
     if (!(node instanceof Element)) continue;
-    const all = [node, ...node.querySelectorAll(FOCUSABLE)].filter((one) => one.matches(FOCUSABLE) && isSeen(one));
+    const all = [node, ...node.querySelectorAll(FOCUSABLE)].filter((one) => one.matches(FOCUSABLE) && isInView(one));
     const found = way === 'nextSibling' ? all[0] : all.at(-1);
     if (found) return found;
   }
   return null;
+}
+
+/** Whether one goes about by keyboard. A finger goes where it wants: there the heading has the focus, which presses nothing. */
+function areKeysUsed(): boolean {
+  return 'keys' in document.documentElement.dataset;
 }
 
 /** The heading of what is open; beside a list the last one, which is that of the detail. */
@@ -148,4 +156,12 @@ function isSeen(element: Element): boolean {
     element.checkVisibility({ visibilityProperty: true }) &&
     element.closest('[aria-hidden=true]') === null
   );
+}
+
+/** Whether its middle is on the screen: what is scrolled away is no neighbour of what one saw go. */
+function isInView(element: Element): boolean {
+  if (!isSeen(element)) return false;
+  const { left, top, width, height } = element.getBoundingClientRect();
+  const there = document.elementFromPoint(left + width / 2, top + height / 2);
+  return there !== null && (element.contains(there) || there.contains(element));
 }

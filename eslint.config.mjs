@@ -26,7 +26,7 @@ const FOR_PROGRAMS = {
     {
       regex: {
         pattern:
-          '^(role|style|styles|className|variant|mode|icon|name|nativeID|key|type|href|pathname|path|fontFamily|border\\w*|boxShadow|outline|padding|transform|d|viewBox|points|colorScheme|sandbox|cssText|kind|hash|cipher|pattern|about|focusOn|LAYERS|CODE|APP)$',
+          '^(role|style|styles|className|variant|mode|icon|name|nativeID|key|type|href|pathname|path|fontFamily|border\\w*|boxShadow|outline|padding|transform|d|viewBox|points|colorScheme|sandbox|cssText|kind|hash|cipher|pattern|about|focusOn|LAYERS|CODE|APP|FOCUSABLE|FIELD|HEADING)$',
       },
     },
     { regex: { pattern: '^aria-(haspopup|live|labelledby|describedby|current|activedescendant)$' } },

@@ -95,7 +95,7 @@ journey(
 
     // Signed out from afar: at once, and what it held is gone.
     await computer.tap('Sign out Kitchen phone');
-    await computer.seeText('Your list leaves that device');
+    await computer.seeText('Your list is removed from that device');
     await computer.tap('Sign out');
     await phone.seeText('This device is signed out');
     await phone.expectAccessible();

@@ -10,6 +10,7 @@ const shortcut = (code: string, expansion: string, index: number) =>
 const shortcuts = [
   [';ten', 'I am ten minutes away.'],
   ['fam', '👩‍👩‍👧'],
+  ['gaps', 'Dear ____, on ____.'],
 ].map(([code, expansion], index) => shortcut(code!, expansion!, index));
 const entries = settleRules({ shortcuts, sets: [] });
 const device = DeviceList.whole(compile({ shortcuts, sets: [] }, THIS_APP));
@@ -236,6 +237,28 @@ test('gaps are walked, and typed over', () => {
   expect(attached.walkGap('forward')).toBe(false);
   expect(attached.walkGap('forward', true)).toBe(true);
   expect(area.value.slice(area.selectionStart, area.selectionEnd)).toBe('____');
+});
+
+test('after a text with gaps has come, one goes on at its first gap, and from there', () => {
+  const { area, attached, type } = field('Before ____. ');
+  type('gaps ');
+  expect(area.value).toBe('Before ____. Dear ____, on ____. ');
+  expect(area.selectionStart).toBe(area.value.length);
+  expect(attached.walkGap('forward')).toBe(true);
+  expect(area.selectionStart).toBe('Before ____. Dear '.length);
+  type('R');
+  expect(attached.walkGap('forward')).toBe(true);
+  type('Monday');
+  expect(area.value).toBe('Before ____. Dear R, on Monday. ');
+  expect(attached.walkGap('forward')).toBe(false);
+});
+
+test('who types on after a text with gaps goes on from there', () => {
+  const { area, attached, type } = field();
+  type('gaps and more');
+  expect(attached.walkGap('forward')).toBe(false);
+  expect(attached.walkGap('back')).toBe(true);
+  expect(area.selectionStart).toBe('Dear ____, on '.length);
 });
 
 test('a text typed out that a code gives is told of, one put in is not', () => {

@@ -106,6 +106,8 @@ export class Field {
   private formatted: readonly FormattedStretch[];
   /** Offers are shown while one types; a caret that was moved shows none. */
   private isTyping = false;
+  /** Where the text begins that has just been put in, if there are gaps in it: one goes on there. */
+  private gapsFrom: number | null = null;
   private readonly attached = new AbortController();
 
   constructor(
@@ -221,7 +223,7 @@ export class Field {
       const start = range.start + joiner.length;
       this.formatted = [...this.formatted, { start, end: start + plain.length, html }];
     }
-    this.show(edit!);
+    this.putIn(edit!);
     this.history = this.history.record(before, edit!, false);
     for (const event of events) this.options.onFiring?.(event);
     this.tellState();
@@ -245,9 +247,11 @@ export class Field {
     this.onSelection();
   }
 
-  /** Selects the next gap from the caret on; false: there is none that way. `around`: begins at the other end again. */
+  /** Selects the next gap: from the caret on, or in what has just been put in; false: there is none that way. `around`: begins at the other end again. */
   walkGap(way: 'forward' | 'back', around = false): boolean {
-    const { text, caret } = this.session;
+    const { text } = this.session;
+    const isFresh = this.gapsFrom !== null && way === 'forward';
+    const caret = isFresh ? { start: this.gapsFrom!, end: this.gapsFrom! } : this.session.caret;
     const gap = nextGap(text, caret, way) ?? (around ? nextGap(text, { start: 0, end: 0 }) : null);
     if (gap) this.select(gap);
     return gap !== null;
@@ -303,12 +307,14 @@ export class Field {
     if (caret.start === session.caret.start && caret.end === session.caret.end) return;
     this.session = applyInput(session, { type: 'caret', caret }, this.device.list).session;
     this.isTyping = false;
+    this.gapsFrom = null;
     this.tellState();
   };
 
   /** Tells the session what the browser has just done to the field. */
   private observe(how: 'typing' | 'composing' | 'backspace' | 'paste' | 'other'): void {
     const before = this.session;
+    this.gapsFrom = null;
     const edit = differenceAt(before.text, this.surface.text, this.surface.caret);
     const { range, replacement: text, caret } = edit;
     const input: Input = { type: 'edit', range, text, how, caret };
@@ -332,7 +338,7 @@ export class Field {
     this.moveTo(session, edit);
     this.isTyping =
       input.type === 'composition-end' || (input.type === 'edit' && input.how !== 'paste' && input.how !== 'other');
-    if (edit) this.show(edit);
+    if (edit) this.putIn(edit);
     this.remember(before, shown?.edit ?? null, edit, isOneStep(input, events), joins);
     this.tellWhatCame(input, events.length > 0, told);
     for (const event of events) this.options.onFiring?.(event);
@@ -404,6 +410,13 @@ export class Field {
       canUndo: history.canUndo,
       canRedo: history.canRedo,
     });
+  }
+
+  /** Shows what a shortcut has put in. The caret may stand behind its gaps. */
+  private putIn(edit: Edit): void {
+    this.show(edit);
+    const { start } = edit.range;
+    this.gapsFrom = nextGap(edit.replacement, { start: 0, end: 0 }) ? start : null;
   }
 
   private show(edit: Edit): void {

@@ -60,7 +60,10 @@ export function NoticeBar() {
     <View role="status">
       {shown && (
         <View
-          {...({ onPointerEnter: onHeld, onPointerLeave: onLeft, onFocus: onHeld, onBlur: onLeft } as object)}
+          onPointerEnter={onHeld}
+          onPointerLeave={onLeft}
+          onFocus={onHeld}
+          onBlur={onLeft}
           style={[styles.bar, { backgroundColor: colors.inverseSurface }]}
         >
           <Text variant="bodyMedium" style={[styles.text, { color: colors.inverseOnSurface }]}>

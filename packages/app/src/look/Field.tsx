@@ -47,7 +47,7 @@ export function Field(props: FieldProps) {
   const described = error ? { 'aria-invalid': true, 'aria-describedby': `${id}-error` } : { 'aria-invalid': false };
   return (
     <View style={styles.field}>
-      <FieldHead id={`${id}-label`} label={label} beside={beside} />
+      <FieldHead nativeID={`${id}-label`} label={label} beside={beside} />
       <TextInput
         {...field}
         {...(isCode || isSecret ? asTyped : {})}
@@ -89,10 +89,10 @@ export function Field(props: FieldProps) {
 }
 
 /** The label of a field, and what stands beside it. */
-export function FieldHead({ id, label, beside }: { id: string; label: string; beside?: ReactNode }) {
+export function FieldHead({ nativeID, label, beside }: { nativeID: string; label: string; beside?: ReactNode }) {
   return (
     <View style={styles.head}>
-      <Text variant="labelLarge" nativeID={id} style={styles.label}>
+      <Text variant="labelLarge" nativeID={nativeID} style={styles.label}>
         {label}
       </Text>
       {beside}

@@ -84,7 +84,7 @@ function Judgement({
             <Button
               icon="lock"
               mode="outlined"
-              onPress={onKeepPrivate!}
+              onPress={onKeepPrivate}
               style={styles.private}
               contentStyle={styles.tall}
             >{t`Keep it only on this device`}</Button>

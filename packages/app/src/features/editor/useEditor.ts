@@ -35,7 +35,7 @@ export function useEditor(saved: Shortcut | null, place: string) {
     return { note, cleaned: text === null ? null : cleanEnd(text), text };
   });
   // What of the list's record the person has seen: what comes in while they edit is kept beside.
-  const seen = useRef(saved ? replica.recordOf('shortcut', saved.id) : undefined);
+  const seen = useRef(unsaved.at(place)?.seen ?? (saved ? replica.recordOf('shortcut', saved.id) : undefined));
 
   const form = useForm<FormValues>({
     defaultValues: saved ? formValuesOf(saved) : newFormValues(),

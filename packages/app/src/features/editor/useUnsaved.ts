@@ -1,6 +1,6 @@
 import type { StoredRecord } from '@yellow-latch/core/sync';
 import { isNewPlace } from '@yellow-latch/replica/storage/unsaved';
-import { useCallback, useEffect, useState, type RefObject } from 'react';
+import { useEffect, useState, type RefObject } from 'react';
 import { useWatch, type UseFormReturn } from 'react-hook-form';
 
 import { useOpened } from '@/frame/replica/ReplicaProvider';
@@ -31,42 +31,43 @@ export function useUnsaved({ form, place, came, seen, isDone }: UnsavedProps): R
   const { unsaved } = useOpened();
   const { control, getValues, setValue, formState } = form;
   const { isDirty, dirtyFields } = formState;
-  const [before] = useState(() => unsaved.at(place));
-  const [start] = useState(() => came ?? (before?.values as Partial<FormValues> | undefined) ?? {});
+  const [start] = useState(() => came ?? (unsaved.at(place)?.values as Partial<FormValues> | undefined) ?? {});
   useEffect(() => {
-    if (before?.seen) seen.current = before.seen;
     for (const [name, value] of Object.entries(start)) {
       setValue(name as keyof FormValues, value as never, { shouldDirty: true });
     }
-  }, [before, seen, setValue, start]);
+  }, [setValue, start]);
 
-  const latest = useLatest({ isDirty, dirtyFields });
-  const keep = useCallback(() => {
-    const { isDirty: isTyped, dirtyFields: typed } = latest.current;
-    if (isDone.current || !isTyped) {
+  const keep = useLatest(() => {
+    if (isDone.current || !isDirty) {
       unsaved.drop(place);
       return;
     }
-    const all = Object.entries(getValues()).filter(([name]) => typed[name as keyof FormValues]);
+    const typed = Object.entries(getValues()).filter(([name]) => dirtyFields[name as keyof FormValues]);
     const record = isNewPlace(place) ? undefined : seen.current;
-    unsaved.keep({ place, values: Object.fromEntries(all), changed: Date.now(), ...(record ? { seen: record } : {}) });
-  }, [latest, isDone, unsaved, place, getValues, seen]);
+    unsaved.keep({
+      place,
+      values: Object.fromEntries(typed),
+      changed: Date.now(),
+      ...(record ? { seen: record } : {}),
+    });
+  });
 
   const values = useWatch({ control });
   const [first] = useState(values);
   useEffect(() => {
     // What has just been opened is not typed into yet.
     if (values === first) return;
-    const timer = setTimeout(keep, REST);
+    const timer = setTimeout(() => keep.current(), REST);
     return () => clearTimeout(timer);
   }, [values, first, isDirty, keep]);
   useEffect(() => {
     const hide = () => {
-      if (document.visibilityState === 'hidden' && latest.current.isDirty) keep();
+      if (document.visibilityState === 'hidden') keep.current();
     };
     document.addEventListener('visibilitychange', hide);
     return () => document.removeEventListener('visibilitychange', hide);
-  }, [keep, latest]);
-  useOnLeaving(keep);
+  }, [keep]);
+  useOnLeaving(() => keep.current());
   return new Set(Object.keys(start));
 }

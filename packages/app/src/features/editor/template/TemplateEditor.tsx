@@ -12,7 +12,6 @@ import { useList } from '@/frame/replica/ReplicaProvider';
 
 import type { ExpansionFieldProps } from '../expansionProps';
 import { InsertButton } from '../InsertButton';
-import type { ChipSegment } from './chipNode';
 import { asksFirst, newSegment, type Insert } from './inserts';
 import InsertSheet from './InsertSheet';
 import { kindOf, labelOf } from './labels';
@@ -62,41 +61,42 @@ export default function TemplateEditor({
     else field.current?.insert(newSegment(what));
   };
   const close = () => setOpen(null);
-  const sheet =
-    open === null ? null : 'chip' in open ? (
-      <SegmentSheet
-        segment={open.chip.segment}
-        isNew={false}
-        blanks={blanks}
-        shortcuts={shortcuts.filter((one) => one.id !== id)}
-        onClose={close}
-        onDone={(segment) => {
-          close();
-          field.current?.replace(open.chip.key, segment);
-        }}
-        onRemove={() => {
-          close();
-          field.current?.replace(open.chip.key, null);
-        }}
-      />
-    ) : (
-      <InsertSheet
-        id={id}
-        insert={open.insert}
-        words=""
-        blanks={blanks}
-        onClose={close}
-        onChip={(segment) => {
-          close();
-          field.current?.insert(segment);
-        }}
-        onLink={(link) => {
-          close();
-          field.current?.insertText(link);
-          isLinked.current = true;
-        }}
-      />
-    );
+  const chipSheet = ({ key, segment }: PlacedChip) => (
+    <SegmentSheet
+      segment={segment}
+      isNew={false}
+      blanks={blanks}
+      shortcuts={shortcuts.filter((one) => one.id !== id)}
+      onClose={close}
+      onDone={(next) => {
+        close();
+        field.current?.replace(key, next);
+      }}
+      onRemove={() => {
+        close();
+        field.current?.replace(key, null);
+      }}
+    />
+  );
+  const insertSheet = (what: Insert) => (
+    <InsertSheet
+      id={id}
+      insert={what}
+      words=""
+      blanks={blanks}
+      onClose={close}
+      onChip={(segment) => {
+        close();
+        field.current?.insert(segment);
+      }}
+      onLink={(link) => {
+        close();
+        isLinked.current = true;
+        field.current?.insertText(link);
+      }}
+    />
+  );
+  const sheet = open && ('chip' in open ? chipSheet(open.chip) : insertSheet(open.insert));
 
   const parsed = isTemplate ? parseTemplate(value) : null;
   // A source that cannot be read is shown as it is until it is left set right: chips would come up under the fingers.

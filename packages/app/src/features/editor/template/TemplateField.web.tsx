@@ -144,7 +144,7 @@ export default function TemplateField({
 
   return (
     <View style={styles.field}>
-      <FieldHead id={`${id}-label`} label={label} beside={beside} />
+      <FieldHead nativeID={`${id}-label`} label={label} beside={beside} />
       <div
         ref={root}
         contentEditable

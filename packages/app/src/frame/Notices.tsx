@@ -1,9 +1,9 @@
-import { usePathname } from 'expo-router';
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text, useTheme } from 'react-native-paper';
 
 import type { Theme } from '@/look/theme';
+import { useLatest } from '@/look/useLatest';
 
 export interface Notice {
   text: string;
@@ -21,23 +21,11 @@ const ShownContext = createContext<{ shown: Shown | null; hide: () => void }>({ 
 /** Time to read a notice, in ms; one with something to undo stays longer. */
 const SHORT = 4_000;
 const LONG = 12_000;
-/** Holds the one notice there is. It leaves when one goes on to another page, not with the page that it came with. */
+/** Holds the one notice there is. */
 export function NoticeProvider({ children }: { children: ReactNode }) {
   const [shown, setShown] = useState<Shown | null>(null);
   const show = useCallback((notice: Notice) => setShown({ ...notice, since: performance.now() }), []);
   const hide = useCallback(() => setShown(null), []);
-  const pathname = usePathname();
-  const lastInput = useRef(0);
-  useEffect(() => {
-    const note = () => (lastInput.current = performance.now());
-    const kinds = ['pointerdown', 'keydown'] as const;
-    kinds.forEach((kind) => addEventListener(kind, note, true));
-    return () => kinds.forEach((kind) => removeEventListener(kind, note, true));
-  }, []);
-  useEffect(() => {
-    // The tap on Save, say, leads to the list and came before its notice.
-    setShown((now) => (now && lastInput.current > now.since ? null : now));
-  }, [pathname]);
   const value = useMemo(() => ({ shown, hide }), [shown, hide]);
   return (
     <NoticeContext value={show}>
@@ -48,6 +36,23 @@ export function NoticeProvider({ children }: { children: ReactNode }) {
 
 export function useNotice(): (notice: Notice) => void {
   return use(NoticeContext);
+}
+
+/** A notice leaves when one goes on to another page, by its path; not with the page that it came with. */
+export function useNoticeLeaving(pathname: string): void {
+  const { shown, hide } = use(ShownContext);
+  const latest = useLatest(shown);
+  const lastInput = useRef(0);
+  useEffect(() => {
+    const note = () => (lastInput.current = performance.now());
+    const kinds = ['pointerdown', 'keydown'] as const;
+    kinds.forEach((kind) => addEventListener(kind, note, true));
+    return () => kinds.forEach((kind) => removeEventListener(kind, note, true));
+  }, []);
+  useEffect(() => {
+    // The tap on Save, say, leads to the list and came before its notice.
+    if (latest.current && lastInput.current > latest.current.since) hide();
+  }, [pathname, latest, hide]);
 }
 
 /** One line that says what was done and how to take it back. It has a place of its own and covers nothing. */

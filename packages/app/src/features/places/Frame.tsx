@@ -16,7 +16,7 @@ import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { whenIdle } from '@/frame/fetched';
 import { FocusKeeper } from '@/frame/focus';
-import { NoticeBar } from '@/frame/Notices';
+import { NoticeBar, useNoticeLeaving } from '@/frame/Notices';
 import { UpdateOffer } from '@/frame/UpdateOffer';
 
 interface Place {
@@ -39,6 +39,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const isWide = useIsWide();
   useWriteAtHand();
   useFocusKept();
+  useNoticeLeaving(usePathname());
   const isTyping = useIsKeyboardUp();
   const places = (
     <View

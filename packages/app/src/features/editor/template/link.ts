@@ -5,9 +5,12 @@ export function addressOf(typed: string): string | null {
   const trimmed = typed.trim();
   if (/^(mailto|tel):\S+$/iu.test(trimmed)) return trimmed;
   const whole = /^[a-z][a-z\d+.-]*:/iu.test(trimmed) ? trimmed : `https://${trimmed}`;
-  if (!URL.canParse(whole)) return null;
-  const { protocol, hostname } = new URL(whole);
-  return /^https?:$/u.test(protocol) && hostname.includes('.') ? whole : null;
+  try {
+    const { protocol, hostname } = new URL(whole);
+    return /^https?:$/u.test(protocol) && hostname.includes('.') ? whole : null;
+  } catch {
+    return null;
+  }
 }
 
 /** A link in CommonMark: its words without meaning of their own, its address so that it ends where it should. */

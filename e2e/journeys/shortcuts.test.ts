@@ -121,6 +121,9 @@ journey('what cannot be kept is told, and all that was typed stays', 'demo', asy
   await app.tap('Save');
   await app.seeText('The text is too long. Shorten it.');
   await app.fill('You get', 'kept all along');
+  await app.seeNoText('The text is too long.');
+  // The field is as high as its text: what stands below comes up.
+  await app.atRest(await app.field('You type'));
 
   // White space around a code goes, inside it is shown.
   await app.fill('You type', '  big hall ');

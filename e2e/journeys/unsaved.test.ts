@@ -36,7 +36,7 @@ journey(
     await app.tap('Save');
     await app.seeText('“;half” works in Write.');
 
-    // What was typed is kept with what was seen: what another device wrote meanwhile is not undone.
+    // A change to a saved shortcut is there after a reload too.
     await app.reload();
     await app.tap('Not saved yet: ;cv');
     await app.until(async () => (await textIn(app, 'You get')) === 'Corrie & Vale, piano care', 'the text to be back');

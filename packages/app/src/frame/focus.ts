@@ -9,6 +9,11 @@ const FOCUSABLE =
 const FIELD = ':is(input:not([type=file]), textarea, [contenteditable=true])';
 const HEADING = '[role=heading][aria-level="1"], h1';
 
+/** Whether one types into an element. */
+export function isField(element: Element | null): boolean {
+  return element?.matches(FIELD) === true;
+}
+
 /** Where something stood that is gone. */
 interface Gap {
   parent: Element;

@@ -15,7 +15,7 @@ import { useIsWide, usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { whenIdle } from '@/frame/fetched';
-import { FocusKeeper } from '@/frame/focus';
+import { FocusKeeper, isField } from '@/frame/focus';
 import { NoticeBar, useNoticeLeaving } from '@/frame/Notices';
 import { UpdateOffer } from '@/frame/UpdateOffer';
 
@@ -78,10 +78,7 @@ function useIsKeyboardUp(): boolean {
   const { height } = useWindowDimensions();
   const [isInField, setInField] = useState(false);
   useEffect(() => {
-    const look = () =>
-      setInField(
-        document.activeElement?.matches(':is(input:not([type=file]), textarea, [contenteditable=true])') === true,
-      );
+    const look = () => setInField(isField(document.activeElement));
     document.addEventListener('focusin', look);
     document.addEventListener('focusout', look);
     return () => {

@@ -232,7 +232,12 @@ export class App {
 
   /** Opens the part of a shortcut that is closed until it is wanted. */
   async openDetails(): Promise<void> {
-    const head = await this.see(By.css('[role=button][aria-label^="Kind, set and more"]'));
+    await this.unfold('Kind, set and more');
+  }
+
+  /** Opens or closes a part of a page by what its heading begins with. */
+  async unfold(name: string): Promise<void> {
+    const head = await this.see(By.css(`[role=button][aria-expanded][aria-label^=${JSON.stringify(name)}]`));
     await this.atRest(head);
     await this.press(head);
   }
@@ -317,8 +322,8 @@ export class App {
 
   // ── Check ─────────────────────────────────────────────────────────────────────────────────
 
-  /** The findings drawn, in their order, as a screen reader reads them. */
-  findings(): Promise<string[]> {
+  /** The shortcuts with problems that are drawn, in their order, as a screen reader reads them. */
+  problems(): Promise<string[]> {
     return this.driver.executeScript(
       `return [...document.querySelectorAll('[role=link][aria-label]')]
         .filter((row) => /, (Needs fixing|Risky|Safe, with a note): /.test(row.getAttribute('aria-label')) && row.offsetParent)
@@ -367,8 +372,8 @@ export class App {
     );
   }
 
-  /** Opens the finding whose words, code first, begin so. */
-  async openFinding(words: string): Promise<void> {
+  /** Opens the shortcut with a problem whose words, code first, begin so. */
+  async openProblem(words: string): Promise<void> {
     await this.press(await this.see(By.css(`[role=link][aria-label^=${JSON.stringify(words)}]`)));
   }
 

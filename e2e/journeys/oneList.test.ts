@@ -160,7 +160,7 @@ journey(
     await phone.seeText('The lock code is on the van key.');
     await computer.goTo('Check');
     await computer.until(
-      async () => (await computer.findings()).some((finding) => finding.includes(';lock')),
+      async () => (await computer.problems()).some((finding) => finding.includes(';lock')),
       'the clash to be found',
     );
   },

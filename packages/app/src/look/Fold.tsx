@@ -12,15 +12,17 @@ interface FoldProps {
   summary: string;
   isOpen: boolean;
   onToggle: () => void;
+  /** Whether it follows another without a gap. */
+  isNext?: boolean;
   children: ReactNode;
 }
 
 /** A part of a page that is closed until it is wanted, and says in a line what is in it. */
-export function Fold({ title, summary, isOpen, onToggle, children }: FoldProps) {
+export function Fold({ title, summary, isOpen, onToggle, isNext = false, children }: FoldProps) {
   const palette = usePalette();
   const id = useId();
   return (
-    <View style={[styles.fold, { borderColor: palette.line }]}>
+    <View style={[styles.fold, isNext && styles.next, { borderColor: palette.line }]}>
       <View role="heading" aria-level={2}>
         <Pressable
           role="button"
@@ -33,7 +35,7 @@ export function Fold({ title, summary, isOpen, onToggle, children }: FoldProps) 
           <View style={styles.words}>
             <Text style={styles.title}>{title}</Text>
             {summary !== '' && (
-              <Text variant="bodyMedium" numberOfLines={2} style={{ color: palette.inkSoft }}>
+              <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
                 {summary}
               </Text>
             )}
@@ -52,6 +54,7 @@ export function Fold({ title, summary, isOpen, onToggle, children }: FoldProps) 
 
 const styles = StyleSheet.create({
   fold: { borderTopWidth: 1, borderBottomWidth: 1, marginTop: 12 },
+  next: { borderTopWidth: 0, marginTop: 0 },
   head: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 60, paddingVertical: 6 },
   words: { flex: 1, minWidth: 0 },
   title: { ...STRONG, fontSize: 15 },

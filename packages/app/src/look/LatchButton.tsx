@@ -7,6 +7,8 @@ import { usePalette } from './useLook';
 
 interface LatchButtonProps {
   label: string;
+  /** What a screen reader calls it, where it says more than the label, which it contains (WCAG 2.2, 2.5.3). */
+  name?: string;
   icon?: IconName;
   onPress: () => void;
   /** Without its yellow, where another action is the primary one. */
@@ -14,12 +16,13 @@ interface LatchButtonProps {
 }
 
 /** The primary action of a screen, in latch yellow with its keyline. At most one at a time. */
-export function LatchButton({ label, icon, onPress, isQuiet = false }: LatchButtonProps) {
+export function LatchButton({ label, name, icon, onPress, isQuiet = false }: LatchButtonProps) {
   const palette = usePalette();
   const color = isQuiet ? palette.ink : palette.onLatch;
   return (
     <Pressable
       role="button"
+      aria-label={name}
       onPress={onPress}
       style={({ pressed }) => [
         styles.button,

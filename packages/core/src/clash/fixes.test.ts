@@ -1,7 +1,7 @@
 import { Audit } from './audit';
 import { briefOf, fingerprint } from './brief';
 import type { FindingType } from './finding';
-import { changeOf, fixesFor, type TriedFix } from './fixes';
+import { changeOf, fixesFor, safeFix, type TriedFix } from './fixes';
 import type { AuditedShortcut } from './item';
 import { audit, find, listOf, PROFILES, shortcut, vocabularyOf } from './testing';
 
@@ -43,7 +43,7 @@ describe('every fix that is given does what it says', () => {
     const [{ id }] = shortcuts as [AuditedShortcut];
     const finding = find(list, id, type)!;
     const before = told(list);
-    const fixes = fixesFor(list, finding);
+    const fixes = fixesFor(list, [finding]);
     expect(fixes.length).toBeGreaterThan(0);
     expect(told(list)).toEqual(before);
     for (const tried of fixes) {
@@ -62,10 +62,9 @@ describe('every fix that is given does what it says', () => {
 });
 
 test('where a device knows offers, offering a word alone helps in part; where it tests edges, an edge cures', () => {
-  const word = fixesFor(
-    check(shortcut('a', 'so', 'Sent from the road')),
+  const word = fixesFor(check(shortcut('a', 'so', 'Sent from the road')), [
     find(check(shortcut('a', 'so')), 'a', 'word')!,
-  );
+  ]);
   expect(word.find(({ fix }) => fix.type === 'other rules')).toMatchObject({ fix: { asks: 'offer' }, cures: 'partly' });
   const app = (more: object) =>
     Audit.run({
@@ -74,7 +73,7 @@ test('where a device knows offers, offering a word alone helps in part; where it
       languages: [{ vocabulary: vocabularyOf(['albatros', 'there']) }],
       ...more,
     });
-  const edge = fixesFor(app({}), find(app({}), 'a', 'inside words')!);
+  const edge = fixesFor(app({}), [find(app({}), 'a', 'inside words')!]);
   expect(edge).toContainEqual(
     expect.objectContaining({
       fix: { type: 'other rules', id: 'a', rules: { edge: 'word' }, asks: 'edge' },
@@ -85,7 +84,7 @@ test('where a device knows offers, offering a word alone helps in part; where it
 
 test('two with one code may be merged either way', () => {
   const list = check(...PLANTED[0]![1]);
-  const merges = fixesFor(list, find(list, 'b', 'same code')!).flatMap(({ fix }) =>
+  const merges = fixesFor(list, [find(list, 'b', 'same code')!]).flatMap(({ fix }) =>
     fix.type === 'merge' ? [fix] : [],
   );
   expect(merges.map(({ keep, drop }) => [keep, drop])).toEqual([
@@ -96,7 +95,7 @@ test('two with one code may be merged either way', () => {
 
 test('all that has a better form in a text is set right at once', () => {
   const list = check(shortcut('a', ';tm', 'See you  tommorow '));
-  expect(fixesFor(list, find(list, 'a', 'faulty expansion')!)[0]!.fix).toEqual({
+  expect(fixesFor(list, [find(list, 'a', 'faulty expansion')!])[0]!.fix).toEqual({
     type: 'correct text',
     id: 'a',
     expansion: 'See you tomorrow',
@@ -109,7 +108,7 @@ test('a fix that brings another clash says so, and stands behind those that do n
     shortcut('b', ';resch', 'I cannot come after all'),
     shortcut('c', ';w', 'Workshop'),
   );
-  const fixes = fixesFor(list, find(list, 'a', 'claimed')!);
+  const fixes = fixesFor(list, [find(list, 'a', 'claimed')!]);
   const bringing = fixes.findIndex(({ comparison }) => comparison.came.some(({ severity }) => severity === 'breaks'));
   expect(fixes[bringing]).toMatchObject({
     fix: { code: ';res' },
@@ -119,6 +118,36 @@ test('a fix that brings another clash says so, and stands behind those that do n
   expect(
     fixes.slice(0, bringing).every(({ comparison }) => comparison.came.every(({ severity }) => severity === 'note')),
   ).toBe(true);
+});
+
+describe('fixes of all that is wrong with a shortcut', () => {
+  const list = check(
+    shortcut('a', 'so', 'GB82 WEST 1234 5698 7654 32'),
+    shortcut('b', ';w', 'The workshop is open until five.'),
+  );
+  const wrong = list.findingsOf('a').filter(({ severity }) => severity !== 'note');
+
+  test('say what each leaves, and that which leaves least goes first', () => {
+    expect(wrong.map(({ type }) => type)).toEqual(expect.arrayContaining(['word', 'beginning of words', 'secret']));
+    const fixes = fixesFor(list, wrong);
+    expect(fixes[0]).toMatchObject({ fix: { type: 'other code' }, cures: 'partly', left: [{ type: 'secret' }] });
+    const privately = fixes.find(({ fix }) => fix.type === 'make private')!;
+    expect(privately.left.map(({ type }) => type)).not.toContain('secret');
+    // None stands there twice, though several problems ask for it.
+    const names = fixes.map(({ fix }) => JSON.stringify(fix));
+    expect(new Set(names).size).toBe(names.length);
+  });
+
+  test('the one to offer without a closer look brings nothing worse than a note', () => {
+    expect(safeFix(list, wrong)).toEqual(fixesFor(list, wrong)[0]!.fix);
+    expect(safeFix(list, [])).toBeNull();
+    const risky = check(
+      shortcut('a', '#res', 'Pianos restored', { kind: 'tags' }),
+      shortcut('b', ';resch', 'I cannot come after all'),
+      shortcut('c', ';w', 'Workshop'),
+    );
+    expect(safeFix(risky, [find(risky, 'a', 'claimed')!])).not.toMatchObject({ code: ';res' });
+  });
 });
 
 describe('a brief', () => {

@@ -2,7 +2,14 @@ import type { AskedRules } from '../model';
 import type { Mark } from '../model';
 import { nearCodes, type NearCode } from '../propose';
 import type { Audit, AuditChange, Comparison } from './audit';
-import { asksForAnotherCode, compareSeverity, type Fault, type Finding, type FindingType } from './finding';
+import {
+  asksForAnotherCode,
+  compareSeverity,
+  type Fault,
+  type Finding,
+  type FindingType,
+  type Severity,
+} from './finding';
 import type { AuditedShortcut } from './item';
 
 /** Something that may be done about a finding. Data first; the screen says it and does it. */
@@ -19,10 +26,14 @@ export type Fix =
   | { readonly type: 'merge'; readonly keep: string; readonly drop: readonly string[] }
   | { readonly type: 'make private'; readonly id: string };
 
-/** A fix that was tried: what it would come to, and whether the finding would be gone or only milder. */
+/**
+ * A fix that was tried: what it would come to, and whether what it is for would be gone or only milder.
+ * `left`: what would still be found of it, in the order in which it is told.
+ */
 export interface TriedFix {
   readonly fix: Fix;
   readonly cures: 'wholly' | 'partly';
+  readonly left: readonly Finding[];
   readonly comparison: Comparison;
 }
 
@@ -68,54 +79,135 @@ export function changeOf(fix: Fix, shortcutOf: (id: string) => AuditedShortcut |
 }
 
 /**
- * The fixes of a finding, best first: every one was tried on the audit, and only those are given that
- * cure the finding or make it milder. What else each would bring is in its comparison. The audit stays
- * as it is. `mark`: that of other codes; without it the one that most of the list have. Cost: an edit and its undoing for each candidate, some twenty at most.
+ * The fixes of what was found about one shortcut, best first: every one was tried on the audit, and only those
+ * are given that cure some of it or make it milder, and make none of it worse. What else each would bring is in
+ * its comparison. The audit stays as it is. `findings`: all about the same shortcut, which comes first in each.
+ * `mark`: that of other codes; without it the one that most of the list have. Cost: an edit and its undoing for
+ * each candidate, some twenty for each finding at most; a candidate of several findings is tried once.
  */
-export function fixesFor(audit: Audit, finding: Finding, mark?: Mark): TriedFix[] {
-  const [id, other] = finding.shortcuts as [string, string?];
-  const shortcut = audit.shortcutOf(id);
+export function fixesFor(audit: Audit, findings: readonly Finding[], mark?: Mark): TriedFix[] {
+  const id = findings[0]?.shortcuts[0];
+  const shortcut = id === undefined ? undefined : audit.shortcutOf(id);
   if (!shortcut) return [];
-  const mayOtherMove = OTHER_MAY_MOVE.has(finding.type) && other !== undefined;
-  const tried = [
+  const trial = new Trial(audit, shortcut.id, findings);
+  for (const finding of findings) {
+    const other = OTHER_MAY_MOVE.has(finding.type) ? finding.shortcuts[1] : undefined;
+    if (!isAboutText(finding)) for (const one of [shortcut.id, other]) if (one) trial.otherCodes(one, finding, mark);
+    for (const fix of otherFixes(finding, shortcut, other)) trial.take(fix);
+  }
+  return trial.fixes.sort(byCure);
+}
+
+/** What may be done about a finding besides another code. `other`: a shortcut that may give way as well. */
+function otherFixes(finding: Finding, shortcut: AuditedShortcut, other: string | undefined): Fix[] {
+  const { id } = shortcut;
+  return [
     ...texts(finding, shortcut),
     ...(finding.type === 'secret' ? [{ type: 'make private', id } as const] : []),
     ...merges(finding),
     ...(BY_RULES.has(finding.type) ? byRules(id, shortcut) : []),
     ...(finding.type === 'device trap' ? [rulesOf(id, 'capitals')] : []),
-    ...(mayOtherMove ? [rulesOf(other, 'edge')] : []),
-  ].flatMap((fix) => tryFix(audit, finding, fix) ?? []);
-  const codes = isAboutText(finding)
-    ? []
-    : [id, ...(mayOtherMove ? [other] : [])].flatMap((one) => otherCodes(audit, finding, one, mark));
-  return [...codes, ...tried].sort(byCure);
+    ...(other === undefined ? [] : [rulesOf(other, 'edge')]),
+  ];
 }
 
 function isAboutText({ type }: Finding): boolean {
   return type === 'faulty expansion' || type === 'secret';
 }
 
-/** What cures wholly goes first, and of these what brings nothing worse than a note. */
+/** What cures most goes first; of equal ones that which brings nothing worse than a note. */
 function byCure(a: TriedFix, b: TriedFix): number {
-  const rank = ({ cures, comparison }: TriedFix) =>
-    (cures === 'wholly' ? 0 : 2) + (comparison.came.some(({ severity }) => severity !== 'note') ? 1 : 0);
-  return rank(a) - rank(b);
+  return compareLeft(a.left, b.left) || Number(bringsRisk(a)) - Number(bringsRisk(b));
 }
 
-/** Codes near that of a shortcut with which the finding is gone and nothing else asks for another. */
-function otherCodes(audit: Audit, finding: Finding, id: string, mark?: Mark): TriedFix[] {
-  const shortcut = audit.shortcutOf(id);
-  if (!shortcut) return [];
-  const { code, content, kind } = shortcut;
-  const others = audit.entries.filter((entry) => entry.id !== id).map((entry) => entry.code);
-  const free: TriedFix[] = [];
-  for (const near of nearCodes(code, content.expansion, others, kind, mark)) {
-    const tried = tryFix(audit, finding, { type: 'other code', id, ...near });
-    const asksAgain = tried?.comparison.came.some((one) => one.shortcuts[0] === id && asksForAnotherCode(one));
-    if (tried?.cures === 'wholly' && !asksAgain) free.push(tried);
-    if (free.length === MOST_CODES) break;
+/** Fewer that break first, then fewer that are risky, then fewer. */
+function compareLeft(a: readonly Finding[], b: readonly Finding[]): number {
+  const count = (findings: readonly Finding[], of: Severity) =>
+    findings.filter(({ severity }) => severity === of).length;
+  return count(a, 'breaks') - count(b, 'breaks') || count(a, 'risky') - count(b, 'risky') || a.length - b.length;
+}
+
+/** The fix to offer without a closer look: the best one, if it brings nothing worse than a note. Null: there is none. Cost: as `fixesFor`. */
+export function safeFix(audit: Audit, findings: readonly Finding[], mark?: Mark): Fix | null {
+  const [best] = fixesFor(audit, findings, mark);
+  return best && !bringsRisk(best) && compareLeft(best.left, findings) < 0 ? best.fix : null;
+}
+
+/** Whether a fix brings something that is more than a note. */
+function bringsRisk({ comparison }: Pick<TriedFix, 'comparison'>): boolean {
+  return comparison.came.some(({ severity }) => severity !== 'note');
+}
+
+/** The fixes tried for what was found about one shortcut: each once. */
+class Trial {
+  readonly fixes: TriedFix[] = [];
+  private readonly tried = new Map<string, TriedFix | null>();
+  /** Shortcuts for which codes were looked for. */
+  private readonly moved = new Set<string>();
+
+  constructor(
+    private readonly audit: Audit,
+    private readonly id: string,
+    private readonly findings: readonly Finding[],
+  ) {}
+
+  /** Tries a fix and keeps it if it helps. */
+  take(fix: Fix): void {
+    const tried = this.try(fix);
+    if (tried) this.keep(tried);
   }
-  return free;
+
+  /** Codes near that of a shortcut with which a finding is gone and nothing asks again for another. */
+  otherCodes(id: string, finding: Finding, mark?: Mark): void {
+    const shortcut = this.audit.shortcutOf(id);
+    if (!shortcut || this.moved.has(id)) return;
+    this.moved.add(id);
+    const { code, content, kind } = shortcut;
+    const others = this.audit.entries.filter((entry) => entry.id !== id).map((entry) => entry.code);
+    // Its own code is to be right in every way; that of another has but to give way.
+    const isCured = ({ left }: TriedFix) =>
+      id === this.id ? left.every(isAboutText) : left.every(({ type }) => type !== finding.type);
+    let free = 0;
+    for (const near of nearCodes(code, content.expansion, others, kind, mark)) {
+      const tried = this.try({ type: 'other code', id, ...near });
+      if (!tried || !isCured(tried)) continue;
+      if (tried.comparison.came.some((one) => one.shortcuts[0] === id && asksForAnotherCode(one))) continue;
+      this.keep(tried);
+      free += 1;
+      if (free === MOST_CODES) break;
+    }
+  }
+
+  private keep(tried: TriedFix): void {
+    if (!this.fixes.includes(tried)) this.fixes.push(tried);
+  }
+
+  /** A fix with what it comes to; null if it does not help, or makes something of it worse. */
+  private try(fix: Fix): TriedFix | null {
+    const name = JSON.stringify(fix);
+    let tried = this.tried.get(name);
+    if (tried === undefined) {
+      tried = this.tryAnew(fix);
+      this.tried.set(name, tried);
+    }
+    return tried;
+  }
+
+  private tryAnew(fix: Fix): TriedFix | null {
+    const { comparison, findings: after } = this.audit.tryChange(
+      changeOf(fix, (one) => this.audit.shortcutOf(one)),
+      this.id,
+    );
+    const left: Finding[] = [];
+    let doesHelp = false;
+    for (const before of this.findings) {
+      const still = after.find(({ type }) => type === before.type);
+      if (still) left.push(still);
+      if (!still || isMilder(still, before)) doesHelp = true;
+      else if (compareSeverity(still.severity, before.severity) > 0) return null;
+    }
+    return doesHelp ? { fix, cures: left.length === 0 ? 'wholly' : 'partly', left, comparison } : null;
+  }
 }
 
 function byRules(id: string, { kind }: AuditedShortcut): Fix[] {
@@ -150,18 +242,6 @@ function texts(finding: Finding, { id, content }: AuditedShortcut): Fix[] {
     .sort((a, b) => b.start - a.start)
     .reduce((text, { start, end, better: right }) => text.slice(0, start) + right + text.slice(end), content.expansion);
   return expansion === content.expansion || expansion === '' ? [] : [{ type: 'correct text', id, expansion }];
-}
-
-/** A fix with what it comes to; null if it does not help. */
-function tryFix(audit: Audit, finding: Finding, fix: Fix): TriedFix | null {
-  const [id] = finding.shortcuts;
-  const { comparison, findings } = audit.tryChange(
-    changeOf(fix, (one) => audit.shortcutOf(one)),
-    id!,
-  );
-  const after = findings.find(({ type }) => type === finding.type);
-  if (after && !isMilder(after, finding)) return null;
-  return { fix, cures: after ? 'partly' : 'wholly', comparison };
 }
 
 function isMilder(after: Finding, before: Finding): boolean {

@@ -9,7 +9,7 @@ export { briefOf, fingerprint, type Brief } from './brief';
 export { CLAIMS, claimsOn, type Claim } from './claims';
 export { CONTEXT_COUNT, CONTEXTS, WORDS_A_CONTEXT, type ContextClass } from './contexts';
 export * from './finding';
-export { changeOf, fixesFor, type Fix, type TriedFix } from './fixes';
+export { changeOf, fixesFor, safeFix, type Fix, type TriedFix } from './fixes';
 export type { AuditedShortcut } from './item';
 export { bandOf, weeksUntil, WORDS_A_WEEK, type Band, type Vocabulary } from './vocabulary';
 export { decodeText, type DecodedText, type DecodeProblem } from '../exchange/decode';

@@ -117,8 +117,11 @@ describe('an audit client', () => {
 
   test('gives evidence, fixes and verdicts', async () => {
     client.observe(list(shortcut('1', 'so')));
-    expect(await client.open('1', 'word')).toMatchObject({ evidence: { examples: [{ word: 'so' }] } });
-    expect((await client.fixes('1', 'word', NO_KEYBOARDS))!.length).toBeGreaterThan(0);
+    expect((await client.open('1'))!.find(({ type }) => type === 'word')).toMatchObject({
+      evidence: { examples: [{ word: 'so' }] },
+    });
+    expect(await client.safeFix('1', ['word'], NO_KEYBOARDS)).toMatchObject({ type: 'other code', code: ';so' });
+    expect((await client.fixes('1', ['word'], NO_KEYBOARDS))!.length).toBeGreaterThan(0);
     expect((await client.verdict(shortcut('2', 'ham'), NO_KEYBOARDS))!.findings.map(({ type }) => type)).toContain(
       'word',
     );
@@ -134,7 +137,7 @@ describe('a worker that fails', () => {
     client.start();
     await isReady();
     workers[0]!.isDeaf = true;
-    const open = client.open('1', 'word');
+    const open = client.open('1');
     await waitFor(() => expect(workers[0]!.unheard).toBe(1));
     workers[0]!.fail();
     expect(await open).toBeNull();
@@ -149,7 +152,7 @@ describe('a worker that fails', () => {
     workers[1]!.fail();
     workers[2]!.fail();
     expect(client.state.phase).toBe('failed');
-    expect(await client.open('1', 'word')).toBeNull();
+    expect(await client.open('1')).toBeNull();
     expect(workers).toHaveLength(3);
     client.restart();
     await isReady();

@@ -4,6 +4,7 @@ import type {
   Brief,
   Finding,
   FindingType,
+  Fix,
   OwnTextFormat,
   OwnTextProblem,
   TriedFix,
@@ -136,15 +137,23 @@ export class AuditClient {
     });
   }
 
-  /** A finding with its evidence; null: it is not found (any more), or no answer is to be had. */
-  open(id: string, type: FindingType): Promise<Finding | null> {
-    return this.ask(({ audit }) => audit.open(id, type) as Promise<Finding | null>);
+  /** All that is found about a shortcut with its evidence, in the order in which it is told; null: no answer is to be had. */
+  open(id: string): Promise<readonly Finding[] | null> {
+    return this.ask(({ audit }) => audit.open(id));
   }
 
-  /** The fixes of a finding, best first; null as for `open`. */
-  fixes(id: string, type: FindingType, keyboards: KeyboardsAsked): Promise<readonly TriedFix[] | null> {
+  /** The fixes of what is found about a shortcut, of these types, best first; null as for `open`. */
+  fixes(id: string, types: readonly FindingType[], keyboards: KeyboardsAsked): Promise<readonly TriedFix[] | null> {
     return this.ask(async ({ audit, effort }) =>
-      audit.fixes(id, type, (await effort.usualMark(keyboards)) ?? undefined),
+      audit.fixes(id, types, (await effort.usualMark(keyboards)) ?? undefined),
+    );
+  }
+
+  /** Of these fixes the one to offer without a closer look; null: there is none, or no answer is to be had. */
+  safeFix(id: string, types: readonly FindingType[], keyboards: KeyboardsAsked): Promise<Fix | null> {
+    return this.ask(
+      async ({ audit, effort }) =>
+        audit.safeFix(id, types, (await effort.usualMark(keyboards)) ?? undefined) as Promise<Fix | null>,
     );
   }
 

@@ -17,7 +17,6 @@ export interface Findings {
   readonly left: readonly Left[];
   /** The worst that is open about each shortcut that has something. */
   readonly worst: ReadonlyMap<string, Severity>;
-  readonly counts: Readonly<Record<Severity, number>>;
 }
 
 /** Sorts what was found of a list; a finding of a shortcut that is gone is none. Linear. */
@@ -30,7 +29,6 @@ export function sortFindings(
   const open: Brief[] = [];
   const leftOnes: Left[] = [];
   const worst = new Map<string, Severity>();
-  const counts = { breaks: 0, risky: 0, note: 0 };
   for (const finding of found) {
     const [id] = finding.shortcuts as [string];
     if (!ids.has(id)) continue;
@@ -40,11 +38,10 @@ export function sortFindings(
       continue;
     }
     open.push(finding);
-    counts[finding.severity] += 1;
     const before = worst.get(id);
     if (!before || compareSeverity(finding.severity, before) > 0) worst.set(id, finding.severity);
   }
-  return { open, left: leftOnes, worst, counts };
+  return { open, left: leftOnes, worst };
 }
 
 /** How many shortcuts need fixing. */

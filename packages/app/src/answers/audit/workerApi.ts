@@ -9,6 +9,7 @@ import {
   CONTEXT_COUNT,
   decodeText,
   fixesFor,
+  safeFix,
   readColumns,
   readOwnText,
   scanOwnText,
@@ -17,6 +18,7 @@ import {
   type Brief,
   type Finding,
   type FindingType,
+  type Fix,
   type ListFigures,
   type OwnText,
   type OwnTextFormat,
@@ -165,15 +167,23 @@ export class AuditWorkerApi {
     return free;
   }
 
-  /** A finding about a shortcut with its evidence. Null: it is not found (any more). */
-  open(id: string, type: FindingType): Finding | null {
-    return this.audit?.findingsOf(id).find((finding) => finding.type === type) ?? null;
+  /** All that is found about a shortcut with its evidence, in the order in which it is told. */
+  open(id: string): readonly Finding[] {
+    return this.audit?.findingsOf(id) ?? [];
   }
 
-  /** What may be done about a finding, best first. Null: it is not found (any more). */
-  fixes(id: string, type: FindingType, mark?: Mark): readonly TriedFix[] | null {
-    const finding = this.open(id, type);
-    return finding && fixesFor(this.audit!, finding, mark);
+  /** What may be done about what is found about a shortcut, of these types, best first. */
+  fixes(id: string, types: readonly FindingType[], mark?: Mark): readonly TriedFix[] {
+    return this.audit ? fixesFor(this.audit, this.ofTypes(id, types), mark) : [];
+  }
+
+  /** The fix to offer without a closer look. Null: there is none. */
+  safeFix(id: string, types: readonly FindingType[], mark?: Mark): Fix | null {
+    return this.audit ? safeFix(this.audit, this.ofTypes(id, types), mark) : null;
+  }
+
+  private ofTypes(id: string, types: readonly FindingType[]): Finding[] {
+    return this.open(id).filter(({ type }) => types.includes(type));
   }
 
   /** Whether no code of the list has a marker. */

@@ -1,7 +1,7 @@
 import { NothingChosen } from '@/features/check/NothingChosen';
 import { useIsWide } from '@/look/useLook';
 
-/** Beside the findings on a wide screen while none is open; on a phone they stand alone. */
+/** Beside the shortcuts with problems on a wide screen while none is open; on a phone they stand alone. */
 export default function CheckIndex() {
   return useIsWide() ? <NothingChosen /> : null;
 }

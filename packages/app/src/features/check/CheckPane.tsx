@@ -1,4 +1,3 @@
-import { i18n } from '@lingui/core';
 import { plural, t } from '@lingui/core/macro';
 import { useGlobalSearchParams, usePathname } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -6,33 +5,28 @@ import { FlatList, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
-import { GROUP_TITLES } from '@/answers/audit/sentences';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
-
-import { AllClear } from './AllClear';
-import { CheckHead } from './CheckHead';
-import { FindingRow } from './FindingRow';
-import { GroupHeading } from './GroupHeading';
-import { groupFindings, NO_FILTER, type CheckItem } from '@/answers/audit/groups';
-import { typeInPath } from '@/parts/findings/path';
 import { useCodes } from '@/parts/findings/useCodes';
 
-/** The list checked: its figure on each device, and what was found, worst first, by type. */
+import { AllClear } from './AllClear';
+import { CheckedRow } from './CheckedRow';
+import { CheckHead } from './CheckHead';
+import { checkRows, type CheckItem } from './rows';
+import { GroupHeading } from './GroupHeading';
+import { isFiltered, useCheckFilter } from './useCheckFilter';
+
+/** The list checked: how often it expands by mistake, and each shortcut with a problem, worst first. */
 export default function CheckPane() {
   const { findings, state } = useAudit();
   const { shortcuts } = useList();
-  const { codeOf } = useCodes();
+  const codes = useCodes();
   const palette = usePalette();
-  const [filter, setFilter] = useState(NO_FILTER);
-  // Groups in another state than the one they begin in.
+  const [filter, setFilter] = useCheckFilter();
+  // Headings in another state than the one they begin in.
   const [toggled, setToggled] = useState<ReadonlySet<string>>(new Set());
-  const items = useMemo(
-    () => groupFindings(findings, shortcuts, filter, toggled),
-    [findings, shortcuts, filter, toggled],
-  );
-  const { id: openId, type: openType } = useGlobalSearchParams<{ id?: string; type?: string }>();
-  const openKey = openId && openType ? `${typeInPath(openType)} ${openId}` : null;
+  const rows = useMemo(() => checkRows(findings, shortcuts, filter, toggled), [findings, shortcuts, filter, toggled]);
+  const { id: openId } = useGlobalSearchParams<{ id?: string }>();
   const pathname = usePathname();
   const [wasOpen, setWasOpen] = useState(false);
   if (!wasOpen && pathname !== '/check') setWasOpen(true);
@@ -45,53 +39,41 @@ export default function CheckPane() {
   return (
     <View style={styles.pane}>
       <FlatList<CheckItem>
-        data={items}
+        data={rows.items}
         keyExtractor={({ key }) => key}
         initialNumToRender={12}
-        windowSize={9}
-        extraData={openKey}
+        windowSize={5}
+        extraData={openId}
         ListHeaderComponent={
-          <CheckHead filter={filter} onFilter={setFilter} isComingBack={wasOpen && pathname === '/check'} />
+          <CheckHead filter={filter} rows={rows} onFilter={setFilter} isComingBack={wasOpen && pathname === '/check'} />
         }
         ListEmptyComponent={
           <>
             {isClear && <AllClear />}
-            {!isClear && state.result && filter !== NO_FILTER && (
-              <Text variant="bodyLarge" style={styles.nothing}>{t`No findings match these filters.`}</Text>
+            {!isClear && state.result && isFiltered(filter) && (
+              <Text
+                role="status"
+                variant="bodyLarge"
+                style={styles.nothing}
+              >{t`No problems match these filters.`}</Text>
             )}
           </>
         }
         renderItem={({ item }) => {
           switch (item.type) {
-            case 'group':
+            case 'heading':
               return (
-                <GroupHeading
-                  title={i18n._(GROUP_TITLES[item.of])}
-                  count={item.count}
-                  isOpen={item.isOpen}
-                  onToggle={() => toggle(item.key)}
-                />
+                <GroupHeading of={item.key} count={item.count} isOpen={item.isOpen} onToggle={() => toggle(item.key)} />
               );
-            case 'finding':
-              return <FindingRow finding={item.finding} codeOf={codeOf} isOpen={item.key === openKey} />;
-            case 'left-group':
+            case 'shortcut':
+              return <CheckedRow row={item.row} codes={codes} isOpen={item.key === openId} />;
+            case 'ignored': {
+              const { finding, left } = item.left;
+              const row = { id: finding.shortcuts[0]!, severity: finding.severity, findings: [finding] };
               return (
-                <GroupHeading
-                  title={t`Ignored`}
-                  count={item.count}
-                  isOpen={item.isOpen}
-                  onToggle={() => toggle(item.key)}
-                />
+                <CheckedRow row={row} codes={codes} isOpen={false} note={t`Ignored: ${{ reason: left.reason }}`} />
               );
-            case 'left':
-              return (
-                <FindingRow
-                  finding={item.left.finding}
-                  codeOf={codeOf}
-                  isOpen={false}
-                  note={t`Ignored: ${{ reason: item.left.left.reason }}`}
-                />
-              );
+            }
           }
         }}
         ListFooterComponent={

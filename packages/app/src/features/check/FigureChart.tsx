@@ -24,6 +24,14 @@ function placeOf(perTenThousand: number): number {
   return 6 + at * (WIDTH - 12);
 }
 
+/** A line of the chart as a screen reader reads it, with its units. */
+function tellLine(device: string, figure: ListFigures[string]): string {
+  const label = deviceLabel(device);
+  const words = tellPerTenThousand(figure);
+  const links = figure.per100Contexts > 0 ? tellNumber(figure.per100Contexts) : t`none`;
+  return t`${label}: misfires ${words} in 10,000 words · ${links} in 100 links and prices`;
+}
+
 /** How often the list fires by mistake on each device: a dot in its band, on a scale of tenfolds. */
 export function FigureChart({ figures }: { figures: ListFigures }) {
   const palette = usePalette();
@@ -34,7 +42,7 @@ export function FigureChart({ figures }: { figures: ListFigures }) {
         style={{ color: palette.inkSoft }}
       >{t`Misfires of your list in 10,000 words · in 100 links and prices`}</Text>
       {Object.entries(figures).map(([device, { perTenThousand, band, upTo, per100Contexts }]) => (
-        <View key={device} style={styles.line}>
+        <View key={device} role="img" aria-label={tellLine(device, figures[device]!)} style={styles.line}>
           <Text variant="bodyMedium" numberOfLines={2} style={styles.device}>
             {deviceLabel(device)}
           </Text>

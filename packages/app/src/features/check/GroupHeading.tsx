@@ -1,3 +1,6 @@
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import { msg } from '@lingui/core/macro';
+import type { Severity } from '@yellow-latch/core/clash/finding';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -6,22 +9,32 @@ import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
 import { tellCount } from '@/wording/format';
 
+import { IGNORED } from './rows';
+
+const TITLES: Readonly<Record<Severity | typeof IGNORED, MessageDescriptor>> = {
+  breaks: msg`Needs fixing`,
+  risky: msg`Risky`,
+  note: msg`Safe, with a note`,
+  [IGNORED]: msg`Ignored`,
+};
+
 interface GroupHeadingProps {
-  title: string;
+  of: Severity | typeof IGNORED;
   count: number;
   isOpen: boolean;
   onToggle: () => void;
 }
 
-/** The name of a group of findings and how many there are; a tap opens and closes it. */
-export function GroupHeading({ title, count, isOpen, onToggle }: GroupHeadingProps) {
+/** A verdict and how many shortcuts have it; a tap opens and closes what stands under it. */
+export function GroupHeading({ of, count, isOpen, onToggle }: GroupHeadingProps) {
   const palette = usePalette();
+  const title = i18n._(TITLES[of]);
   return (
     <View role="heading" aria-level={2}>
       <Pressable
         role="button"
         aria-expanded={isOpen}
-        aria-label={`${title}: ${count}`}
+        aria-label={`${title}: ${tellCount(count)}`}
         onPress={onToggle}
         style={styles.row}
       >

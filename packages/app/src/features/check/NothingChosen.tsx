@@ -13,13 +13,13 @@ const VERDICTS = [
   ['safe', msg`Safe: no word, link, device or other code gets in the way.`],
 ] as const;
 
-/** Beside the findings while none is open: what the glyphs mean. */
+/** Beside the shortcuts with problems while none is open: what the glyphs mean. */
 export function NothingChosen() {
   const palette = usePalette();
   return (
     <View style={styles.page}>
-      <Text variant="titleLarge" role="heading" aria-level={2}>{t`Pick a finding`}</Text>
-      <Text variant="bodyLarge">{t`You see why it’s there and how to fix it.`}</Text>
+      <Text variant="titleLarge" role="heading" aria-level={2}>{t`Pick a shortcut`}</Text>
+      <Text variant="bodyLarge">{t`You see what’s wrong with it and every way to fix it.`}</Text>
       {VERDICTS.map(([verdict, meaning]) => (
         <View key={verdict} style={styles.line}>
           <LatchGlyph verdict={verdict} size={32} />

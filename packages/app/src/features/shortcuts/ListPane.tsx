@@ -1,8 +1,8 @@
 import { plural, t } from '@lingui/core/macro';
 import { isMade } from '@yellow-latch/core/model';
 import { useGlobalSearchParams } from 'expo-router';
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
@@ -12,13 +12,12 @@ import { SeverityFilter } from '@/parts/findings/SeverityFilter';
 import { fetchParts } from '@/bundles/editor';
 import { whenIdle } from '@/frame/fetched';
 import { SyncLine } from '@/frame/SyncLine';
-import { Icon } from '@/look/icons';
-import { usePalette } from '@/look/useLook';
+import { FilterChips } from '@/look/FilterChips';
 import { VirtualList, type VirtualListHandle } from '@/look/VirtualList';
 import { useList } from '@/frame/replica/ReplicaProvider';
 import { useKept } from '@/frame/replica/useKept';
 
-import { arrange, isFiltered, NO_FILTERS, type Filters, type Sort } from './arrange';
+import { arrange, isFiltered, NO_FILTERS, type Sort } from './arrange';
 import { choosing, useChosen } from '@/parts/choosing';
 import { usePageTitle } from '@/look/usePageTitle';
 import { ChoosingBar } from './ChoosingBar';
@@ -32,25 +31,20 @@ import { SetHeading } from './SetHeading';
 import { ShortcutRow } from './ShortcutRow';
 import { UnsavedRows } from './UnsavedRows';
 import { useFinder } from './useFinder';
+import { useListFilters } from './useListFilters';
 import { useListKeys } from './useListKeys';
 
 /** About how high rows are, in px: measured when they are drawn. */
 const ROW = 56;
 const HEADING = 44;
 
-/** Verdicts that ask for something; what is safe with a note asks for nothing. */
-const ASKING = ['breaks', 'risky'] as const;
-
 /** The list: pairs by set, a search over all that they hold, and the bar that starts a new one. */
 export function ListPane() {
   usePageTitle(t`Shortcuts`);
-  const palette = usePalette();
   const list = useList();
-  const [query, setQuery] = useState('');
-  const settledQuery = useDeferredValue(query);
+  const { query, setQuery, settledQuery, filters, setFilters } = useListFilters();
   const found = useFinder(list, settledQuery);
   const { state, findings } = useAudit();
-  const [filters, setFilters] = useState<Filters>(NO_FILTERS);
   const [sort, setSort] = useKept<Sort>('list-sort', 'set');
   const [isFiltering, setFiltering] = useState(false);
   const counts = useMemo(() => countShortcuts(findings.worst), [findings]);
@@ -93,7 +87,6 @@ export function ListPane() {
           <View style={styles.filters}>
             <SeverityFilter
               counts={isJudged ? counts : null}
-              of={ASKING}
               value={filters.severity}
               onChange={(severity) => setFilters({ ...filters, severity })}
             />
@@ -111,27 +104,9 @@ export function ListPane() {
             />
           </View>
         )}
-        {active.length > 0 && (
-          <View style={styles.active}>
-            {active.map(({ words, without }) => (
-              <Pressable
-                key={words}
-                role="button"
-                aria-label={t`Remove filter: ${words}`}
-                onPress={() => setFilters(without)}
-                style={[styles.chip, { borderColor: palette.ink, backgroundColor: palette.surface }]}
-              >
-                <Text numberOfLines={1} style={styles.chipText}>
-                  {words}
-                </Text>
-                <Icon name="close" size={16} color={palette.ink} />
-              </Pressable>
-            ))}
-            <Text variant="bodySmall" role="status">
-              {plural(rows.length, { one: '# shortcut', other: '# shortcuts' })}
-            </Text>
-          </View>
-        )}
+        <FilterChips active={active} onChange={setFilters}>
+          {plural(rows.length, { one: '# shortcut', other: '# shortcuts' })}
+        </FilterChips>
       </View>
       <UnsavedRows />
       <View style={styles.list}>
@@ -194,17 +169,5 @@ const styles = StyleSheet.create({
   filters: { flexDirection: 'row', alignItems: 'center' },
   push: { flex: 1 },
   button: { width: 48, height: 48, margin: 0 },
-  active: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 6 },
-  chip: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: 6,
-    minHeight: 48,
-    maxWidth: '100%',
-    paddingHorizontal: 10,
-    borderWidth: 1.5,
-    borderRadius: 6,
-  },
-  chipText: { fontSize: 15, flexShrink: 1 },
   list: { flex: 1, minHeight: 0 },
 });

@@ -11,7 +11,7 @@ import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
 import { useOpened } from '@/frame/replica/ReplicaProvider';
 
-import { pathOf } from './path';
+import { pathOfChecked } from './path';
 import { useCodes } from './useCodes';
 
 const KEPT = 'was-led';
@@ -55,7 +55,7 @@ export function Lead() {
           isQuiet
           onPress={() => {
             end();
-            router.navigate(pathOf(first, true));
+            router.navigate(pathOfChecked(first.shortcuts[0]!, true));
           }}
         />
       </View>

@@ -9,28 +9,26 @@ import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
 import { tellCount } from '@/wording/format';
 
-const SEVERITIES: readonly Severity[] = ['breaks', 'risky', 'note'];
+/** Verdicts that ask for something; what is safe with a note asks for nothing. */
+const ASKING = ['breaks', 'risky'] as const;
 
-const WORDS: Readonly<Record<Severity, MessageDescriptor>> = {
+const WORDS: Readonly<Record<(typeof ASKING)[number], MessageDescriptor>> = {
   breaks: msg`Needs fixing`,
   risky: msg`Risky`,
-  note: msg`Notes`,
 };
 
 interface SeverityFilterProps {
   /** Null: not known yet; the place is kept, so that nothing below it moves under a finger. */
   counts: Readonly<Record<Severity, number>> | null;
-  /** The verdicts one can choose; all, unless said otherwise. */
-  of?: readonly Severity[];
   /** Null: all are shown. */
   value: Severity | null;
   onChange: (value: Severity | null) => void;
 }
 
 /** How many there are of each verdict that there is; a tap shows these alone, another all again. */
-export function SeverityFilter({ counts, of = SEVERITIES, value, onChange }: SeverityFilterProps) {
+export function SeverityFilter({ counts, value, onChange }: SeverityFilterProps) {
   const palette = usePalette();
-  const shown = of.filter((severity) => (counts?.[severity] ?? 0) > 0 || value === severity);
+  const shown = ASKING.filter((severity) => (counts?.[severity] ?? 0) > 0 || value === severity);
   return (
     <View style={[styles.row, counts === null && styles.coming]} role="group" aria-label={t`Filter`}>
       {shown.map((severity) => {

@@ -78,12 +78,16 @@ export function tellFinding(finding: Finding, code: string, codeOf: (id: string)
   }
 }
 
+/** Whether a code is written as a word is, and not with marks or figures. */
+export function isWord(code: string): boolean {
+  return /^[\p{L}\p{M}'’-]*\p{L}$/u.test(code);
+}
+
 function tellWord(code: string, evidence: Extract<Finding, { type: 'word' }>['evidence']): string {
   if (evidence.isAssumed)
     return t`“${code}” is a common abbreviation. It would expand every time you mean the abbreviation.`;
   const often = tellMisfires(evidence);
-  if (!/^[\p{L}\p{M}'’-]*\p{L}$/u.test(code))
-    return t`“${code}” comes up in ordinary text. It would expand by mistake ${often}.`;
+  if (!isWord(code)) return t`“${code}” comes up in ordinary text. It would expand by mistake ${often}.`;
   return evidence.perTenThousand >= 1
     ? t`“${code}” is an everyday word. It would expand by mistake ${often}.`
     : t`“${code}” is a word. It would expand by mistake ${often}.`;

@@ -41,7 +41,7 @@ export function tellFix(fix: Fix, about: string, shortcutOf: ShortcutOf): { labe
       const { code } = fix;
       const old = codeOf(fix.id);
       const how = i18n._(HOW[fix.how]);
-      return { label: t`Type ${code}`, hint: fix.id === about ? how : t`${how}, instead of “${old}”` };
+      return { label: t`Use ${code}`, hint: fix.id === about ? how : t`${how}, instead of “${old}”` };
     }
     case 'other rules': {
       const { label, hint } = RULES[fix.asks];

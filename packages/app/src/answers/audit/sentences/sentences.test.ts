@@ -129,10 +129,10 @@ describe('fixes in words', () => {
   };
   const shortcutOf = (id: string) => shortcuts[id];
   test.each<[Fix, string, string, string]>([
-    [{ type: 'other code', id: '1', code: ';so', how: 'marked' }, 'Type ;so', 'With your marker', '“so” is now “;so”.'],
+    [{ type: 'other code', id: '1', code: ';so', how: 'marked' }, 'Use ;so', 'With your marker', '“so” is now “;so”.'],
     [
       { type: 'other code', id: '2', code: ';tn', how: 'consonants' },
-      'Type ;tn',
+      'Use ;tn',
       'Without its vowels, instead of “;ten”',
       '“;ten” is now “;tn”.',
     ],

@@ -1,3 +1,4 @@
+import { i18n } from '@lingui/core';
 import { t } from '@lingui/core/macro';
 import type { Brief } from '@yellow-latch/core/clash';
 import { LIMITS, type IgnoredFinding } from '@yellow-latch/core/model';
@@ -6,29 +7,25 @@ import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { reasonsFor } from '@/answers/audit/sentences';
+import { GROUP_TITLES, reasonsFor } from '@/answers/audit/sentences';
 import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
 import { useCommand } from '@/frame/replica/useCommand';
 import { tellTooLong } from '@/parts/kinds';
 
-interface LeaveProps {
-  /** The finding if it is open, to leave it. */
-  finding: Brief | null;
-  /** The record of its being left, to take it up again. */
-  left: IgnoredFinding | null;
+interface IgnoreButtonProps {
+  finding: Brief;
   code: string;
   onDone: () => void;
 }
 
-/** Leaves a finding as it is, with a reason that is kept on every device; or takes it up again. */
-export function Leave({ finding, left, code, onDone }: LeaveProps) {
+/** Ignores a problem, with a reason that is kept on every device. */
+export function IgnoreButton({ finding, code, onDone }: IgnoreButtonProps) {
   const run = useCommand();
   const [isOpen, setOpen] = useState(false);
   const [own, setOwn] = useState('');
-  const leave = async (reason: string) => {
-    if (!finding) return;
+  const ignore = async (reason: string) => {
     setOpen(false);
     await run(
       ignoring({ shortcutId: finding.shortcuts[0]!, finding: finding.type, about: finding.about, reason }),
@@ -36,17 +33,6 @@ export function Leave({ finding, left, code, onDone }: LeaveProps) {
     );
     onDone();
   };
-  const takeUp = (record: IgnoredFinding) => run(lookingAgain(record), t`“${code}” is checked again.`);
-  if (left) {
-    return (
-      <Button
-        mode="text"
-        icon="undo"
-        contentStyle={styles.tall}
-        onPress={() => void takeUp(left)}
-      >{t`Stop ignoring`}</Button>
-    );
-  }
   const reason = own.trim();
   const isLong = Array.from(reason).length > LIMITS.reasonClusters;
   return (
@@ -54,13 +40,13 @@ export function Leave({ finding, left, code, onDone }: LeaveProps) {
       <Button
         mode="text"
         contentStyle={styles.tall}
-        disabled={!finding}
+        accessibilityLabel={t`Ignore this: ${{ what: i18n._(GROUP_TITLES[finding.type]) }}`}
         onPress={() => setOpen(true)}
       >{t`Ignore this`}</Button>
       <Sheet title={t`Why ignore this?`} isOpen={isOpen} onClose={() => setOpen(false)}>
         <ScrollView contentContainerStyle={styles.body}>
-          {(finding ? reasonsFor(finding.type) : []).map((text) => (
-            <Pressable key={text} role="button" onPress={() => void leave(text)} style={styles.reason}>
+          {reasonsFor(finding.type).map((text) => (
+            <Pressable key={text} role="button" onPress={() => void ignore(text)} style={styles.reason}>
               <Text variant="bodyLarge">{text}</Text>
             </Pressable>
           ))}
@@ -69,16 +55,29 @@ export function Leave({ finding, left, code, onDone }: LeaveProps) {
             value={own}
             onChangeText={setOwn}
             onBlur={() => {}}
-            onSubmit={() => reason !== '' && !isLong && void leave(reason)}
+            onSubmit={() => reason !== '' && !isLong && void ignore(reason)}
             error={isLong ? tellTooLong(LIMITS.reasonClusters) : undefined}
           />
           <View style={styles.foot}>
             <Button mode="text" contentStyle={styles.tall} onPress={() => setOpen(false)}>{t`Not now`}</Button>
-            {reason !== '' && !isLong && <LatchButton label={t`Ignore`} onPress={() => void leave(reason)} />}
+            {reason !== '' && !isLong && <LatchButton label={t`Ignore`} onPress={() => void ignore(reason)} />}
           </View>
         </ScrollView>
       </Sheet>
     </>
+  );
+}
+
+/** Takes up again what was ignored. */
+export function LookAgainButton({ record, code }: { record: IgnoredFinding; code: string }) {
+  const run = useCommand();
+  return (
+    <Button
+      mode="text"
+      icon="undo"
+      contentStyle={styles.tall}
+      onPress={() => void run(lookingAgain(record), t`“${code}” is checked again.`)}
+    >{t`Stop ignoring`}</Button>
   );
 }
 

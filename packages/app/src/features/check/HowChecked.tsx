@@ -1,22 +1,30 @@
 import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Button, ProgressBar, Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
 import type { AuditResult } from '@/answers/audit/client';
-import { Icon } from '@/look/icons';
+import { Fold } from '@/look/Fold';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
+import { useCodes } from '@/parts/findings/useCodes';
 
 import { languageName, tellList, tellMoment } from '@/wording/format';
 import { CheckedFor } from './CheckedFor';
+import { FigureChart } from './FigureChart';
+import { tellListFigure } from './summary';
 
-/** How far the proof is, against what and when it was made, and what could not be checked. */
-export function CheckedLine() {
+/**
+ * How often the whole list expands by mistake, in a sentence, when and for what it was checked; behind it the chart,
+ * and what to check for. How far a check is, and what could not be checked, stand below it.
+ */
+export function HowChecked() {
   const palette = usePalette();
-  const { client, state } = useAudit();
+  const { client, findings, state } = useAudit();
   const { shortcuts } = useList();
+  const { codeOf } = useCodes();
+  const [isOpen, setOpen] = useState(false);
   const [isChoosing, setChoosing] = useState(false);
   const { phase, result, progress, wasRestarted } = state;
   if (phase === 'failed') {
@@ -42,20 +50,27 @@ export function CheckedLine() {
       {wasRestarted && phase === 'working' && (
         <Text role="alert" variant="bodyMedium">{t`The check stopped and was started again.`}</Text>
       )}
-      <Pressable
-        role="button"
-        aria-haspopup="dialog"
-        aria-label={t`${told} Choose languages and devices`}
-        onPress={() => setChoosing(true)}
-        style={styles.line}
-      >
-        <View role="status" style={styles.told}>
-          <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-            {told}
-          </Text>
-        </View>
-        <Icon name="chevron-down" size={18} color={palette.inkSoft} />
-      </Pressable>
+      {result && shortcuts.length > 0 ? (
+        <Fold
+          title={tellListFigure(result.figures, findings.open, codeOf)}
+          summary={told}
+          isOpen={isOpen}
+          onToggle={() => setOpen(!isOpen)}
+        >
+          <FigureChart figures={result.figures} />
+          <Button
+            mode="outlined"
+            aria-haspopup="dialog"
+            onPress={() => setChoosing(true)}
+            style={styles.button}
+            contentStyle={styles.tall}
+          >{t`Choose languages and devices`}</Button>
+        </Fold>
+      ) : (
+        <Text role="status" variant="bodyMedium" style={{ color: palette.inkSoft }}>
+          {told}
+        </Text>
+      )}
       {phase === 'working' && (
         <ProgressBar progress={progress} color={palette.ink} aria-label={t`Checking`} style={styles.bar} />
       )}
@@ -89,7 +104,7 @@ const styles = StyleSheet.create({
   block: { gap: 4 },
   line: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 48 },
   told: { flex: 1 },
-  button: { alignSelf: 'flex-start', borderRadius: 6 },
+  button: { alignSelf: 'flex-start', borderRadius: 6, marginTop: 8 },
   tall: { minHeight: 48 },
   bar: { height: 6, borderRadius: 3 },
 });

@@ -120,7 +120,7 @@ describe('an audit client', () => {
     expect((await client.open('1'))!.find(({ type }) => type === 'word')).toMatchObject({
       evidence: { examples: [{ word: 'so' }] },
     });
-    expect(await client.safeFix('1', ['word'], NO_KEYBOARDS)).toMatchObject({ type: 'other code', code: ';so' });
+    expect(await client.safeFix('1', ['word'], NO_KEYBOARDS)).toMatchObject({ type: 'other code', code: ',so' });
     expect((await client.fixes('1', ['word'], NO_KEYBOARDS))!.length).toBeGreaterThan(0);
     expect((await client.verdict(shortcut('2', 'ham'), NO_KEYBOARDS))!.findings.map(({ type }) => type)).toContain(
       'word',

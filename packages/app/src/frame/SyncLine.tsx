@@ -1,10 +1,12 @@
 import { plural, t } from '@lingui/core/macro';
+import { useEffect, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { Icon } from '@/look/icons';
 import { tellMoment } from '@/wording/format';
 import { usePalette } from '@/look/useLook';
+import { announce } from './announce';
 import { tellRefusal } from './refusals';
 import { useSyncState } from './replica/ReplicaProvider';
 import type { SyncState } from '@yellow-latch/replica/sync/sync';
@@ -14,14 +16,24 @@ export function SyncLine() {
   const palette = usePalette();
   const state = useSyncState();
   const { icon, text } = tellSync(state);
+  useSaid(icon === 'cloud-off', text);
   return (
-    <View style={styles.line} role="status">
+    <View style={styles.line}>
       <Icon name={icon} size={16} color={palette.inkSoft} />
       <Text variant="bodySmall" style={{ color: palette.inkSoft, flexShrink: 1 }}>
         {text}
       </Text>
     </View>
   );
+}
+
+/** Says that it is offline, and that it is back; not how each change is sent. */
+function useSaid(isOff: boolean, text: string): void {
+  const wasOff = useRef(isOff);
+  useEffect(() => {
+    if (wasOff.current !== isOff) announce(text);
+    wasOff.current = isOff;
+  });
 }
 
 export function tellSync(

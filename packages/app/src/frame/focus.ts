@@ -5,7 +5,9 @@
  */
 
 const FOCUSABLE =
-  ':is(a[href], button, input, textarea, select, [contenteditable=true], [tabindex]):not([tabindex="-1"], :disabled, [aria-disabled=true])';
+  ':is(a[href], button, input, textarea, select, [contenteditable=true], [tabindex]):not([tabindex="-1"], :disabled, [aria-disabled=true])' +
+  // The rows of a list that is one stop of Tab.
+  ', [aria-posinset] :is([role=link], [role=checkbox])';
 const FIELD = ':is(input:not([type=file]), textarea, [contenteditable=true])';
 const HEADING = '[role=heading][aria-level="1"], h1';
 
@@ -147,6 +149,11 @@ function areKeysUsed(): boolean {
 /** The heading of what is open; beside a list the last one, which is that of the detail. */
 function heading(): Element | null {
   return [...document.querySelectorAll(HEADING)].filter(isSeen).at(-1) ?? null;
+}
+
+/** To the heading of the page, past what stands around it. */
+export function goToHeading(): void {
+  focus([...document.querySelectorAll(`[role=main] :is(${HEADING})`)].find(isSeen) ?? null);
 }
 
 function focus(element: Element | null): void {

@@ -16,10 +16,12 @@ const TICK = 1_500;
 
 interface CopyButtonProps {
   shortcut: Shortcut;
+  /** -1 where arrows lead to it and Tab does not. */
+  tabIndex?: -1;
 }
 
 /** Copies what a shortcut gives with one tap and says so. */
-export function CopyButton({ shortcut }: CopyButtonProps) {
+export function CopyButton({ shortcut, tabIndex }: CopyButtonProps) {
   const { replica } = useOpened();
   const palette = usePalette();
   const notify = useNotice();
@@ -44,6 +46,7 @@ export function CopyButton({ shortcut }: CopyButtonProps) {
       size={20}
       iconColor={hasCopied ? palette.ink : palette.inkSoft}
       accessibilityLabel={t`Copy the text of ${{ code: shortcut.code }}`}
+      tabIndex={tabIndex}
       onPress={copy}
       style={styles.button}
     />

@@ -1,10 +1,11 @@
 import { plural, t } from '@lingui/core/macro';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, ProgressBar, Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
 import type { AuditResult } from '@/answers/audit/client';
+import { announce } from '@/frame/announce';
 import { Fold } from '@/look/Fold';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
@@ -27,6 +28,13 @@ export function HowChecked() {
   const [isOpen, setOpen] = useState(false);
   const [isChoosing, setChoosing] = useState(false);
   const { phase, result, progress, wasRestarted } = state;
+  const isWorking = phase === 'working';
+  const wasWorking = useRef(isWorking);
+  const told = tellChecked(shortcuts.length, isWorking ? null : result);
+  useEffect(() => {
+    if (wasWorking.current && !isWorking) announce(told);
+    wasWorking.current = isWorking;
+  }, [isWorking, told]);
   if (phase === 'failed') {
     return (
       <View role="alert" style={styles.block}>
@@ -44,7 +52,6 @@ export function HowChecked() {
     );
   }
   const unchecked = result?.unchecked ?? [];
-  const told = tellChecked(shortcuts.length, phase === 'working' ? null : result);
   return (
     <View style={styles.block}>
       {wasRestarted && phase === 'working' && (

@@ -7,6 +7,7 @@ import { useForm } from 'react-hook-form';
 import { useNotice } from '@/frame/Notices';
 import { useIsWide } from '@/look/useLook';
 import { handOver, takeIncoming } from '@/parts/incoming';
+import { justSaved } from '@/parts/justSaved';
 import { tellCleaned } from '@/parts/kinds';
 import { saving } from '@yellow-latch/replica/commands/saving';
 import { deleting } from '@yellow-latch/replica/commands/shortcuts';
@@ -86,6 +87,7 @@ export function useEditor(saved: Shortcut | null, place: string) {
     isDone.current = true;
     unsaved.drop(place);
     reset({ ...values, setId: command.setId ?? setId });
+    justSaved.set({ id });
     if (!isWide) router.navigate('/');
     else if (id !== saved?.id) router.replace({ pathname: '/shortcut/[id]', params: { id } });
     // It stays open, and may be typed into again.

@@ -15,7 +15,8 @@ import { useIsWide, usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { whenIdle } from '@/frame/fetched';
-import { FocusKeeper, isField } from '@/frame/focus';
+import { Announcer } from '@/frame/announce';
+import { FocusKeeper, goToHeading, isField } from '@/frame/focus';
 import { NoticeBar, useNoticeLeaving } from '@/frame/Notices';
 import { UpdateOffer } from '@/frame/UpdateOffer';
 
@@ -47,6 +48,7 @@ export function Frame({ children }: { children: ReactNode }) {
       aria-label={t`Main menu`}
       style={[isWide ? styles.rail : styles.bar, { backgroundColor: palette.surface, borderColor: palette.line }]}
     >
+      {isWide && <SkipLink />}
       {isWide && (
         <View style={styles.mark}>
           <LatchMark size={40} />
@@ -66,7 +68,24 @@ export function Frame({ children }: { children: ReactNode }) {
         <NoticeBar />
       </View>
       {!isWide && !isTyping && places}
+      <Announcer />
     </View>
+  );
+}
+
+/** The first stop of Tab where the places stand first: past them to what is on the page. Seen only while it has the focus. */
+function SkipLink() {
+  const palette = usePalette();
+  const [isSeen, setSeen] = useState(false);
+  return (
+    <PressLink
+      onPress={goToHeading}
+      onFocus={() => setSeen(true)}
+      onBlur={() => setSeen(false)}
+      style={[styles.skip, !isSeen && styles.unseen, { backgroundColor: palette.surface, borderColor: palette.ink }]}
+    >
+      <Text variant="labelLarge">{t`Skip the menu`}</Text>
+    </PressLink>
   );
 }
 
@@ -160,6 +179,18 @@ function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
 
 const styles = StyleSheet.create({
   frame: { flex: 1 },
+  skip: {
+    position: 'absolute',
+    top: 8,
+    left: 8,
+    zIndex: 1,
+    minHeight: 48,
+    justifyContent: 'center',
+    paddingHorizontal: 16,
+    borderWidth: 1.5,
+    borderRadius: 6,
+  },
+  unseen: { opacity: 0, pointerEvents: 'none' },
   wide: { flexDirection: 'row' },
   main: { flex: 1, minHeight: 0, minWidth: 0 },
   bar: { flexDirection: 'row', borderTopWidth: 1 },

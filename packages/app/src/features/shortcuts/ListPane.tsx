@@ -10,7 +10,9 @@ import { useAudit } from '@/answers/audit/AuditProvider';
 import { Lead } from '@/parts/findings/Lead';
 import { SeverityFilter } from '@/parts/findings/SeverityFilter';
 import { fetchParts } from '@/bundles/editor';
+import { announce } from '@/frame/announce';
 import { whenIdle } from '@/frame/fetched';
+import { useLive } from '@/frame/live';
 import { SyncLine } from '@/frame/SyncLine';
 import { FilterChips } from '@/look/FilterChips';
 import { VirtualList, type VirtualListHandle } from '@/look/VirtualList';
@@ -19,6 +21,8 @@ import { useKept } from '@/frame/replica/useKept';
 
 import { arrange, isFiltered, NO_FILTERS, type Sort } from './arrange';
 import { choosing, useChosen } from '@/parts/choosing';
+import { justSaved } from '@/parts/justSaved';
+import { useLatest } from '@/look/useLatest';
 import { usePageTitle } from '@/look/usePageTitle';
 import { ChoosingBar } from './ChoosingBar';
 import { EmptyList, NothingFound } from './EmptyList';
@@ -37,6 +41,8 @@ import { useListKeys } from './useListKeys';
 /** About how high rows are, in px: measured when they are drawn. */
 const ROW = 56;
 const HEADING = 44;
+
+const isShortcut = ({ type }: ListItem) => type === 'shortcut';
 
 /** The list: pairs by set, a search over all that they hold, and the bar that starts a new one. */
 export function ListPane() {
@@ -68,6 +74,17 @@ export function ListPane() {
   const handle = useRef<VirtualListHandle>(null);
   // What is shown in another order, or less of it, begins at the top.
   useEffect(() => handle.current?.toTop(), [sort, filters, settledQuery]);
+  const saved = useLive(justSaved);
+  const whereSaved = useLatest(() => items.findIndex(({ key }) => key === saved?.id));
+  useEffect(() => {
+    const index = saved === null ? -1 : whereSaved.current();
+    if (index >= 0) handle.current?.show(index);
+  }, [saved, whereSaved]);
+  const isNarrowed = settledQuery.trim() !== '' || isFiltered(filters);
+  const told = rows.length === 0 ? t`Nothing found` : plural(rows.length, { one: '# shortcut', other: '# shortcuts' });
+  useEffect(() => {
+    if (isNarrowed) announce(told);
+  }, [isNarrowed, told]);
   const onKeyDown = useListKeys(items, handle);
   const { id: openId } = useGlobalSearchParams<{ id?: string }>();
   const isEmpty = list.shortcuts.length === 0;
@@ -128,6 +145,8 @@ export function ListPane() {
             keyOf={({ key }) => key}
             estimate={({ type }) => (type === 'set' ? HEADING : ROW)}
             handle={handle}
+            isRow={isShortcut}
+            openKey={openId}
             onKeyDown={onKeyDown}
             renderItem={(item) =>
               item.type === 'set' ? (

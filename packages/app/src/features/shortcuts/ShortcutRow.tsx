@@ -13,6 +13,7 @@ import { Icon } from '@/look/icons';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import type { Held } from '@/look/PressLink';
 import { TickMark } from '@/look/Tick';
+import { useTabIndex } from '@/look/tabStop';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
 
@@ -56,6 +57,7 @@ export const ShortcutRow = memo(function ShortcutRow({
 }: ShortcutRowProps) {
   const palette = usePalette();
   const router = useRouter();
+  const tabIndex = useTabIndex();
   const { id, code } = shortcut;
   const label = [
     `${code}: ${wordsOf(shortcut).slice(0, 200)}`,
@@ -84,6 +86,7 @@ export const ShortcutRow = memo(function ShortcutRow({
       {/* One element whether it opens or is chosen, so that a long press ends where it began, and the focus stays. */}
       <Pressable
         role={isChoosing ? 'checkbox' : 'link'}
+        tabIndex={tabIndex}
         aria-label={label}
         aria-checked={isChoosing ? isChosen : undefined}
         aria-current={!isChoosing && isOpen ? 'true' : undefined}
@@ -100,7 +103,7 @@ export const ShortcutRow = memo(function ShortcutRow({
         <Pair shortcut={shortcut} setName={setName} />
         {isUnsettled && <Icon name="split" size={18} color={palette.ink} />}
       </Pressable>
-      {!isChoosing && <CopyButton shortcut={shortcut} />}
+      {!isChoosing && <CopyButton shortcut={shortcut} tabIndex={-1} />}
     </View>
   );
 });

@@ -9,7 +9,7 @@ import type { ListItem } from './groups';
 const PAGE = 8;
 
 /**
- * The list by keyboard: arrows, Home, End and the page keys go from row to row, with Shift they choose along the way; Space
+ * The list by keyboard: arrows, Home, End and the page keys go from row to row, right and left to the row's button and back; with Shift they choose along the way; Space
  * chooses one, Ctrl or ⌘ with A all that are shown; Escape ends it.
  */
 export function useListKeys(
@@ -37,6 +37,11 @@ export function useListKeys(
         choosing.toggle(here.shortcut.id);
         return;
       }
+      if ((key === 'ArrowRight' || key === 'ArrowLeft') && choosing.ids === null) {
+        event.preventDefault();
+        withinRow(event.target as Element, key === 'ArrowRight');
+        return;
+      }
       const to = goalOf(key, at, items);
       if (to === null) return;
       event.preventDefault();
@@ -49,6 +54,12 @@ export function useListKeys(
     },
     [items, list],
   );
+}
+
+/** To the button of a row, or back to the row itself. */
+function withinRow(element: Element, isForward: boolean): void {
+  const row = element.closest('[data-index]');
+  row?.querySelector<HTMLElement>(isForward ? '[role=button], button' : '[role=link]')?.focus();
 }
 
 /** The item that holds the focus, by its place. */

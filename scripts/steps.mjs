@@ -199,6 +199,7 @@ async function buildApp() {
     'packages/app/babel.config.js',
     'packages/app/lingui.config.mjs',
     'packages/app/lingui.macro.cjs',
+    'packages/app/paper.mappings.cjs',
     'packages/app/locales',
     'packages/app/metro.config.js',
     'scripts/steps.mjs',

@@ -3,6 +3,9 @@ module.exports = function (api) {
   return {
     presets: ['babel-preset-expo'],
     // Imports each Paper component from its own file: Metro does not drop what is not used.
-    plugins: ['react-native-paper/babel', require('./lingui.macro.cjs')],
+    plugins: [
+      ['react-native-paper/babel', { mappings: require.resolve('./paper.mappings.cjs') }],
+      require('./lingui.macro.cjs'),
+    ],
   };
 };

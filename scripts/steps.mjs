@@ -2,10 +2,20 @@
 // is installed.
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { delimiter, dirname, join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
+import { licencesOf, sourcesOf } from './licences.mjs';
 import { writeLocales } from './locales.mjs';
 
 export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
@@ -160,11 +170,12 @@ async function buildLanguage() {
   writeFileSync(stamp, wanted);
 }
 
-/** The workers, each bundled by itself: what only it needs is not in the app. */
+/** The workers, each bundled by itself: what only it needs is not in the app. Resolves with the paths of what is in it. */
 async function buildWorker(room) {
   const esbuild = await import('esbuild');
-  await esbuild.build({
+  const { metafile } = await esbuild.build({
     absWorkingDir: ROOT,
+    metafile: true,
     entryPoints: [`packages/app/src/answers/${room}/worker.ts`],
     outfile: join(PUBLIC, `${room}-worker.js`),
     bundle: true,
@@ -177,13 +188,13 @@ async function buildWorker(room) {
     alias: { 'zod/v4/locales': join(ROOT, 'packages/app/src/stubs/zod-locales.ts') },
     logLevel: 'warning',
   });
+  return Object.keys(metafile.inputs);
 }
 
 async function buildApp() {
   await buildLanguage();
   await writeLocales(join(PUBLIC, 'locales'));
-  await buildWorker('audit');
-  await buildWorker('exchange');
+  const inWorkers = [...(await buildWorker('audit')), ...(await buildWorker('exchange'))];
   const stamp = join(SITE, '.made-from');
   const wanted = hashOf([
     'package-lock.json',
@@ -209,11 +220,28 @@ async function buildApp() {
   const cache = join(ROOT, '.cache/metro');
   mkdirSync(cache, { recursive: true });
   const env = { ...process.env, EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1', TMPDIR: cache };
-  const args = ['export', '--platform', 'web'];
+  // The maps tell which packages are in; they are not shipped.
+  const args = ['export', '--platform', 'web', '--source-maps', 'external'];
   const expo = await heard(bin('expo'), args, { cwd: join(ROOT, 'packages/app'), env });
   if (expo.code !== 0) throw new Error(`The app did not build:\n${expo.said}`);
+  writeLicences(inWorkers);
+  copyScreenshots();
   await buildServiceWorker();
   writeFileSync(stamp, wanted);
+}
+
+/** The licences of all that is shipped, for the page About. `inWorkers`: paths of what is in the workers. */
+function writeLicences(inWorkers) {
+  const maps = filesBelow(SITE).filter((path) => path.endsWith('.map'));
+  writeFileSync(join(SITE, 'licences.json'), JSON.stringify(licencesOf([...sourcesOf(maps), ...inWorkers], ROOT)));
+  for (const map of maps) rmSync(map);
+}
+
+/** The pictures that a browser shows of the app before it installs it: those of the docs that the manifest names. */
+function copyScreenshots() {
+  const { screenshots } = JSON.parse(readFileSync(join(PUBLIC, 'manifest.webmanifest'), 'utf8'));
+  mkdirSync(join(SITE, 'screenshots'), { recursive: true });
+  for (const { src } of screenshots) copyFileSync(join(ROOT, 'docs', src), join(SITE, src));
 }
 
 /** The service worker, with the list of all files that the app is made of; it is bundled when these are there. */
@@ -221,7 +249,10 @@ async function buildServiceWorker() {
   const esbuild = await import('esbuild');
   const files = filesBelow(SITE).map((path) => relative(SITE, path).replaceAll('\\', '/'));
   const kept = files.filter(
-    (path) => !/^(language\/|locales\/|metadata\.json$|service-worker\.js$)|(^|\/)\.|\.map$/.test(path),
+    (path) =>
+      !/^(language\/|locales\/|screenshots\/|licences\.json$|metadata\.json$|service-worker\.js$)|(^|\/)\.|\.map$/.test(
+        path,
+      ),
   );
   const precache = kept.map((path) => {
     const isHashed = /^(_expo\/static|assets)\//.test(path);

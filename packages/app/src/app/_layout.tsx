@@ -1,7 +1,6 @@
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { Suspense, useEffect, useState } from 'react';
-import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 
@@ -12,7 +11,9 @@ import { NoKeeping } from '@/frame/NoKeeping';
 import { NoticeProvider } from '@/frame/Notices';
 import { FONT_FILES } from '@/look/fonts';
 import { paperSettings } from '@/look/icons';
+import { useScheme } from '@/look/scheme';
 import { themeOf } from '@/look/theme';
+import { install } from '@/parts/install';
 import { startWording } from '@/wording/start';
 import { ReplicaProvider, type Outside } from '@/frame/replica/ReplicaProvider';
 
@@ -29,6 +30,7 @@ function renderStart(outside: Outside) {
   );
 }
 
+install.listen();
 const fetching = startWording();
 
 /** Whether there are sentences to show: English is there right away, another language is fetched. */
@@ -43,7 +45,7 @@ function useWording(): boolean {
 export default function RootLayout() {
   useFonts(FONT_FILES);
   const isWorded = useWording();
-  const scheme = useColorScheme() === 'dark' ? 'dark' : 'light';
+  const scheme = useScheme();
   if (!isWorded) return null;
   return (
     <SafeAreaProvider>

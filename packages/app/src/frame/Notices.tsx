@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text, useTheme } from 'react-native-paper';
@@ -55,6 +56,28 @@ export function useNoticeLeaving(pathname: string): void {
   }, [pathname, latest, hide]);
 }
 
+/** What keys do to the notice that is there; false: there is none for it. */
+export function useNoticeKeys(): { focus: () => boolean; undo: () => boolean; redo: () => boolean } {
+  const { shown, hide } = use(ShownContext);
+  const take = (label: string) => {
+    if (shown?.action?.label !== label) return false;
+    hide();
+    shown.action.onPress();
+    return true;
+  };
+  return {
+    focus: () => {
+      const button = document.querySelector<HTMLElement>(`#${NOTICE} button, #${NOTICE} [role=button]`);
+      button?.focus();
+      return button !== null;
+    },
+    undo: () => take(t`Undo`),
+    redo: () => take(t`Redo`),
+  };
+}
+
+const NOTICE = 'notice';
+
 /** One line that says what was done and how to take it back. It has a place of its own and covers nothing. */
 export function NoticeBar() {
   const { colors } = useTheme<Theme>();
@@ -62,7 +85,7 @@ export function NoticeBar() {
   const { onHeld, onLeft } = useReadingTime(shown, hide);
   return (
     // A screen reader reads what comes into a place that was there before.
-    <View role="status">
+    <View role="status" nativeID={NOTICE}>
       {shown && (
         <View
           onPointerEnter={onHeld}

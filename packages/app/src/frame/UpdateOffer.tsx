@@ -3,17 +3,24 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { usePalette } from '@/look/useLook';
+import { useOpened } from './replica/ReplicaProvider';
 import { useUpdate } from './useUpdate';
 
-/** One line above the screen when a later version of the app is ready, for as long as it is. */
+/** One line above the screen when a later version of the app is ready, for as long as it is. It waits until what is typed in forms is kept. */
 export function UpdateOffer() {
   const palette = usePalette();
   const take = useUpdate();
+  const { unsaved } = useOpened();
   if (!take) return null;
   return (
     <View role="status" style={[styles.line, { backgroundColor: palette.surface, borderColor: palette.line }]}>
       <Text variant="bodyMedium" style={styles.text}>{t`A new version is ready.`}</Text>
-      <Button mode="text" icon="refresh" onPress={take} contentStyle={styles.tall}>{t`Update`}</Button>
+      <Button
+        mode="text"
+        icon="refresh"
+        onPress={() => void unsaved.settled().then(take)}
+        contentStyle={styles.tall}
+      >{t`Update`}</Button>
     </View>
   );
 }

@@ -25,6 +25,7 @@ import FileClock from 'lucide-react-native/icons/file-clock';
 import House from 'lucide-react-native/icons/house';
 import Inbox from 'lucide-react-native/icons/inbox';
 import KeyRound from 'lucide-react-native/icons/key-round';
+import Info from 'lucide-react-native/icons/info';
 import Keyboard from 'lucide-react-native/icons/keyboard';
 import Languages from 'lucide-react-native/icons/languages';
 import Laptop from 'lucide-react-native/icons/laptop';
@@ -51,6 +52,7 @@ import Ruler from 'lucide-react-native/icons/ruler';
 import ScanLine from 'lucide-react-native/icons/scan-line';
 import Search from 'lucide-react-native/icons/search';
 import Send from 'lucide-react-native/icons/send';
+import Settings2 from 'lucide-react-native/icons/settings-2';
 import Share2 from 'lucide-react-native/icons/share-2';
 import SlidersHorizontal from 'lucide-react-native/icons/sliders-horizontal';
 import Smartphone from 'lucide-react-native/icons/smartphone';
@@ -99,6 +101,7 @@ const ICONS = {
   history: FileClock,
   house: House,
   inbox: Inbox,
+  info: Info,
   key: KeyRound,
   keyboard: Keyboard,
   language: Languages,
@@ -125,6 +128,7 @@ const ICONS = {
   scan: ScanLine,
   search: Search,
   send: Send,
+  settings: Settings2,
   share: Share2,
   shift: ArrowBigUp,
   'sign-out': LogOut,

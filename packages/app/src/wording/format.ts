@@ -11,6 +11,11 @@ export function tellNumber(value: number): string {
   return i18n.number(value, { maximumSignificantDigits: 2 });
 }
 
+/** A size in bytes, in megabytes. */
+export function tellBytes(bytes: number): string {
+  return i18n.number(bytes / 1_000_000, { style: 'unit', unit: 'megabyte', maximumFractionDigits: 1 });
+}
+
 /** A part of a whole, from 0 to 1, in whole percent. */
 export function tellPercent(part: number): string {
   return i18n.number(part, { style: 'percent' });

@@ -12,6 +12,7 @@ import { ignoring, lookingAgain } from './findings';
 import { fixing } from './fixing';
 import { deletingKeyboard, savingKeyboard } from './list';
 import { keptUntil, recoding } from './recoding';
+import { redoing } from './redoing';
 import { saving } from './saving';
 import { deleting, editing, fieldsOf, makingPrivate, sharing } from './shortcuts';
 import { keepingBoth, settling } from './versions';
@@ -39,12 +40,17 @@ async function listOf(...codes: string[]): Promise<{ replica: Replica; shortcuts
 
 const told = (replica: Replica) => replica.read().shortcuts.map((one) => ({ ...fieldsOf(one), private: one.private }));
 
-/** Does it, gives what then stands, and takes it back. */
+/** Does it, gives what then stands, and takes it back; does it once more, and takes that back too. */
 async function tryOut(replica: Replica, command: Command) {
   const before = told(replica);
   const ids = await replica.write(command.writes);
   const after = told(replica);
   await replica.write(command.undo(ids));
+  expect(told(replica)).toEqual(before);
+  const again = redoing(command, ids);
+  const newIds = await replica.write(again.writes);
+  expect(told(replica)).toEqual(after);
+  await replica.write(again.undo(newIds));
   expect(told(replica)).toEqual(before);
   return after;
 }

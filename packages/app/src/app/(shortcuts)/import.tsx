@@ -1,3 +1,4 @@
+import { useLocalSearchParams } from 'expo-router';
 import { Suspense } from 'react';
 
 import { fetched } from '@/frame/fetched';
@@ -6,10 +7,12 @@ const ImportPage = fetched(async () => ({
   default: (await import('@/bundles/keeping')).ImportPage,
 }));
 
+/** `at`: which file it was opened for; another one begins anew. */
 export default function Import() {
+  const { at } = useLocalSearchParams<{ at?: string }>();
   return (
     <Suspense fallback={null}>
-      <ImportPage />
+      <ImportPage key={at} />
     </Suspense>
   );
 }

@@ -6,10 +6,10 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { DeviceName } from '@/parts/DeviceName';
 import { KindChoice } from '@/parts/KindChoice';
 import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
-import { Field } from '@/look/Field';
 import { STRONG } from '@/look/fonts';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
@@ -17,7 +17,7 @@ import { useList, useManages, useOpened, useSyncState } from '@/frame/replica/Re
 import { server } from '@yellow-latch/replica/sync/server';
 
 import { SignOutSheet } from './SignOutSheet';
-import { devicesIn, useDirectory } from './useDirectory';
+import { devicesIn, useDirectory } from '@/parts/directory';
 import { tellNotDone } from '@/frame/refusals';
 import { tellCount, tellMoment } from '@/wording/format';
 
@@ -62,7 +62,6 @@ function DeviceForm({
   const { take } = useDirectory();
   const { waiting } = useSyncState();
   const canManage = useManages();
-  const [name, setName] = useState(device.name);
   const [isLeaving, setLeaving] = useState(false);
   const self = replica.state.id;
   const isSelf = device.id === self;
@@ -74,11 +73,6 @@ function DeviceForm({
     } catch (error) {
       notify({ text: tellNotDone(error) });
     }
-  };
-  const rename = () => {
-    const next = name.trim();
-    if (next === '' || next === device.name) setName(device.name);
-    else void set({ name: next }, t`Renamed to ${next}.`);
   };
   const toggle = (setId: string | null) => {
     const all = [...sets.map(({ id }) => id), null];
@@ -110,11 +104,12 @@ function DeviceForm({
   };
 
   return (
-    <DetailPage title={isSelf ? t`This device` : t`Device`} about={device.id}>
+    <DetailPage title={device.name} about={device.id}>
       <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+        {isSelf && `${t`This device`} · `}
         {t`${{ state: tellStep(device) }}. Joined ${{ moment: tellMoment(device.joined) }}.`}
       </Text>
-      <Field label={t`Name`} value={name} onChangeText={setName} onBlur={rename} onSubmit={rename} />
+      <DeviceName device={device} />
       <KindChoice
         value={device.kind}
         onChange={(kind) => void set({ kind }, t`Changed the kind of ${{ name: device.name }}.`)}

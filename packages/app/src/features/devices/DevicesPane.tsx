@@ -6,6 +6,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { Insecure } from '@/parts/Insecure';
+import { InstallButton } from '@/parts/InstallButton';
 import { SyncLine } from '@/frame/SyncLine';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
@@ -18,7 +19,7 @@ import { tellMoment } from '@/wording/format';
 import { usePageTitle } from '@/look/usePageTitle';
 
 import { DeleteList } from './DeleteList';
-import { devicesIn, useDirectory } from './useDirectory';
+import { devicesIn, useDirectory } from '@/parts/directory';
 import { tellBounds, tellStep } from './words';
 
 /** The place Devices: who is in, how far each has come, and what is to be looked after. */
@@ -96,8 +97,21 @@ export function DevicesPane() {
             isHere={pathname === '/devices/deleted'}
             label={t`Deleted`}
           >{t`Everything deleted in the last 90 days. Restore any of it.`}</Line>
+          <Line
+            icon="settings"
+            path="/devices/settings"
+            isHere={pathname === '/devices/settings'}
+            label={t`Settings`}
+          >{t`Look, signals, languages and this device’s name.`}</Line>
+          <Line
+            icon="info"
+            path="/devices/about"
+            isHere={pathname === '/devices/about'}
+            label={t`About`}
+          >{t`Version, what is stored where, and licences.`}</Line>
         </View>
         <Keeping />
+        <InstallButton />
         <Text
           variant="bodySmall"
           style={{ color: palette.inkSoft }}

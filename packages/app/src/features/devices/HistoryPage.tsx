@@ -26,8 +26,8 @@ import { server } from '@yellow-latch/replica/sync/server';
 
 import { nameOfField } from '@/parts/fieldNames';
 import { tellChange, tellSeveral, type NameOf } from './tellChange';
-import { queries } from './queries';
-import { useDeviceName } from './useDirectory';
+import { queries } from '@/parts/queries';
+import { useDeviceName } from '@/parts/directory';
 
 /** So many records of a group are named before the rest is counted. */
 const MOST_NAMED = 6;

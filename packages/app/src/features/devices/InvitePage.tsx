@@ -19,7 +19,7 @@ import { isRefusal, server } from '@yellow-latch/replica/sync/server';
 import { tellRefusal } from '@/frame/refusals';
 
 import { QrCode } from './QrCode';
-import { useDirectory } from './useDirectory';
+import { useDirectory } from '@/parts/directory';
 import { tellLeft } from './words';
 
 /** A code for one new device, to be scanned or typed, while it holds. */

@@ -17,7 +17,7 @@ import { tellNotDone } from '@/frame/refusals';
 import { tellDay } from '@/wording/format';
 
 import { paperOf, printPaper } from './paper';
-import { useDirectory } from './useDirectory';
+import { useDirectory } from '@/parts/directory';
 
 /** The key that gets the list back when every device is lost: why, made, printed, saved. */
 export function SpareKeyPage() {

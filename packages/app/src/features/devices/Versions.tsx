@@ -18,7 +18,7 @@ import { tellMoment } from '@/wording/format';
 import { nameOfField } from '@/parts/fieldNames';
 
 import { nameOfThing, tellValue } from './fieldWords';
-import { useDeviceName } from './useDirectory';
+import { useDeviceName } from '@/parts/directory';
 
 /** Everything of which devices wrote different things without knowing of each other. */
 export function VersionsPage() {

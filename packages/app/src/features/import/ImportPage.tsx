@@ -7,6 +7,7 @@ import { Button, Text } from 'react-native-paper';
 
 import { LARGEST_FILE } from '@/answers/exchange/limits';
 import { takeIncoming } from '@/parts/incoming';
+import { DropZone } from '@/look/DropZone';
 import { FileButton } from '@/look/FileButton';
 import { DetailPage } from '@/frame/DetailPage';
 import { Field } from '@/look/Field';
@@ -15,7 +16,6 @@ import { usePalette } from '@/look/useLook';
 import { useMay } from '@/frame/replica/ReplicaProvider';
 import { tellCount } from '@/wording/format';
 
-import { DropZone } from './DropZone';
 import { PreviewList } from './PreviewList';
 import { ReadAsSheet } from './ReadAsSheet';
 import { useImport, type Importer } from './useImport';

@@ -14,6 +14,7 @@ import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
+import { DropZone } from '@/look/DropZone';
 import { FileButton } from '@/look/FileButton';
 import { ReadAsChoice } from './ReadAsChoice';
 import { Reading } from './Reading';
@@ -44,93 +45,95 @@ export default function OwnTextPage() {
     setProblem(null);
   };
   return (
-    <DetailPage
-      title={t`Your own texts`}
-      about="own text"
-      back={{ label: t`Back to Check`, href: '/check' }}
-      hasOwnScroll
-    >
-      {source === null ? (
-        <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
-          <Text variant="bodyMedium">{t`See where your codes would have expanded by mistake in your messages, emails and notes. They stay on this device and aren’t saved unless you ask.`}</Text>
-          {refusal && (
-            <Text role="alert" variant="bodyMedium" style={{ color: palette.alarm }}>
-              {tellOwnTextProblem(refusal)}
-            </Text>
-          )}
-          <Field
-            label={t`Paste what you wrote`}
-            multiline
-            value={pasted}
-            onChangeText={setPasted}
-            onBlur={() => {}}
-            onSubmit={() => pasted.trim() !== '' && setSource(pastedSource(pasted))}
-          />
-          <View style={styles.actions}>
-            <FileButton label={t`Open a file`} onFile={open} />
-            <View style={styles.push} />
-            {pasted.trim() !== '' && (
-              <LatchButton
-                label={t`Check it`}
-                icon="scan"
-                onPress={() => {
-                  setProblem(null);
-                  setSource(pastedSource(pasted));
-                }}
+    <DropZone onFile={open}>
+      <DetailPage
+        title={t`Your own texts`}
+        about="own text"
+        back={{ label: t`Back to Check`, href: '/check' }}
+        hasOwnScroll
+      >
+        {source === null ? (
+          <ScrollView style={styles.scroll} contentContainerStyle={styles.parts}>
+            <Text variant="bodyMedium">{t`See where your codes would have expanded by mistake in your messages, emails and notes. They stay on this device and aren’t saved unless you ask.`}</Text>
+            {refusal && (
+              <Text role="alert" variant="bodyMedium" style={{ color: palette.alarm }}>
+                {tellOwnTextProblem(refusal)}
+              </Text>
+            )}
+            <Field
+              label={t`Paste what you wrote`}
+              multiline
+              value={pasted}
+              onChangeText={setPasted}
+              onBlur={() => {}}
+              onSubmit={() => pasted.trim() !== '' && setSource(pastedSource(pasted))}
+            />
+            <View style={styles.actions}>
+              <FileButton label={t`Open a file`} onFile={open} />
+              <View style={styles.push} />
+              {pasted.trim() !== '' && (
+                <LatchButton
+                  label={t`Check it`}
+                  icon="scan"
+                  onPress={() => {
+                    setProblem(null);
+                    setSource(pastedSource(pasted));
+                  }}
+                />
+              )}
+            </View>
+            {kept && (
+              <View style={[styles.kept, { borderColor: palette.line }]}>
+                <Text variant="bodyMedium">{t`Saved on this device: ${{ name: kept.name }}`}</Text>
+                <View style={styles.actions}>
+                  <Button
+                    mode="outlined"
+                    onPress={() => setSource(kept)}
+                    style={styles.button}
+                    contentStyle={styles.tall}
+                  >{t`Check it again`}</Button>
+                  <Button mode="text" icon="trash" onPress={forget} contentStyle={styles.tall}>{t`Delete it`}</Button>
+                </View>
+              </View>
+            )}
+          </ScrollView>
+        ) : (
+          <View style={styles.reading}>
+            <View style={styles.tools}>
+              <ChoiceChip
+                label={t`Device`}
+                value={device}
+                choices={devices.map((id) => ({ value: id, label: deviceLabel(id) }))}
+                onChange={setDevice}
+              />
+              <ReadAsChoice source={source} onChange={setSource} />
+              <View style={styles.push} />
+              <Button mode="text" onPress={startOver} contentStyle={styles.tall}>{t`Another text`}</Button>
+            </View>
+            {refusal && (
+              <Text role="alert" variant="bodyMedium" style={[styles.told, { color: palette.alarm }]}>
+                {tellOwnTextProblem(refusal)}
+              </Text>
+            )}
+            {!refusal && answer && !('type' in answer) && (
+              <Reading
+                key={source.name}
+                read={answer}
+                isKept={kept?.bytes === source.bytes}
+                onKeep={() => keep(source)}
               />
             )}
+            {!refusal && !answer && (
+              <Text role="status" variant="bodyMedium" style={styles.told}>
+                {read && state.phase === 'failed'
+                  ? t`The check has stopped. Open Check to start it again. Your text stays here.`
+                  : t`Reading ${{ name: source.name }}…`}
+              </Text>
+            )}
           </View>
-          {kept && (
-            <View style={[styles.kept, { borderColor: palette.line }]}>
-              <Text variant="bodyMedium">{t`Saved on this device: ${{ name: kept.name }}`}</Text>
-              <View style={styles.actions}>
-                <Button
-                  mode="outlined"
-                  onPress={() => setSource(kept)}
-                  style={styles.button}
-                  contentStyle={styles.tall}
-                >{t`Check it again`}</Button>
-                <Button mode="text" icon="trash" onPress={forget} contentStyle={styles.tall}>{t`Delete it`}</Button>
-              </View>
-            </View>
-          )}
-        </ScrollView>
-      ) : (
-        <View style={styles.reading}>
-          <View style={styles.tools}>
-            <ChoiceChip
-              label={t`Device`}
-              value={device}
-              choices={devices.map((id) => ({ value: id, label: deviceLabel(id) }))}
-              onChange={setDevice}
-            />
-            <ReadAsChoice source={source} onChange={setSource} />
-            <View style={styles.push} />
-            <Button mode="text" onPress={startOver} contentStyle={styles.tall}>{t`Another text`}</Button>
-          </View>
-          {refusal && (
-            <Text role="alert" variant="bodyMedium" style={[styles.told, { color: palette.alarm }]}>
-              {tellOwnTextProblem(refusal)}
-            </Text>
-          )}
-          {!refusal && answer && !('type' in answer) && (
-            <Reading
-              key={source.name}
-              read={answer}
-              isKept={kept?.bytes === source.bytes}
-              onKeep={() => keep(source)}
-            />
-          )}
-          {!refusal && !answer && (
-            <Text role="status" variant="bodyMedium" style={styles.told}>
-              {read && state.phase === 'failed'
-                ? t`The check has stopped. Open Check to start it again. Your text stays here.`
-                : t`Reading ${{ name: source.name }}…`}
-            </Text>
-          )}
-        </View>
-      )}
-    </DetailPage>
+        )}
+      </DetailPage>
+    </DropZone>
   );
 }
 

@@ -1,7 +1,7 @@
 import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, plural, t } from '@lingui/core/macro';
 import { usePathname, useRouter } from 'expo-router';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { Suspense, useEffect, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -14,11 +14,17 @@ import { PressLink } from '@/look/PressLink';
 import { useIsWide, usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
-import { whenIdle } from '@/frame/fetched';
+import { fetched, whenIdle } from '@/frame/fetched';
 import { Announcer } from '@/frame/announce';
 import { FocusKeeper, goToHeading, isField } from '@/frame/focus';
 import { NoticeBar, useNoticeLeaving } from '@/frame/Notices';
 import { UpdateOffer } from '@/frame/UpdateOffer';
+
+import { useFilesFromOutside } from './useFilesFromOutside';
+import { usePlaceKeys } from './usePlaceKeys';
+
+const FindSheet = fetched(async () => ({ default: (await import('@/bundles/find')).FindSheet }));
+const KeysSheet = fetched(async () => ({ default: (await import('@/bundles/find')).KeysSheet }));
 
 interface Place {
   path: '/' | '/write' | '/check' | '/devices';
@@ -41,7 +47,10 @@ export function Frame({ children }: { children: ReactNode }) {
   useWriteAtHand();
   useFocusKept();
   useNoticeLeaving(usePathname());
+  useFilesFromOutside();
   const isTyping = useIsKeyboardUp();
+  const [sheet, setSheet] = useState<'find' | 'keys' | null>(null);
+  usePlaceKeys({ find: () => setSheet('find'), keys: () => setSheet('keys') });
   const places = (
     <View
       role="navigation"
@@ -69,6 +78,12 @@ export function Frame({ children }: { children: ReactNode }) {
       </View>
       {!isWide && !isTyping && places}
       <Announcer />
+      {sheet !== null && (
+        <Suspense fallback={null}>
+          <FindSheet isOpen={sheet === 'find'} onClose={() => setSheet(null)} />
+          <KeysSheet isOpen={sheet === 'keys'} onClose={() => setSheet(null)} />
+        </Suspense>
+      )}
     </View>
   );
 }

@@ -21,6 +21,7 @@ const WAYS: readonly { icon: IconName; label: MessageDescriptor; path: Href & st
   { icon: 'history', label: msg`History`, path: '/devices/history' },
   { icon: 'compass', label: msg`Where codes expand`, path: '/where' },
   { icon: 'trash', label: msg`Deleted`, path: '/devices/deleted' },
+  { icon: 'settings', label: msg`Settings`, path: '/devices/settings' },
 ];
 
 /** What is done to the list as a whole. */

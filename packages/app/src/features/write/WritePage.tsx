@@ -16,7 +16,7 @@ import { BlanksSheet } from './BlanksSheet';
 import { DraftList } from './DraftList';
 import { KeysSheet } from './KeysSheet';
 import { SendSheet } from './SendSheet';
-import { useWriteSettings, type WriteSettings } from './settings';
+import { useWriteSettings, type WriteSettings } from '@/parts/writeSettings';
 import { Strip } from './Strip';
 import { TagChips } from './TagChips';
 import { TapBoard } from './TapBoard';

@@ -19,7 +19,7 @@ import { LiveWrite } from './composer/live';
 import { useChances } from './composer/useChances';
 import { useNarration } from './composer/useNarration';
 import { useTags } from './composer/useTags';
-import type { WriteSettings } from './settings';
+import type { WriteSettings } from '@/parts/writeSettings';
 import { prefersStillness, sound } from './signs';
 import { entriesOf, useDeviceList } from './useDeviceList';
 import type { Drafts } from './useDrafts';

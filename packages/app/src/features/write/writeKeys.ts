@@ -1,3 +1,5 @@
+import { isCommand } from '@/frame/keys';
+
 import type { Composer } from './useComposer';
 
 /** What keys open on the page. */
@@ -16,7 +18,7 @@ type Key = Pick<KeyboardEvent, 'key' | 'altKey' | 'shiftKey'>;
  * where none is left.
  */
 export function writeKey(event: KeyboardEvent, composer: Composer, open: Openings): boolean {
-  if (event.ctrlKey || event.metaKey) return opening(event, open);
+  if (event.ctrlKey || event.metaKey) return isCommand(event) && opening(event, open);
   return offerKey(event, composer) || gapKey(event, composer);
 }
 

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 
-import { usePalette } from '@/look/useLook';
+import { usePalette } from './useLook';
 
 /** Where a file may be dropped; what can be dropped can be opened by a button too. */
 export function DropZone({ onFile, children }: { onFile: (file: File) => void; children: ReactNode }) {

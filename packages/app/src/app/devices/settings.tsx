@@ -1,0 +1,7 @@
+import { lazy } from 'react';
+
+const SettingsPage = lazy(() => import('@/features/settings/SettingsPage'));
+
+export default function Route() {
+  return <SettingsPage />;
+}

@@ -78,10 +78,12 @@ journey(
     await app.tap('New 4');
     await app.seeText('Line 12: The quote at position 9 is never closed.');
     await app.seeText('Line 11: There’s no text for this code.');
-    await app.seeText('you already use this code: skipped');
+    await app.seeText('you already use this code: you keep yours');
     await app.seeText('line 5 has this code: skipped');
     // The one whose code is taken gets another; that is taken too, and told.
-    await app.tap('Choose what to do with line 7, ;TEN');
+    await app.press(
+      await app.see(By.css('[role=radiogroup][aria-label="What to do with line 7"] [role=radio]:nth-child(3)')),
+    );
     await app.fill('You type', ';cv');
     await app.tap('Done');
     await app.seeText('“;cv” is in use');
@@ -90,6 +92,13 @@ journey(
     await app.tap('Done');
     await app.seeText('imported as ;past');
     await app.tap('Code in use 2');
+    // One's own text stays unless one says otherwise.
+    await app.seeText('Yours: ');
+    await app.seeText('Import 5');
+    await app.press(
+      await app.see(By.css('[role=radiogroup][aria-label="What to do with line 2"] [role=radio]:nth-child(2)')),
+    );
+    await app.seeText('Import 6');
     await app.tap('Changed 1');
     await app.tap('New 4');
     await app.press(await app.see(By.css('[role=checkbox][aria-label^="Line 6, ;tune2"]')));

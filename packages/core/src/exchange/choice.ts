@@ -4,7 +4,13 @@ import type { PlannedRow } from './plan';
 export type ImportChoice =
   { readonly do: 'leave' | 'take' | 'replace' } | { readonly do: 'recode'; readonly code: string };
 
-/** What is done with a row unless a person says otherwise: what is new or changed comes in, and no code is taken from another. */
+/**
+ * What is done with a row unless a person says otherwise: what is new comes in; no code is taken from another, and what a
+ * person has written stays, be it a code or a text. What is filed otherwise, in another set or of another kind, follows the file.
+ */
 export function usualChoice(row: PlannedRow): ImportChoice {
-  return { do: row.status === 'new' || row.status === 'changed' ? 'take' : 'leave' };
+  if (row.status === 'new') return { do: 'take' };
+  const isFiledOtherwise =
+    row.status === 'changed' && !row.differs.includes('code') && !row.differs.includes('content');
+  return { do: isFiledOtherwise ? 'take' : 'leave' };
 }

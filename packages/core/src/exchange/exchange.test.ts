@@ -253,12 +253,21 @@ describe('what would become of each row', () => {
     expect(rows.map((row) => usualChoice(row).do)).toEqual([
       'take',
       'leave',
-      'take',
+      'leave',
       'leave',
       'leave',
       'take',
       'leave',
     ]);
+  });
+
+  test('one’s own text and code stay unless one says otherwise; what is filed otherwise follows the file', () => {
+    const [row] = plan('code,expansion,note\n;ws,Mill Lane,by the bridge\n', list);
+    expect(row).toMatchObject({ status: 'changed', differs: ['note'] });
+    expect(usualChoice(row!)).toEqual({ do: 'take' });
+    const moved = { ...list[0]!, code: ';w' };
+    const [recoded] = plan(writeList({ shortcuts: [moved], sets: [] }, 'json', MADE), list);
+    expect(usualChoice(recoded!)).toEqual({ do: 'leave' });
   });
 
   test('by its own id a shortcut is known under another code', () => {

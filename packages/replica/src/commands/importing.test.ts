@@ -57,6 +57,7 @@ function plan(
 test('what is new and what is changed, with a set that is made once; and all of it taken back', () => {
   const { command, made, changed } = plan(
     'code,expansion,set\n;a,one,Loans\n;b,two,loans\n;c,three,visits\n;ten,Soon,Visits\n;ws,Mill Lane,\n',
+    new Map([[3, { do: 'take' }]]),
   );
   expect([made, changed]).toEqual([3, 1]);
   const [set, ...shortcuts] = command.writes;
@@ -90,6 +91,15 @@ test('what a person decides: out, another code, in place of what is there', () =
   ]);
   expect(command.writes).toHaveLength(2);
   expect(plan(text, new Map([[0, { do: 'leave' }]])).command.writes).toEqual([]);
+});
+
+test('one’s own text stays unless one says otherwise; under a new code the other comes beside it', () => {
+  const text = 'code,expansion\n;ten,Soon\n';
+  expect(plan(text).command.writes).toEqual([]);
+  const { command, made } = plan(text, new Map([[0, { do: 'recode', code: ';ten2' }]]));
+  expect(made).toBe(1);
+  expect(command.writes).toMatchObject([{ fields: { code: ';ten2', content: { expansion: 'Soon' } } }]);
+  expect(command.writes[0]!.id).not.toBe(list.shortcuts[0]!.id);
 });
 
 test('those that say nothing of a set go where they are sent', () => {

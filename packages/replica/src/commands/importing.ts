@@ -88,6 +88,8 @@ export function importing(what: Import, list: ListView, isKnown: IsKnown): Impor
     const { wanted, secret } = row;
     const code = choice.do === 'recode' ? choice.code : wanted.fields.code;
     if (row.status === 'new') return make(wanted, code, secret !== null);
+    // Beside one's own, under another code.
+    if (row.status === 'changed' && choice.do === 'recode') return make({ ...wanted, id: null }, code, secret !== null);
     const replaced = row.status === 'in use' && row.by.in === 'list' && choice.do === 'replace' ? row.by.id : null;
     const known = byId.get(row.status === 'changed' ? row.known : (replaced ?? wanted.id ?? ''));
     if (row.status === 'changed') {

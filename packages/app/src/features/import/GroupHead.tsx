@@ -31,7 +31,7 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
   const about = i18n._(group.about);
   const isOut = (index: number) => choiceOf(preview.rows[index]!, index, importer.choices).do === 'leave';
   const out = rows.filter(isOut).length;
-  const bringWord = status === 'in use' ? t`Give new codes` : t`Import all`;
+  const { bringWord, leaveWord } = wordsFor(status);
   const decides = status === 'new' || status === 'changed' || status === 'in use';
   const bringAll = () => {
     if (status !== 'in use') {
@@ -69,10 +69,11 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
       {decides && (
         <Button
           mode="text"
+          accessibilityLabel={`${out > 0 ? bringWord : leaveWord}: ${title}`}
           onPress={out > 0 ? bringAll : () => importer.choose(rows, { do: 'leave' })}
           contentStyle={styles.tall}
         >
-          {out > 0 ? bringWord : t`Skip all`}
+          {out > 0 ? bringWord : leaveWord}
         </Button>
       )}
     </View>
@@ -82,8 +83,21 @@ export function GroupHead({ importer, preview, status, rows, isOpen, onOpen }: G
 /** What becomes of the rows of a group, as a person has decided; `about`: what becomes of them by itself. */
 function tellChoice(status: PlannedRow['status'], rows: number, out: number, about: string): string {
   if (out > 0 && out < rows) return plural(rows - out, { one: '# will be imported', other: '# will be imported' });
-  if (out === rows && status !== 'in use') return t`skipped`;
-  return out === 0 && status === 'in use' ? t`imported with new codes` : about;
+  if (out === rows) return status === 'new' ? t`skipped` : about;
+  if (status === 'changed') return t`the file’s replace yours`;
+  return status === 'in use' ? t`imported with new codes` : about;
+}
+
+/** What the button of a group is called: to bring all of it in, and to leave all of it out. */
+function wordsFor(status: Status): { bringWord: string; leaveWord: string } {
+  switch (status) {
+    case 'changed':
+      return { bringWord: t`Replace all`, leaveWord: t`Keep all mine` };
+    case 'in use':
+      return { bringWord: t`Give new codes`, leaveWord: t`Keep all mine` };
+    default:
+      return { bringWord: t`Import all`, leaveWord: t`Skip all` };
+  }
 }
 
 const styles = StyleSheet.create({

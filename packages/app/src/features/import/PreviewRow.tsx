@@ -3,11 +3,12 @@ import { t } from '@lingui/core/macro';
 import type { ImportChoice } from '@yellow-latch/core/exchange/choice';
 import type { PlannedRow } from '@yellow-latch/core/exchange';
 import { memo } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
 import { MASK } from '@/answers/audit/sentences/mask';
 import { CodePlate } from '@/look/CodePlate';
+import { STRONG } from '@/look/fonts';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
@@ -52,8 +53,12 @@ export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAs
       </View>
       <View style={styles.words}>
         {row.status === 'changed' && known && row.differs.includes('content') && (
-          <Text variant="bodySmall" numberOfLines={1} style={[styles.was, { color: palette.inkSoft }]}>
-            {known.private ? MASK : onOneLine(known.content.expansion)}
+          <Text
+            variant="bodySmall"
+            numberOfLines={1}
+            style={[choice.do === 'take' && styles.was, { color: palette.inkSoft }]}
+          >
+            {t`Yours: ${{ text: known.private ? MASK : onOneLine(known.content.expansion) }}`}
           </Text>
         )}
         <Text variant="bodyMedium" numberOfLines={2} style={styles.text}>
@@ -66,33 +71,74 @@ export const PreviewRow = memo(function PreviewRow({ row, choice, onChoose, onAs
     </View>
   );
   if (row.status === 'same') return <View style={styles.plain}>{pair}</View>;
+  if (row.status !== 'new') {
+    return (
+      <View style={styles.plain}>
+        {pair}
+        <Decision row={row} choice={choice} onChoose={onChoose} onAsk={onAsk} />
+      </View>
+    );
+  }
   return (
-    <View style={[styles.row, row.status === 'changed' && styles.alone]}>
-      {row.status === 'in use' ? (
-        <View style={styles.inUse}>{pair}</View>
-      ) : (
-        <Tick
-          role="checkbox"
-          isOn={isIn}
-          label={t`Line ${line}, ${code}: ${{ text: text.slice(0, 120) }}`}
-          onPress={() => onChoose({ do: isIn ? 'leave' : 'take' })}
-          style={styles.tick}
-        >
-          {pair}
-        </Tick>
-      )}
-      {row.status !== 'changed' && (
-        <IconButton
-          icon="pencil"
-          size={20}
-          style={styles.button}
-          accessibilityLabel={t`Choose what to do with line ${line}, ${code}`}
-          onPress={onAsk}
-        />
-      )}
+    <View style={styles.row}>
+      <Tick
+        role="checkbox"
+        isOn={isIn}
+        label={t`Line ${line}, ${code}: ${{ text: text.slice(0, 120) }}`}
+        onPress={() => onChoose({ do: isIn ? 'leave' : 'take' })}
+        style={styles.tick}
+      >
+        {pair}
+      </Tick>
+      <IconButton
+        icon="pencil"
+        size={20}
+        style={styles.button}
+        accessibilityLabel={t`Choose what to do with line ${line}, ${code}`}
+        onPress={onAsk}
+      />
     </View>
   );
 });
+
+/** What becomes of a row whose code one has already: one's own stays, unless one says otherwise. */
+function Decision({
+  row,
+  choice,
+  onChoose,
+  onAsk,
+}: Omit<PreviewRowProps, 'row'> & { row: Extract<PlannedRow, { status: 'changed' | 'in use' }> }) {
+  const palette = usePalette();
+  const isMine = row.status === 'changed' || row.by.in === 'list';
+  const replaces = row.status === 'changed' ? ('take' as const) : ('replace' as const);
+  const { line } = row;
+  const options = [
+    { isOn: choice.do === 'leave', label: isMine ? t`Keep mine` : t`Skip it`, press: () => onChoose({ do: 'leave' }) },
+    ...(isMine ? [{ isOn: choice.do === replaces, label: t`Replace`, press: () => onChoose({ do: replaces }) }] : []),
+    { isOn: choice.do === 'recode', label: t`New code`, press: onAsk },
+  ];
+  return (
+    <View role="radiogroup" aria-label={t`What to do with line ${line}`} style={styles.options}>
+      {options.map(({ isOn, label, press }) => (
+        <Pressable
+          key={label}
+          role="radio"
+          aria-checked={isOn}
+          onPress={press}
+          style={[
+            styles.option,
+            { borderColor: isOn ? palette.ink : palette.line },
+            isOn && { backgroundColor: palette.surface },
+          ]}
+        >
+          <Text variant="bodyMedium" style={isOn && STRONG}>
+            {label}
+          </Text>
+        </Pressable>
+      ))}
+    </View>
+  );
+}
 
 function onOneLine(text: string): string {
   return text
@@ -117,12 +163,14 @@ function noteOf(
     case 'changed':
       return [
         line,
+        ...(choice.do === 'recode' ? [t`imported as ${{ code: choice.code }}`] : []),
         t`different: ${{ fields: tellFields(row.differs) }}`,
         ...(row.differs.includes('code') && knownCode !== undefined ? [t`was ${knownCode}`] : []),
       ].join(', ');
     case 'in use': {
       const by = row.by.in === 'file' ? t`line ${{ line: row.by.line }} has this code` : t`you already use this code`;
-      const unlessRecoded = choice.do === 'replace' ? t`replaces yours` : t`skipped`;
+      const kept = row.by.in === 'list' ? t`you keep yours` : t`skipped`;
+      const unlessRecoded = choice.do === 'replace' ? t`replaces yours` : kept;
       const what = choice.do === 'recode' ? t`imported as ${{ code: choice.code }}` : unlessRecoded;
       return `${line}, ${by}: ${what}`;
     }
@@ -139,10 +187,10 @@ function knownIdOf(row: PlannedRow): string | null {
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', paddingLeft: 16, paddingRight: 4 },
-  alone: { paddingRight: 16 },
   plain: { paddingHorizontal: 16, paddingVertical: 8, gap: 2 },
   tick: { flex: 1, minWidth: 0 },
-  inUse: { flex: 1, minWidth: 0, paddingVertical: 4 },
+  options: { flexDirection: 'row', flexWrap: 'wrap', gap: 4 },
+  option: { minHeight: 48, justifyContent: 'center', paddingHorizontal: 12, borderWidth: 1.5, borderRadius: 6 },
   pair: {
     flex: 1,
     flexDirection: 'row',

@@ -27,20 +27,18 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
   const { shortcuts } = useList();
   const [picked, setPicked] = useState<'leave' | 'in' | 'replace'>(() => {
     if (choice.do === 'replace') return 'replace';
-    return choice.do === 'leave' && row.status !== 'in use' ? 'leave' : 'in';
+    return choice.do === 'leave' && row.status === 'new' ? 'leave' : 'in';
   });
   const own = row.status === 'refused' ? '' : row.wanted.fields.code;
-  const free = row.status === 'in use' ? row.free : own;
+  const near = row.status === 'changed' ? `${own}2` : own;
+  const free = row.status === 'in use' ? row.free : near;
   const [code, setCode] = useState(choice.do === 'recode' ? choice.code : free);
   const [error, setError] = useState<string>();
   if (row.status === 'refused' || row.status === 'same') return null;
-  const holder =
-    row.status === 'in use' && row.by.in === 'list'
-      ? shortcuts.find(({ id }) => id === (row.by as { id: string }).id)
-      : undefined;
+  const holder = shortcuts.find(({ id }) => id === holderIdOf(row));
   const decide = () => {
     if (picked !== 'in') {
-      onChoose({ do: picked });
+      onChoose({ do: picked === 'replace' && row.status === 'changed' ? 'take' : picked });
       onClose();
       return;
     }
@@ -68,7 +66,7 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
       <ScrollView contentContainerStyle={styles.body}>
         <View role="radiogroup" aria-label={t`What to do`}>
           <Tick role="radio" isOn={picked === 'leave'} onPress={() => setPicked('leave')}>
-            <Text variant="bodyLarge">{t`Skip it`}</Text>
+            <Text variant="bodyLarge">{holder ? t`Keep mine` : t`Skip it`}</Text>
           </Tick>
           <Tick role="radio" isOn={picked === 'in'} onPress={() => setPicked('in')}>
             <Text variant="bodyLarge">{t`Import it with this code`}</Text>
@@ -99,6 +97,12 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
       </View>
     </Sheet>
   );
+}
+
+/** The shortcut of the list that has the code of a row. */
+function holderIdOf(row: PlannedRow): string | null {
+  if (row.status === 'changed') return row.known;
+  return row.status === 'in use' && row.by.in === 'list' ? row.by.id : null;
 }
 
 const styles = StyleSheet.create({

@@ -7,8 +7,8 @@ export type Status = PlannedRow['status'];
 /** What may become of rows, in the order in which it is shown; `about`: what that means. */
 export const GROUPS: readonly { status: Status; title: MessageDescriptor; about: MessageDescriptor }[] = [
   { status: 'new', title: msg`New`, about: msg`will be imported` },
-  { status: 'changed', title: msg`Changed`, about: msg`replaces what you have` },
-  { status: 'in use', title: msg`Code in use`, about: msg`skipped, unless you give new codes` },
+  { status: 'changed', title: msg`Changed`, about: msg`you keep yours` },
+  { status: 'in use', title: msg`Code in use`, about: msg`you keep yours` },
   { status: 'refused', title: msg`Can’t be imported`, about: msg`see why below` },
   { status: 'same', title: msg`The same`, about: msg`already in your list` },
 ];

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { useRouter, type Href } from 'expo-router';
+import { useLocalSearchParams, useRouter, type Href } from 'expo-router';
 import type { ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 
@@ -37,10 +37,13 @@ export function DetailPage({
   children,
 }: DetailPageProps) {
   const router = useRouter();
+  // Opened from the menu of the list, it leads back there.
+  const { from } = useLocalSearchParams<{ from?: string }>();
+  const way = from === 'list' ? { label: t`Back to the list`, href: '/' as Href } : back;
   usePageTitle(title);
   return (
     <View style={styles.page}>
-      <DetailHead back={back.label} onBack={() => router.navigate(back.href)}>
+      <DetailHead back={way.label} onBack={() => router.navigate(way.href)}>
         <FocusHeading focusOn={about} variant="titleLarge" style={styles.title}>
           {title}
         </FocusHeading>

@@ -2,6 +2,7 @@ import { ScrollView, StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { STRONG } from './fonts';
+import { RadioGroup } from './RadioGroup';
 import { Sheet } from './Sheet';
 import { Tick } from './Tick';
 
@@ -30,26 +31,28 @@ export function ChoiceSheet<T extends string | null>({
 }: ChoiceSheetProps<T>) {
   return (
     <Sheet title={title} isOpen={isOpen} onClose={onClose}>
-      <ScrollView role="radiogroup" aria-label={title}>
-        {choices.map((choice) => {
-          const isChosen = choice.value === value;
-          return (
-            <Tick
-              key={choice.label}
-              role="radio"
-              isOn={isChosen}
-              onPress={() => {
-                onClose();
-                onChange(choice.value);
-              }}
-              style={styles.option}
-            >
-              <Text variant="bodyLarge" style={isChosen && STRONG}>
-                {choice.label}
-              </Text>
-            </Tick>
-          );
-        })}
+      <ScrollView>
+        <RadioGroup label={title} hasChosen={choices.some((choice) => choice.value === value)} onlyMoves>
+          {choices.map((choice) => {
+            const isChosen = choice.value === value;
+            return (
+              <Tick
+                key={choice.label}
+                role="radio"
+                isOn={isChosen}
+                onPress={() => {
+                  onClose();
+                  onChange(choice.value);
+                }}
+                style={styles.option}
+              >
+                <Text variant="bodyLarge" style={isChosen && STRONG}>
+                  {choice.label}
+                </Text>
+              </Tick>
+            );
+          })}
+        </RadioGroup>
       </ScrollView>
     </Sheet>
   );

@@ -3,6 +3,7 @@ import { Pressable, StyleSheet, View, type StyleProp, type ViewStyle } from 'rea
 
 import { Icon } from './icons';
 import type { Held } from './PressLink';
+import { useRadioTab } from './RadioGroup';
 import { usePalette } from './useLook';
 
 interface TickProps {
@@ -18,12 +19,14 @@ interface TickProps {
 
 /** A choice with its mark: a ring for one of several, a box for a yes. Space and Enter take it. */
 export function Tick({ role, isOn, onPress, label, isDisabled = false, style, children }: TickProps) {
+  const radioTab = useRadioTab(isOn);
   const take = (held: Held) => {
     if (!isDisabled) onPress(held);
   };
   return (
     <Pressable
       role={role}
+      tabIndex={role === 'radio' ? radioTab : 0}
       aria-checked={isOn}
       aria-disabled={isDisabled || undefined}
       aria-label={label}

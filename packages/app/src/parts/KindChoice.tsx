@@ -1,10 +1,11 @@
 import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, t } from '@lingui/core/macro';
 import { DEVICE_KINDS, type DeviceKind } from '@yellow-latch/core/sync';
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { STRONG } from '@/look/fonts';
+import { RadioGroup } from '@/look/RadioGroup';
 import { Tick } from '@/look/Tick';
 
 const NAMES: Record<DeviceKind, MessageDescriptor> = {
@@ -16,7 +17,7 @@ const NAMES: Record<DeviceKind, MessageDescriptor> = {
 /** What kind of device this is, of three. */
 export function KindChoice({ value, onChange }: { value: DeviceKind; onChange: (kind: DeviceKind) => void }) {
   return (
-    <View role="radiogroup" aria-label={t`Kind of device`} style={styles.row}>
+    <RadioGroup label={t`Kind of device`} hasChosen style={styles.row}>
       {DEVICE_KINDS.map((kind) => (
         <Tick key={kind} role="radio" isOn={kind === value} onPress={() => onChange(kind)} style={styles.choice}>
           <Text variant="bodyLarge" style={kind === value && STRONG}>
@@ -24,7 +25,7 @@ export function KindChoice({ value, onChange }: { value: DeviceKind; onChange: (
           </Text>
         </Tick>
       ))}
-    </View>
+    </RadioGroup>
   );
 }
 

@@ -1,7 +1,7 @@
 import { makeShortcut } from '@yellow-latch/core/model/testing';
 import type { ShortcutSet } from '@yellow-latch/core/model';
 
-import { makingSet } from './makingSet';
+import { makingSet, movingToNewSet } from './makingSet';
 import { changingSet, deletingSet, emptyingSet, mergingSets, movingSet } from './sets';
 
 const set = (id: string, order: string): ShortcutSet => ({ id, name: id, icon: 'folder', order, changed: 0 });
@@ -25,6 +25,18 @@ test('a new set comes behind all others', () => {
   expect(writes).toMatchObject([{ type: 'set', fields: { name: 'Autumn', icon: 'folder' } }]);
   expect((writes[0]!.fields as ShortcutSet).order > signs.order).toBe(true);
   expect(undo([])).toEqual([{ type: 'set', id: writes[0]!.id, fields: { deleted: true } }]);
+});
+
+test('shortcuts moved into a new set; taken back, they are where they were and it is gone', () => {
+  const { writes, undo } = movingToNewSet(parts.shortcuts.slice(0, 2), 'Autumn', [visits, signs]);
+  const [made, ...moved] = writes;
+  expect(made).toMatchObject({ type: 'set', fields: { name: 'Autumn' } });
+  expect(moved).toEqual(['ten', 'sh'].map((id) => ({ type: 'shortcut', id, fields: { setId: made!.id } })));
+  expect(undo([])).toEqual([
+    { type: 'shortcut', id: 'sh', fields: { setId: 'signs' } },
+    { type: 'shortcut', id: 'ten', fields: { setId: 'visits' } },
+    { type: 'set', id: made!.id, fields: { deleted: true } },
+  ]);
 });
 
 test('another name or picture, and the old one back', () => {

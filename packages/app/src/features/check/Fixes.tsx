@@ -7,6 +7,7 @@ import { tellFigures, tellFinding, tellFix, tellSideEffects } from '@/answers/au
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
+import { RadioGroup } from '@/look/RadioGroup';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 
@@ -37,7 +38,7 @@ export function Fixes({ about, fixes, chosen, onChoose, codes, isGuided }: Fixes
     );
   }
   return (
-    <View role="radiogroup" aria-label={t`Ways to fix it`} style={styles.all}>
+    <RadioGroup label={t`Ways to fix it`} hasChosen={chosen !== null} style={styles.all}>
       {fixes.map((tried) => (
         <FixChoice
           key={JSON.stringify(tried.fix)}
@@ -49,7 +50,7 @@ export function Fixes({ about, fixes, chosen, onChoose, codes, isGuided }: Fixes
           isGuided={isGuided}
         />
       ))}
-    </View>
+    </RadioGroup>
   );
 }
 

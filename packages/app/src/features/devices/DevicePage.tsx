@@ -11,6 +11,7 @@ import { KindChoice } from '@/parts/KindChoice';
 import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
 import { STRONG } from '@/look/fonts';
+import { RadioGroup } from '@/look/RadioGroup';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 import { useList, useManages, useOpened, useSyncState } from '@/frame/replica/ReplicaProvider';
@@ -116,7 +117,7 @@ function DeviceForm({
       />
 
       {!isSelf && canManage && (
-        <View role="radiogroup" aria-label={t`This device can`}>
+        <RadioGroup label={t`This device can`} hasChosen>
           <Text variant="titleMedium" role="heading" aria-level={2}>{t`This device can`}</Text>
           {(Object.keys(MAY_WORDS) as May[]).map((value) => (
             <Tick
@@ -142,7 +143,7 @@ function DeviceForm({
               </View>
             </Tick>
           ))}
-        </View>
+        </RadioGroup>
       )}
 
       {canManage && sets.length > 0 && (

@@ -40,7 +40,8 @@ export function InvitePage() {
     let isOver = false;
     server.invite(self).then(
       (next) => {
-        if (!isOver) setInvitation(next);
+        // Counted from when the answer came: the clock of this device may be wrong.
+        if (!isOver) setInvitation({ ...next, until: Date.now() + JOIN_CODE_LASTS });
       },
       (error: unknown) => {
         if (!isOver)
@@ -84,7 +85,7 @@ export function InvitePage() {
   };
   const origin = directory?.address ?? location.origin;
   const address = invitation && `${origin}/join#${invitation.code}`;
-  const left = invitation && tellLeft(Math.min(invitation.until - now, JOIN_CODE_LASTS));
+  const left = invitation && tellLeft(invitation.until - now);
   const isHere = ['127.0.0.1', 'localhost', '[::1]'].includes(new URL(origin).hostname);
 
   const code = address && left ? 'code' : 'lapsed';

@@ -6,6 +6,7 @@ import { Button, Text } from 'react-native-paper';
 
 import { STRONG } from '@/look/fonts';
 import { Sheet } from '@/look/Sheet';
+import { RadioGroup } from '@/look/RadioGroup';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 
@@ -65,14 +66,14 @@ export function SignOutSheet({
           >{t`This is your only device and you have no spare key, so you’d lose your list. Make a spare key first.`}</Text>
         )}
         {isLast && (
-          <View role="radiogroup" aria-label={t`Choose a device that can edit`}>
+          <RadioGroup label={t`Choose a device that can edit`} hasChosen={false}>
             <Text variant="bodyLarge" style={STRONG}>{t`No other device can edit the whole list. Choose one:`}</Text>
             {others.map(({ id, name }) => (
               <Tick key={id} role="radio" isOn={heirId === id} onPress={() => setHeirId(id)}>
                 <Text variant="bodyLarge">{name}</Text>
               </Tick>
             ))}
-          </View>
+          </RadioGroup>
         )}
         <View style={styles.row}>
           <Button mode="text" onPress={onClose} contentStyle={styles.tall}>{t`Stay`}</Button>

@@ -1,11 +1,13 @@
 import { t } from '@lingui/core/macro';
 import { markCode } from '@yellow-latch/core/convention/mark';
 import { checkCode, checkExpansion, trimCode } from '@yellow-latch/core/model';
+import { useRouter } from 'expo-router';
 import { Suspense } from 'react';
 import { Controller } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { tellProblem } from '@/parts/kinds';
 import { useNewMark } from '@/answers/effort/useNewMark';
 import { TryHere } from '@/bundles/editor';
 import { CodePlate } from '@/look/CodePlate';
@@ -14,6 +16,8 @@ import { usePalette } from '@/look/useLook';
 
 import { EffortBar } from './EffortBar';
 import { rulesOf } from './form';
+import { untypableOf } from './untypable';
+import { useEffort } from './useEffort';
 import type { EditorPartProps } from './useEditor';
 import { useVerdict } from './useVerdict';
 import { Verdict } from './Verdict';
@@ -23,6 +27,8 @@ export function CodePart({ editor, draft, saved }: EditorPartProps) {
   const palette = usePalette();
   const newMark = useNewMark();
   const verdict = useVerdict(draft);
+  const effort = useEffort(draft);
+  const router = useRouter();
   const { control, formState, setValue } = editor.form;
   const { errors } = formState;
   const { code, expansion, template, format, kind, fires, edge, isPrivate } = draft;
@@ -40,7 +46,7 @@ export function CodePart({ editor, draft, saved }: EditorPartProps) {
             onChangeText={field.onChange}
             onBlur={field.onBlur}
             onSubmit={editor.save}
-            error={errors.code?.message}
+            error={errors.code?.message ?? tellWhileTyped(field.value)}
             startsHere={editor.startsWithText}
             placeholder={t`like ${{ example: markCode('ws', newMark) }}`}
           />
@@ -57,12 +63,14 @@ export function CodePart({ editor, draft, saved }: EditorPartProps) {
         <Verdict
           code={trimCode(code)}
           verdict={verdict}
+          untypable={untypableOf(effort)}
+          onOpen={(id) => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
           onKeepPrivate={isPrivate ? null : () => setValue('isPrivate', true, { shouldDirty: true })}
           onTake={(free) => setValue('code', free, { shouldDirty: true, shouldValidate: formState.isSubmitted })}
         />
       )}
 
-      {trimCode(code) !== '' && expansion !== '' && <EffortBar draft={draft} />}
+      {trimCode(code) !== '' && expansion !== '' && <EffortBar effort={effort} />}
 
       {checkCode(trimCode(code)) === null && checkExpansion(expansion) === null && (
         <Suspense fallback={null}>
@@ -80,6 +88,12 @@ export function CodePart({ editor, draft, saved }: EditorPartProps) {
       )}
     </>
   );
+}
+
+/** What is wrong with a code whatever else it is, said while it is typed; an empty one is only told when it is saved. */
+function tellWhileTyped(code: string): string | undefined {
+  const problem = trimCode(code) === '' ? null : checkCode(trimCode(code));
+  return problem ? tellProblem('code', problem) : undefined;
 }
 
 const styles = StyleSheet.create({

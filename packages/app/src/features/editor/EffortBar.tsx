@@ -4,23 +4,19 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import type { EffortOfOne } from '@/answers/effort/workerApi';
-import { nameOfKeyboard, tellTaps } from '@/answers/effort/words';
+import { tellTaps } from '@/answers/effort/words';
 import { Bar } from '@/look/Bar';
 import { STRONG } from '@/look/fonts';
 import { useList } from '@/frame/replica/ReplicaProvider';
 import { tellDuration } from '@/wording/format';
 
-import { useEffort } from './useEffort';
-import type { Draft } from './useVerdict';
-
-/** Code against text on the keyboards in use. Its place is kept while it is reckoned, so that nothing moves. */
-export function EffortBar({ draft }: { draft: Draft }) {
-  const effort = useEffort(draft);
+/** Code against text on the keyboards in use. Its place is kept while it is reckoned, so that nothing moves. Null: not reckoned (yet). */
+export function EffortBar({ effort }: { effort: EffortOfOne | null }) {
   return <View style={styles.block}>{effort && <Bars effort={effort} />}</View>;
 }
 
 function Bars({ effort: { on, saved } }: { effort: EffortOfOne }) {
-  const { keyboards, ownKeyboards } = useList();
+  const { keyboards } = useList();
   const codes = on.flatMap(({ code }) => (code.type === 'effort' ? [code.seconds] : []));
   const most = Math.max(...on.map(({ text }) => text.seconds), ...codes, 1e-9);
   const shares = keyboards.map(({ share }) => share);
@@ -37,12 +33,6 @@ function Bars({ effort: { on, saved } }: { effort: EffortOfOne }) {
     seconds: mean((one) => (one.code.type === 'effort' ? one.code.seconds : null)),
   };
   const text = { taps: mean((one) => one.text.taps), seconds: mean((one) => one.text.seconds) };
-  const missing = on.flatMap(({ keyboard, code: typed }) =>
-    typed.type === 'not-on-keyboard'
-      ? [t`“${{ character: typed.character }}” isn’t on ${{ keyboard: nameOfKeyboard(keyboard, ownKeyboards) }}.`]
-      : [],
-  );
-
   return (
     <View role="status" style={styles.bars}>
       <Line name={t`Code`} taps={code.taps} seconds={code.seconds} most={most} />
@@ -50,7 +40,6 @@ function Bars({ effort: { on, saved } }: { effort: EffortOfOne }) {
       <Text variant="bodyMedium" style={STRONG}>
         {tellSaved(saved)}
       </Text>
-      {missing.length > 0 && saved !== null && <Text variant="bodyMedium">{missing[0]!}</Text>}
     </View>
   );
 }

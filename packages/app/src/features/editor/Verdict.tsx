@@ -12,6 +12,10 @@ import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
+import { nameOfKeyboard } from '@/answers/effort/words';
+import { tellList } from '@/wording/format';
+
+import type { Untypable } from './untypable';
 
 /** What has no bearing on which code to choose. */
 const ABOUT_TEXT = new Set<Finding['type']>(['faulty expansion', 'own expansion']);
@@ -20,6 +24,10 @@ interface VerdictProps {
   code: string;
   /** Null: not judged (yet). */
   verdict: Judged | null;
+  /** What in the code cannot be typed; null: nothing that is known. */
+  untypable: Untypable | null;
+  /** Another shortcut is opened, the one that has the code. */
+  onOpen: (id: string) => void;
   /** A proposed code is taken. */
   onTake: (code: string) => void;
   /** Keeps the shortcut on this device alone; null: it is already. */
@@ -34,23 +42,28 @@ export function Verdict({ verdict, ...rest }: VerdictProps) {
 function Judgement({
   code,
   verdict: { findings, proposals },
+  untypable,
+  onOpen,
   onTake,
   onKeepPrivate,
 }: VerdictProps & { verdict: Judged }) {
   const palette = usePalette();
-  const { shortcuts } = useList();
+  const { shortcuts, ownKeyboards } = useList();
   const codeOf = (id: string) => shortcuts.find((shortcut) => shortcut.id === id)?.code ?? t`another code`;
   const aboutCode = findings.filter(({ type }) => !ABOUT_TEXT.has(type));
   // What is told first is not always the worst: a text that looks secret goes before all.
   const first = aboutCode[0];
+  const ofTyping = untypable ? [{ severity: untypable.keyboards.length === 0 ? 'breaks' : 'risky' } as const] : [];
   const severity =
-    aboutCode
+    [...ofTyping, ...aboutCode]
       .map((one) => one.severity)
       .sort(compareSeverity)
       .at(-1) ?? 'safe';
   const isSecret = onKeepPrivate !== null && findings.some(({ type }) => type === 'secret');
   const [isOpen, setOpen] = useState(false);
-  const more = aboutCode.slice(1);
+  const more = aboutCode.slice(untypable ? 0 : 1);
+  const firstWords = first ? tellFinding(first, code, codeOf) : t`No word, link or other code gets in the way.`;
+  const user = first?.type === 'same code' ? shortcuts.find(({ id }) => id === first.shortcuts[1]) : undefined;
   return (
     <>
       <View role="status" style={styles.verdict}>
@@ -63,7 +76,7 @@ function Judgement({
             {i18n._(SEVERITY_WORDS[severity])}
           </Text>
           <Text variant="bodyMedium" style={{ color: palette.ink }}>
-            {first ? tellFinding(first, code, codeOf) : t`No word, link or other code gets in the way.`}
+            {untypable ? tellUntypable(untypable, ownKeyboards) : firstWords}
           </Text>
           {isOpen &&
             more.map((finding, index) => (
@@ -78,6 +91,11 @@ function Judgement({
           </Button>
         )}
       </View>
+      {user && (
+        <Button mode="outlined" onPress={() => onOpen(user.id)} style={styles.user} contentStyle={styles.tall}>
+          {t`Open ${{ code: user.code }}`}
+        </Button>
+      )}
       {(proposals.length > 0 || isSecret) && (
         <View style={styles.proposals}>
           {isSecret && (
@@ -111,12 +129,23 @@ function Judgement({
   );
 }
 
+function tellUntypable(
+  { character, keyboards }: Untypable,
+  ownKeyboards: Parameters<typeof nameOfKeyboard>[1],
+): string {
+  if (keyboards.length === 0)
+    return t`None of your keyboards has “${character}”. Use letters, digits or signs that yours have.`;
+  const names = tellList(keyboards.map((id) => nameOfKeyboard(id, ownKeyboards)));
+  return t`“${character}” isn’t on ${names}, so you can’t type this code there.`;
+}
+
 const styles = StyleSheet.create({
   block: { minHeight: 56 },
   verdict: { flexDirection: 'row', gap: 12, alignItems: 'flex-start', minHeight: 48, paddingVertical: 4 },
   words: { flex: 1 },
   name: { ...STRONG },
   proposals: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 12, minHeight: 48 },
+  user: { alignSelf: 'flex-start', borderRadius: 6, marginLeft: 40 },
   private: { borderRadius: 6 },
   tall: { minHeight: 48 },
   proposal: { minHeight: 48, minWidth: 48, justifyContent: 'center' },

@@ -13,6 +13,7 @@ import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
 import { saveFile } from '@/frame/saveFile';
 import { LatchButton } from '@/look/LatchButton';
+import { RadioGroup } from '@/look/RadioGroup';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
@@ -94,7 +95,7 @@ export function ExportPage() {
   return (
     <DetailPage title={t`Export and back up`} about="export" back={{ label: t`Back to the list`, href: '/' }}>
       <WhatChoice value={what} onChange={setWhat} />
-      <View role="radiogroup" aria-label={t`Format`}>
+      <RadioGroup label={t`Format`} hasChosen>
         {FORMS.map((one) => (
           <Tick
             key={one.form}
@@ -111,7 +112,7 @@ export function ExportPage() {
             </View>
           </Tick>
         ))}
-      </View>
+      </RadioGroup>
       {own > 0 && (
         <Text variant="bodySmall">
           {plural(own, {

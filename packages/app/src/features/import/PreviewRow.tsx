@@ -9,6 +9,7 @@ import { IconButton, Text } from 'react-native-paper';
 import { MASK } from '@/answers/audit/sentences/mask';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
+import { Radio, RadioGroup } from '@/look/RadioGroup';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
@@ -118,12 +119,11 @@ function Decision({
     { isOn: choice.do === 'recode', label: t`New code`, press: onAsk },
   ];
   return (
-    <View role="radiogroup" aria-label={t`What to do with line ${line}`} style={styles.options}>
+    <RadioGroup label={t`What to do with line ${line}`} hasChosen onlyMoves style={styles.options}>
       {options.map(({ isOn, label, press }) => (
-        <Pressable
+        <Radio
           key={label}
-          role="radio"
-          aria-checked={isOn}
+          isOn={isOn}
           onPress={press}
           style={[
             styles.option,
@@ -134,9 +134,9 @@ function Decision({
           <Text variant="bodyMedium" style={isOn && STRONG}>
             {label}
           </Text>
-        </Pressable>
+        </Radio>
       ))}
-    </View>
+    </RadioGroup>
   );
 }
 

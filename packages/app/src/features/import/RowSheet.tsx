@@ -11,6 +11,7 @@ import { tellProblem } from '@/parts/kinds';
 import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
+import { RadioGroup } from '@/look/RadioGroup';
 import { Tick } from '@/look/Tick';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
@@ -64,7 +65,7 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
   return (
     <Sheet title={t`Line ${{ line: row.line }}`} isOpen onClose={onClose}>
       <ScrollView contentContainerStyle={styles.body}>
-        <View role="radiogroup" aria-label={t`What to do`}>
+        <RadioGroup label={t`What to do`} hasChosen>
           <Tick role="radio" isOn={picked === 'leave'} onPress={() => setPicked('leave')}>
             <Text variant="bodyLarge">{holder ? t`Keep mine` : t`Skip it`}</Text>
           </Tick>
@@ -76,7 +77,7 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
               <Text variant="bodyLarge">{t`Replace the text of “${{ code: holder.code }}”`}</Text>
             </Tick>
           )}
-        </View>
+        </RadioGroup>
         {picked === 'in' && (
           <Field
             label={t`You type`}

@@ -9,10 +9,14 @@ import { Button, Text } from 'react-native-paper';
 import { DetailPage } from '@/frame/DetailPage';
 import { keyboardOf, layoutOf } from '@/answers/effort/keyboards';
 import { ChoiceSheet } from '@/look/ChoiceSheet';
+import { RadioGroup } from '@/look/RadioGroup';
 import { useList, useWrite } from '@/frame/replica/ReplicaProvider';
 import { useChoose } from '@/frame/replica/useChoose';
+import { useCommand } from '@/frame/replica/useCommand';
+import { choosing } from '@yellow-latch/replica/commands/list';
 import { nameOfKeyboard } from '@/answers/effort/words';
 
+import { wholePercents } from './percents';
 import { PaceSheet } from './PaceSheet';
 import { sampleOf } from './sample';
 import { UseCard } from './UseCard';
@@ -29,15 +33,20 @@ export default function KeyboardsPage() {
   const router = useRouter();
   const write = useWrite();
   const choose = useChoose();
-  const { keyboards, ownKeyboards, shortcuts } = useList();
+  const list = useList();
+  const { keyboards, ownKeyboards, shortcuts } = list;
+  const run = useCommand();
   const [shownIndex, setShownIndex] = useState(0);
   const [isAdding, setAdding] = useState(false);
   const [measured, setMeasured] = useState<number | null>(null);
   const known = keyboards.map((use) => ({ use, layout: layoutOf(use.keyboard, ownKeyboards) }));
   const shown = known[Math.min(shownIndex, known.length - 1)]!;
-  const parts = keyboards.reduce((sum, { share }) => sum + share, 0);
-  const change = (index: number, next: KeyboardUse | null) =>
-    void choose({ keyboards: keyboards.toSpliced(index, 1, ...(next ? [next] : [])) });
+  const percents = wholePercents(keyboards.map(({ share }) => share));
+  const change = (index: number, next: KeyboardUse) => void choose({ keyboards: keyboards.with(index, next) });
+  const remove = (index: number) => {
+    const name = nameOfKeyboard(keyboards[index]!.keyboard, ownKeyboards);
+    void run(choosing({ keyboards: keyboards.toSpliced(index, 1) }, list), t`Removed ${name}.`);
+  };
   const free = [
     ...Object.keys(LAYOUTS).map((id) => ({ value: id, label: nameOfKeyboard(id, []) })),
     ...ownKeyboards.map(({ id, layout }) => ({ value: id, label: layout.name })),
@@ -88,21 +97,21 @@ export default function KeyboardsPage() {
       }
     >
       <Text variant="bodyMedium">{t`The keyboards you type on, and how much you use each. Costs and savings are worked out for them, with predictive text off.`}</Text>
-      <View role="radiogroup" aria-label={t`Keyboard shown`} style={styles.cards}>
+      <RadioGroup label={t`Keyboard shown`} hasChosen style={styles.cards}>
         {known.map(({ use }, index) => (
           <UseCard
             key={use.keyboard}
             use={use}
             name={nameOfKeyboard(use.keyboard, ownKeyboards)}
-            parts={parts}
+            percent={percents[index]!}
             isShown={shown.use === use}
             onShow={() => setShownIndex(index)}
-            onRemove={keyboards.length > 1 ? () => change(index, null) : null}
+            onRemove={keyboards.length > 1 ? () => remove(index) : null}
             onChange={(next) => change(index, next)}
             onMeasure={() => setMeasured(index)}
           />
         ))}
-      </View>
+      </RadioGroup>
       {keyboards.length < LIMITS.keyboards && (
         <View style={styles.actions}>
           <Button

@@ -17,8 +17,8 @@ const MOST_PARTS = 20;
 interface UseCardProps {
   use: KeyboardUse;
   name: string;
-  /** The parts of all keyboards in use. */
-  parts: number;
+  /** How much of the typing is done on it, in whole percent. */
+  percent: number;
   isShown: boolean;
   /** Null: it is the only one. */
   onRemove: (() => void) | null;
@@ -28,10 +28,9 @@ interface UseCardProps {
 }
 
 /** A keyboard in use: how much, on which device, at what pace. */
-export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange, onMeasure }: UseCardProps) {
+export function UseCard({ use, name, percent, isShown, onRemove, onShow, onChange, onMeasure }: UseCardProps) {
   const palette = usePalette();
   const { share, pace, device } = use;
-  const percent = tellPercent(share / parts);
   return (
     <View
       style={[
@@ -57,7 +56,7 @@ export function UseCard({ use, name, parts, isShown, onRemove, onShow, onChange,
           />
         )}
         <Text style={[STRONG, styles.percent]} role="status">
-          {percent}
+          {tellPercent(percent / 100)}
         </Text>
         {isShown && (
           <IconButton

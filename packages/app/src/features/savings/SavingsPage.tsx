@@ -22,11 +22,15 @@ import { itemsOf, MOST_SHOWN, type SavingGroup, type SavingItem } from './items'
 import { SavingRow } from './SavingRow';
 import { Sums } from './Sums';
 
+const WEEK = 7 * 24 * 60 * 60 * 1_000;
+
 /** What the list saves: in a week and a year, where, by which shortcuts, and by which it does not. */
 export default function SavingsPage() {
   const router = useRouter();
   const run = useCommand();
-  const { sets, ownKeyboards } = useList();
+  const { shortcuts, sets, ownKeyboards } = useList();
+  const [now] = useState(() => Date.now());
+  const isYoung = shortcuts.every(({ usesAWeek, used }) => usesAWeek === null && (!used || now - used.since < WEEK));
   const { shortcutOf } = useCodes();
   const request = useEffortRequest();
   const { answer: savings } = useAnswer(request, ({ effort }) => effort.savings(request!));
@@ -51,6 +55,7 @@ export default function SavingsPage() {
           savings ? (
             <Sums
               savings={savings}
+              isYoung={isYoung && request?.ownText === null}
               nameOfKeyboard={(id) => nameOfKeyboard(id, ownKeyboards)}
               nameOfSet={(id) => sets.find((set) => set.id === id)?.name ?? t`No set`}
             />

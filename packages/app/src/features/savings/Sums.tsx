@@ -12,24 +12,29 @@ import { usePalette } from '@/look/useLook';
 
 interface SumsProps {
   savings: Savings;
+  /** Whether use has been counted for less than a week, so that nothing can be said of a year. */
+  isYoung: boolean;
   nameOfKeyboard: (id: string) => string;
   nameOfSet: (id: string) => string;
 }
 
 /** What the list saves in a week and a year, and where. */
-export function Sums({ savings: { week, byKeyboard, bySet, each }, nameOfKeyboard, nameOfSet }: SumsProps) {
+export function Sums({ savings: { week, byKeyboard, bySet, each }, isYoung, nameOfKeyboard, nameOfSet }: SumsProps) {
   const palette = usePalette();
   const known = each.filter(({ uses }) => uses !== null).length;
   return (
     <View style={styles.sums}>
-      <Text
-        variant="headlineSmall"
-        style={STRONG}
-      >{t`You save ${{ week: tellDuration(week.seconds) }} a week, ${{ year: tellDuration(week.seconds * WEEKS_A_YEAR) }} a year`}</Text>
-      <Text
-        variant="bodyMedium"
-        style={{ color: palette.inkSoft }}
-      >{t`And ${{ taps: tellTaps(week.taps) }} a week. Counted for the ${{ known: tellCount(known) }} of ${{ all: tellCount(each.length) }} shortcuts whose use is known, with predictive text off.`}</Text>
+      <Text variant="headlineSmall" style={STRONG}>
+        {isYoung
+          ? t`You’ve saved ${{ week: tellDuration(week.seconds) }} so far`
+          : t`You save ${{ week: tellDuration(week.seconds) }} a week, ${{ year: tellDuration(week.seconds * WEEKS_A_YEAR) }} a year`}
+      </Text>
+      {isYoung && <Text variant="bodyLarge">{t`After a week of use, you see what that makes in a year.`}</Text>}
+      <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+        {isYoung
+          ? t`And ${{ taps: tellTaps(week.taps) }}. Counted for the ${{ known: tellCount(known) }} of ${{ all: tellCount(each.length) }} shortcuts whose use is known, with predictive text off.`
+          : t`And ${{ taps: tellTaps(week.taps) }} a week. Counted for the ${{ known: tellCount(known) }} of ${{ all: tellCount(each.length) }} shortcuts whose use is known, with predictive text off.`}
+      </Text>
       <Split title={t`By keyboard`} sums={byKeyboard} nameOf={nameOfKeyboard} />
       <Split title={t`By set`} sums={bySet} nameOf={nameOfSet} />
     </View>

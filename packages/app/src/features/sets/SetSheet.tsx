@@ -9,6 +9,7 @@ import { Field } from '@/look/Field';
 import { Icon, type IconName } from '@/look/icons';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
+import { Radio, RadioGroup } from '@/look/RadioGroup';
 import { usePalette } from '@/look/useLook';
 import type { Command } from '@yellow-latch/replica/commands/command';
 import { useList, useMay } from '@/frame/replica/ReplicaProvider';
@@ -89,22 +90,21 @@ export function SetSheet({ set, onClose }: { set: ShortcutSet; onClose: () => vo
             </View>
             <LatchButton label={t`Rename`} isQuiet onPress={rename} />
           </View>
-          <View role="radiogroup" aria-label={t`Picture`} style={styles.icons}>
+          <RadioGroup label={t`Picture`} hasChosen onlyMoves style={styles.icons}>
             {ICONS.map((icon) => (
-              <Pressable
+              <Radio
                 key={icon}
-                role="radio"
-                aria-checked={icon === set.icon}
-                aria-label={icon.replace('-', ' ')}
+                isOn={icon === set.icon}
+                label={icon.replace('-', ' ')}
                 onPress={() =>
                   icon !== set.icon && act(changingSet(set, { icon }), t`Changed the picture of ${{ name: set.name }}.`)
                 }
                 style={[styles.icon, { borderColor: icon === set.icon ? palette.ink : 'transparent' }]}
               >
                 <Icon name={icon} color={palette.ink} />
-              </Pressable>
+              </Radio>
             ))}
-          </View>
+          </RadioGroup>
           {others.length > 0 && way('combine', t`Merge into another set`, () => setMerging(true))}
           {count > 0 &&
             way('inbox', t`Take ${shortcuts} out of the set`, () =>

@@ -11,6 +11,7 @@ import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { PressLink } from '@/look/PressLink';
 import { chooseScheme, SCHEMES, useChosenScheme, type Scheme } from '@/look/scheme';
+import { RadioGroup } from '@/look/RadioGroup';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 import { DeviceName } from '@/parts/DeviceName';
@@ -47,7 +48,7 @@ export default function SettingsPage() {
   return (
     <DetailPage title={t`Settings`} about="settings">
       <Part title={t`Look`}>
-        <View role="radiogroup" aria-label={t`Look`}>
+        <RadioGroup label={t`Look`} hasChosen>
           {SCHEMES.map((value) => (
             <Tick key={value} role="radio" isOn={value === scheme} onPress={() => chooseScheme(value)}>
               <Text variant="bodyLarge" style={value === scheme && STRONG}>
@@ -55,7 +56,7 @@ export default function SettingsPage() {
               </Text>
             </Tick>
           ))}
-        </View>
+        </RadioGroup>
       </Part>
       <Part title={t`While you write`}>
         {SIGNALS.map(([name, label]) => (

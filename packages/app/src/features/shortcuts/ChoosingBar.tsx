@@ -12,15 +12,19 @@ import { ChoiceSheet, type ChoiceOption } from '@/look/ChoiceSheet';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
+import { movingToNewSet } from '@yellow-latch/replica/commands/makingSet';
 import { deleting, editingAll } from '@yellow-latch/replica/commands/shortcuts';
 import { useList, useMay } from '@/frame/replica/ReplicaProvider';
 import { useCommand } from '@/frame/replica/useCommand';
 
 import { choosing, useChosen } from '@/parts/choosing';
 
+import { NewSetSheet } from './NewSetSheet';
+
 const USUAL = 'usual';
 
 const NONE = 'none';
+const NEW = 'new';
 
 type Asked = 'set' | 'kind' | 'fires' | 'language';
 
@@ -33,6 +37,7 @@ export function ChoosingBar() {
   const canEdit = useMay() === 'edit';
   const ids = useChosen();
   const [asked, setAsked] = useState<Asked | null>(null);
+  const [isNaming, setNaming] = useState(false);
   if (ids === null) return null;
   const chosen = shortcuts.filter(({ id }) => ids.has(id));
   const { length: many } = chosen;
@@ -107,12 +112,28 @@ export function ChoosingBar() {
         {act('printer', t`Sheet`, () => router.navigate('/sheet'))}
         {canEdit && act('trash', t`Delete`, remove)}
       </View>
+      <NewSetSheet
+        isOpen={isNaming}
+        onClose={() => setNaming(false)}
+        onMake={(name) => {
+          setNaming(false);
+          void run(movingToNewSet(chosen, name, sets), t`Moved ${count} to ${name}.`).then(() => choosing.end());
+        }}
+      />
       {sheet(
         'set',
         t`Move to a set`,
-        [{ value: NONE, label: t`None` }, ...sets.map(({ id, name }) => ({ value: id, label: name }))],
+        [
+          { value: NONE, label: t`None` },
+          ...sets.map(({ id, name }) => ({ value: id, label: name })),
+          { value: NEW, label: t`new set…` },
+        ],
         same(({ setId }) => setId ?? NONE),
         (value) => {
+          if (value === NEW) {
+            setNaming(true);
+            return;
+          }
           const setId = value === NONE ? null : value;
           const name = sets.find(({ id }) => id === setId)?.name;
           change(

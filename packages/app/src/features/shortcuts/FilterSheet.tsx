@@ -12,6 +12,7 @@ import { ChoiceLine } from '@/look/ChoiceLine';
 import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
+import { RadioGroup } from '@/look/RadioGroup';
 import { Tick } from '@/look/Tick';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
@@ -45,7 +46,7 @@ export function FilterSheet({ isOpen, onClose, sort, onSort, filters, onFilters,
     <Sheet title={t`Order and filters`} isOpen={isOpen} onClose={onClose}>
       <ScrollView contentContainerStyle={styles.body}>
         <Text variant="labelLarge" style={styles.label}>{t`Order`}</Text>
-        <View role="radiogroup" aria-label={t`Order`}>
+        <RadioGroup label={t`Order`} hasChosen>
           {SORTS.map((value) => (
             <Tick key={value} role="radio" isOn={value === sort} onPress={() => onSort(value)}>
               <Text variant="bodyLarge" style={value === sort && STRONG}>
@@ -53,7 +54,7 @@ export function FilterSheet({ isOpen, onClose, sort, onSort, filters, onFilters,
               </Text>
             </Tick>
           ))}
-        </View>
+        </RadioGroup>
         <ChoiceLine>
           <Choice
             label={t`Kind`}

@@ -59,7 +59,10 @@ export function ListMenu() {
               key={path}
               onPress={() => {
                 setOpen(false);
-                router.navigate(path);
+                router.navigate({
+                  pathname: path,
+                  params: path.startsWith('/devices/') ? { from: 'list' } : {},
+                });
               }}
               style={styles.way}
             >

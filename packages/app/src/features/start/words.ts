@@ -33,5 +33,15 @@ function tellLength(wants: number, has: number, isCode: boolean): string {
 /** Why a device could not join. */
 export function tellNoEntrance(error: unknown): string {
   if (isRefusal(error)) return tellRefusal(error.slug);
+  if (isBlocked(error))
+    return t`This browser blocks storage for this site, so there’s nowhere to keep a list. Allow it in the browser’s settings, then try again.`;
   return t`You’re offline. Connect to join a list. You can start a new one offline.`;
+}
+
+/** Whether the browser keeps nothing for this site: cookies and storage are blocked, or there is no room. */
+function isBlocked(error: unknown): boolean {
+  return (
+    error instanceof DOMException &&
+    ['SecurityError', 'InvalidStateError', 'UnknownError', 'QuotaExceededError'].includes(error.name)
+  );
 }

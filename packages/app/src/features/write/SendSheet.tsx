@@ -24,6 +24,11 @@ import type { DraftContent } from '@yellow-latch/replica/storage/draft';
 
 import { SendRow } from './SendRow';
 
+/** What a mail address looks like (WHATWG HTML, “valid email address”), here with a dot in its domain. */
+const MAIL = /^[a-zA-Z0-9.!#$%&'*+/=?^_`{|}~-]+@[a-zA-Z0-9-]+(?:\.[a-zA-Z0-9-]+)+$/;
+/** A telephone number as people write it: figures, and what stands between them. */
+const PHONE = /^\+?[\d][\d\s()./-]*$/;
+
 interface SendSheetProps {
   draft: Pick<DraftContent, 'text' | 'formatted'>;
   onClose: () => void;
@@ -43,8 +48,11 @@ export function SendSheet({ draft, onClose }: SendSheetProps) {
     .split(/[,;\n]/u)
     .map((one) => one.trim())
     .filter((one) => one !== '');
-  const mail = mailtoUri({ to: receivers.filter((one) => one.includes('@')), subject, body: text });
-  const sms = smsUri({ to: receivers.filter((one) => !one.includes('@')), body: text });
+  const mail = mailtoUri({ to: receivers.filter((one) => MAIL.test(one)), subject, body: text });
+  const sms = smsUri({ to: receivers.filter((one) => PHONE.test(one)), body: text });
+  // Told once the field is left: a half-typed address is no mistake.
+  const [isLeft, setLeft] = useState(false);
+  const wrong = receivers.find((one) => !MAIL.test(one) && !PHONE.test(one));
   const isFormatted = draft.formatted.length > 0;
   const html = () => formattedHtml(draft.text, draft.formatted);
   const tell = (line: string) => {
@@ -87,8 +95,17 @@ export function SendSheet({ draft, onClose }: SendSheetProps) {
           <Field
             label={t`To (optional): email addresses or phone numbers`}
             value={to}
-            onChangeText={setTo}
-            onBlur={() => {}}
+            inputMode="email"
+            onChangeText={(next) => {
+              setTo(next);
+              setLeft(false);
+            }}
+            error={
+              isLeft && wrong !== undefined
+                ? t`“${wrong}” is no email address or phone number. Correct it, or it’s left out.`
+                : undefined
+            }
+            onBlur={() => setLeft(true)}
             onSubmit={() => {}}
           />
           <Field

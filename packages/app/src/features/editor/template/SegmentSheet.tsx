@@ -17,6 +17,7 @@ import { shortened } from '@/answers/audit/sentences';
 import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
 import { Sheet } from '@/look/Sheet';
+import { RadioGroup } from '@/look/RadioGroup';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 
@@ -222,7 +223,7 @@ function ShortcutChoice({
   return (
     <>
       <Field label={t`Find a shortcut`} value={query} onChangeText={setQuery} onBlur={() => {}} onSubmit={() => {}} />
-      <View role="radiogroup" aria-label={t`Shortcut`}>
+      <RadioGroup label={t`Shortcut`} hasChosen={found.slice(0, MOST_SHOWN).some((one) => one.id === id)}>
         {found.slice(0, MOST_SHOWN).map((one) => (
           <Tick key={one.id} role="radio" isOn={one.id === id} onPress={() => onChoose(one.id)} label={one.code}>
             <Text variant="bodyLarge">{one.code}</Text>
@@ -231,7 +232,7 @@ function ShortcutChoice({
             </Text>
           </Tick>
         ))}
-      </View>
+      </RadioGroup>
     </>
   );
 }

@@ -211,6 +211,7 @@ async function buildApp() {
     'packages/app/lingui.config.mjs',
     'packages/app/lingui.macro.cjs',
     'packages/app/paper.mappings.cjs',
+    'packages/app/rem.babel.cjs',
     'packages/app/locales',
     'packages/app/metro.config.js',
     'scripts/steps.mjs',

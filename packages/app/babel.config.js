@@ -6,6 +6,7 @@ module.exports = function (api) {
     plugins: [
       ['react-native-paper/babel', { mappings: require.resolve('./paper.mappings.cjs') }],
       require('./lingui.macro.cjs'),
+      require('./rem.babel.cjs'),
     ],
   };
 };

@@ -50,6 +50,18 @@ export interface Theme extends MD3Theme {
   palette: Palette;
 }
 
+/** Paper gives its sizes in px; in rem they follow the letters that somebody has set in their browser. */
+function inRem(fonts: MD3Theme['fonts']): MD3Theme['fonts'] {
+  const turned = Object.entries(fonts).map(([variant, font]) => {
+    const sizes = ['fontSize', 'lineHeight'].flatMap((size) => {
+      const px = (font as Record<string, unknown>)[size];
+      return typeof px === 'number' ? [[size, `${px / 16}rem`]] : [];
+    });
+    return [variant, { ...font, ...Object.fromEntries(sizes) }];
+  });
+  return Object.fromEntries(turned) as MD3Theme['fonts'];
+}
+
 /** Paper's theme in our colours, faces and shapes. */
 export function themeOf(scheme: 'light' | 'dark'): Theme {
   const palette = PALETTES[scheme];
@@ -58,7 +70,7 @@ export function themeOf(scheme: 'light' | 'dark'): Theme {
     ...base,
     palette,
     roundness: 1.5,
-    fonts: configureFonts({ config: { fontFamily: FACES.text, fontWeight: '400', letterSpacing: 0 } }),
+    fonts: inRem(configureFonts({ config: { fontFamily: FACES.text, fontWeight: '400', letterSpacing: 0 } })),
     colors: {
       ...base.colors,
       primary: palette.ink,

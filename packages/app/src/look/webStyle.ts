@@ -1,4 +1,12 @@
+interface WebStyle {
+  overflowWrap?: 'anywhere';
+  visibility?: 'hidden';
+  fieldSizing?: 'content';
+  minWidth?: 'min-content';
+  fontSize?: string;
+}
+
 /** Styles that browsers know and React Native's types do not. */
-export function webStyle(style: { overflowWrap?: 'anywhere'; visibility?: 'hidden'; fieldSizing?: 'content' }): object {
+export function webStyle(style: WebStyle): object {
   return style;
 }

@@ -8,6 +8,7 @@ import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { PressLink } from '@/look/PressLink';
 import { usePalette } from '@/look/useLook';
+import { webStyle } from '@/look/webStyle';
 
 interface Bench {
   path: Href & string;
@@ -28,19 +29,15 @@ export function Benches() {
   const router = useRouter();
   const pathname = usePathname();
   return (
-    <View style={[styles.row, { borderColor: palette.ink }]}>
-      {BENCHES.map(({ path, label, icon }, index) => {
+    <View style={[styles.row, { borderColor: palette.ink, backgroundColor: palette.ink }]}>
+      {BENCHES.map(({ path, label, icon }) => {
         const isHere = pathname.startsWith(path);
         return (
           <PressLink
             key={path}
             aria-current={isHere ? 'page' : undefined}
             onPress={() => router.navigate(path)}
-            style={[
-              styles.bench,
-              index > 0 && { borderLeftWidth: 1.5, borderColor: palette.ink },
-              isHere && { backgroundColor: palette.surface },
-            ]}
+            style={[styles.bench, { backgroundColor: isHere ? palette.surface : palette.ground }]}
           >
             <Icon name={icon} size={20} color={palette.ink} />
             <Text variant="bodyMedium" numberOfLines={2} style={[styles.label, isHere && STRONG]}>
@@ -54,7 +51,17 @@ export function Benches() {
 }
 
 const styles = StyleSheet.create({
-  row: { flexDirection: 'row', borderWidth: 1.5, borderRadius: 8, overflow: 'hidden' },
-  bench: { flex: 1, minHeight: 60, alignItems: 'center', justifyContent: 'center', gap: 4 },
+  // The lines between them are what shows through the gaps, also where they stand in two rows.
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 1.5, borderWidth: 1.5, borderRadius: 8, overflow: 'hidden' },
+  bench: {
+    flexGrow: 1,
+    flexBasis: 0,
+    ...webStyle({ minWidth: 'min-content' }),
+    paddingHorizontal: 4,
+    minHeight: 60,
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: 4,
+  },
   label: { textAlign: 'center' },
 });

@@ -3,7 +3,7 @@ import { t } from '@lingui/core/macro';
 import type { ImportChoice } from '@yellow-latch/core/exchange/choice';
 import type { PlannedRow } from '@yellow-latch/core/exchange';
 import { memo } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
 import { MASK } from '@/answers/audit/sentences/mask';

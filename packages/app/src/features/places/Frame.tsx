@@ -12,6 +12,7 @@ import { Icon, type IconName } from '@/look/icons';
 import { LatchMark } from '@/look/LatchMark';
 import { PressLink } from '@/look/PressLink';
 import { useIsWide, usePalette } from '@/look/useLook';
+import { webStyle } from '@/look/webStyle';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { fetched, whenIdle } from '@/frame/fetched';
@@ -112,7 +113,13 @@ function useIsKeyboardUp(): boolean {
   const { height } = useWindowDimensions();
   const [isInField, setInField] = useState(false);
   useEffect(() => {
-    const look = () => setInField(isField(document.activeElement));
+    // By touch, what is left above the keyboard is the view: it is for what one types. See public/index.html.
+    const isTouched = matchMedia('(pointer: coarse)').matches;
+    const look = () => {
+      const isIn = isField(document.activeElement);
+      setInField(isIn);
+      document.documentElement.toggleAttribute('data-typing', isIn && isTouched);
+    };
     document.addEventListener('focusin', look);
     document.addEventListener('focusout', look);
     return () => {
@@ -178,7 +185,7 @@ function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
         style={[isWide ? styles.hereRail : styles.here, { backgroundColor: isHere ? palette.ink : 'transparent' }]}
       />
       <Icon name={place.icon} color={color} />
-      <Text variant="labelLarge" style={[{ color }, isHere && styles.bold]}>
+      <Text variant="labelLarge" style={[styles.name, { color }, isHere && styles.bold]}>
         {label}
       </Text>
       {badge !== null && (
@@ -221,6 +228,8 @@ const styles = StyleSheet.create({
   railPlace: { flex: 0, minHeight: 72, gap: 4 },
   here: { position: 'absolute', top: -1, left: 24, right: 24, height: 3 },
   hereRail: { position: 'absolute', right: -1, top: 12, bottom: 12, width: 3 },
+  // As large as there is room for: the four stand side by side.
+  name: webStyle({ fontSize: 'min(0.875rem, 4.4vw, 18px)' }),
   bold: STRONG,
   badge: {
     minWidth: 22,

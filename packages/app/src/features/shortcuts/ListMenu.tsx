@@ -2,7 +2,7 @@ import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, t } from '@lingui/core/macro';
 import { useRouter, type Href } from 'expo-router';
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
 import { Icon, type IconName } from '@/look/icons';
@@ -40,7 +40,7 @@ export function ListMenu() {
         onPress={() => setOpen(true)}
       />
       <Sheet title={t`Your list`} isOpen={isOpen} onClose={() => setOpen(false)}>
-        <View>
+        <ScrollView>
           {hasAny && (
             <PressLink
               onPress={() => {
@@ -70,7 +70,7 @@ export function ListMenu() {
               <Text variant="bodyLarge">{i18n._(label)}</Text>
             </PressLink>
           ))}
-        </View>
+        </ScrollView>
       </Sheet>
     </>
   );

@@ -5,7 +5,6 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
-import { tellFinding } from '@/answers/audit/sentences';
 import { LatchButton } from '@/look/LatchButton';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';
@@ -43,10 +42,7 @@ export function Lead() {
     <View style={[styles.card, { borderColor: palette.ink, backgroundColor: palette.surface }]}>
       <View style={styles.line}>
         <LatchGlyph verdict={first.severity} size={32} />
-        <Text
-          variant="bodyMedium"
-          style={styles.words}
-        >{t`“${code}” needs fixing. ${{ finding: tellFinding(first, code, codeOf) }}`}</Text>
+        <Text variant="bodyMedium" style={styles.words}>{t`“${code}” needs fixing.`}</Text>
       </View>
       <View style={styles.actions}>
         <Button mode="text" onPress={end} contentStyle={styles.tall}>{t`Not now`}</Button>
@@ -64,9 +60,20 @@ export function Lead() {
 }
 
 const styles = StyleSheet.create({
-  card: { borderWidth: 1.5, borderRadius: 8, marginHorizontal: 10, marginTop: 8, padding: 12, gap: 4 },
-  line: { flexDirection: 'row', gap: 12, alignItems: 'center' },
-  words: { flex: 1 },
-  actions: { flexDirection: 'row', justifyContent: 'flex-end', flexWrap: 'wrap', gap: 8 },
+  card: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    borderWidth: 1.5,
+    borderRadius: 8,
+    marginHorizontal: 10,
+    marginTop: 8,
+    padding: 4,
+    paddingLeft: 12,
+    gap: 4,
+  },
+  line: { flexGrow: 1, flexDirection: 'row', gap: 12, alignItems: 'center' },
+  words: { flexShrink: 1 },
+  actions: { flexGrow: 1, flexDirection: 'row', justifyContent: 'flex-end', gap: 4 },
   tall: { minHeight: 48 },
 });

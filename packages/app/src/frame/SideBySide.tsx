@@ -38,7 +38,8 @@ const styles = StyleSheet.create({
   whole: { flex: 1, minWidth: 0 },
   // Hidden in place: out of sight and reach, with its scroll position.
   covered: webStyle({ visibility: 'hidden' }),
-  side: { width: 440, minWidth: 0 },
+  // On a tablet held upright the detail is the wider one.
+  side: { width: 440, maxWidth: '45%', minWidth: 0 },
   detail: { flex: 1, minWidth: 0, borderLeftWidth: 1 },
   nothing: { display: 'none' },
   cover: { ...StyleSheet.absoluteFill },

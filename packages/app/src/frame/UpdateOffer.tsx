@@ -3,14 +3,12 @@ import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { usePalette } from '@/look/useLook';
-import { useOpened } from './replica/ReplicaProvider';
 import { useUpdate } from './useUpdate';
 
-/** One line above the screen when a later version of the app is ready, for as long as it is. It waits until what is typed in forms is kept. */
-export function UpdateOffer() {
+/** One line above the screen when a later version of the app is ready, for as long as it is. `settled`: what it waits for, so that nothing typed is lost. */
+export function UpdateOffer({ settled = () => Promise.resolve() }: { settled?: () => Promise<void> }) {
   const palette = usePalette();
   const take = useUpdate();
-  const { unsaved } = useOpened();
   if (!take) return null;
   return (
     <View role="status" style={[styles.line, { backgroundColor: palette.surface, borderColor: palette.line }]}>
@@ -18,7 +16,7 @@ export function UpdateOffer() {
       <Button
         mode="text"
         icon="refresh"
-        onPress={() => void unsaved.settled().then(take)}
+        onPress={() => void settled().then(take)}
         contentStyle={styles.tall}
       >{t`Update`}</Button>
     </View>

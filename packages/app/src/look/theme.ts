@@ -52,12 +52,10 @@ export interface Theme extends MD3Theme {
 
 /** Paper gives its sizes in px; in rem they follow the letters that somebody has set in their browser. */
 function inRem(fonts: MD3Theme['fonts']): MD3Theme['fonts'] {
-  const turned = Object.entries(fonts).map(([variant, font]) => {
-    const sizes = ['fontSize', 'lineHeight'].flatMap((size) => {
-      const px = (font as Record<string, unknown>)[size];
-      return typeof px === 'number' ? [[size, `${px / 16}rem`]] : [];
-    });
-    return [variant, { ...font, ...Object.fromEntries(sizes) }];
+  const rem = (px: unknown) => (typeof px === 'number' ? `${px / 16}rem` : px);
+  const turned = Object.entries(fonts).map(([variant, font]: [string, object]) => {
+    const sizes = Object.entries(font).filter(([name]) => name === 'fontSize' || name === 'lineHeight');
+    return [variant, { ...font, ...Object.fromEntries(sizes.map(([name, px]) => [name, rem(px)])) }] as const;
   });
   return Object.fromEntries(turned) as MD3Theme['fonts'];
 }

@@ -68,12 +68,11 @@ function Find({ onClose }: { onClose: () => void }) {
     if (hit.type === 'page') router.navigate(hit.path);
     else router.navigate({ pathname: '/shortcut/[id]', params: { id: hit.id } });
   };
-  const onKeyDown = (event: { key: string; preventDefault: () => void }) => {
-    const move = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (move !== undefined) setChosen((at + move + hits.length) % Math.max(1, hits.length));
-    else if (event.key === 'Enter') open(hits[at]);
-    else return;
+  const onKey = (event: { nativeEvent: { key: string }; preventDefault: () => void }) => {
+    const move = { ArrowDown: 1, ArrowUp: -1 }[event.nativeEvent.key];
+    if (move === undefined) return;
     event.preventDefault();
+    setChosen((at + move + hits.length) % Math.max(1, hits.length));
   };
   const count = hits.length;
   useEffect(() => {
@@ -89,6 +88,8 @@ function Find({ onClose }: { onClose: () => void }) {
           setChosen(0);
         }}
         autoFocus
+        onKeyPress={onKey}
+        onSubmitEditing={() => open(hits[at])}
         aria-label={t`Find a shortcut or a page`}
         placeholder={t`A code, a word, a page`}
         placeholderTextColor={palette.inkSoft}
@@ -100,7 +101,6 @@ function Find({ onClose }: { onClose: () => void }) {
           'aria-expanded': count > 0,
           'aria-controls': HITS,
           'aria-activedescendant': count > 0 ? hitId(at) : undefined,
-          onKeyDown,
         } as object)}
         style={[styles.input, { color: palette.ink, borderColor: palette.inkSoft }]}
       />

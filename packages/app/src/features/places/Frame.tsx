@@ -11,9 +11,9 @@ import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { LatchMark } from '@/look/LatchMark';
 import { PressLink } from '@/look/PressLink';
-import { useIsWide, usePalette } from '@/look/useLook';
+import { useHasRail, usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
-import { useList } from '@/frame/replica/ReplicaProvider';
+import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 
 import { fetched, whenIdle } from '@/frame/fetched';
 import { Announcer } from '@/frame/announce';
@@ -44,7 +44,8 @@ const PLACES: Place[] = [
 /** What stands around every screen: the places, as a bar below on a phone, as a rail when wide. */
 export function Frame({ children }: { children: ReactNode }) {
   const palette = usePalette();
-  const isWide = useIsWide();
+  const isWide = useHasRail();
+  const { unsaved } = useOpened();
   useWriteAtHand();
   useFocusKept();
   useNoticeLeaving(usePathname());
@@ -73,7 +74,7 @@ export function Frame({ children }: { children: ReactNode }) {
     <View style={[styles.frame, isWide && styles.wide, { backgroundColor: palette.ground }]}>
       {isWide && places}
       <View role="main" style={styles.main}>
-        <UpdateOffer />
+        <UpdateOffer settled={() => unsaved.settled()} />
         <View style={styles.main}>{children}</View>
         <NoticeBar />
       </View>

@@ -118,7 +118,7 @@ export class App {
   codes(): Promise<string[]> {
     return this.driver.executeScript(
       `return [...document.querySelectorAll('[role=img][aria-label^="Code "]')]
-        .filter((plate) => plate.closest('[role=link]'))
+        .filter((plate) => plate.closest('[role=group][aria-label="Shortcuts"] [role=link]'))
         .map((plate) => ({ code: plate.getAttribute('aria-label').slice(5), at: plate.getBoundingClientRect().top }))
         .sort((a, b) => a.at - b.at).map(({ code }) => code)`,
     );

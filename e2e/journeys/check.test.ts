@@ -53,7 +53,7 @@ journey('every reason has its evidence; filters stand in the address', 'demo', a
 
 journey('the first start leads through one finding, its evidence and its fix', 'demo', async ({ open }) => {
   const app = await open('phone');
-  await app.seeText('“so” needs fixing. “so” is an everyday word');
+  await app.seeText('“so” needs fixing.');
   await app.tap('Show me');
   await app.seeText('1. Why');
   await app.seeText('This is what was found.');

@@ -141,7 +141,7 @@ journey('what cannot be kept is told, and all that was typed stays', 'demo', asy
 
 journey('wide: list and detail side by side, all of it with the keyboard', 'demo', async ({ open }) => {
   const app = await open('computer');
-  await app.seeText('Pick a shortcut on the left');
+  await app.seeText('Changed lately');
   await app.expectAccessible();
   await app.openShortcut(';bye');
   expect(await app.codes()).toContain(';cv');

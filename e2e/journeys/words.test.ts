@@ -53,7 +53,7 @@ const LOOK = `
   const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
   for (let node = walker.nextNode(); node; node = walker.nextNode()) {
     const parent = node.parentElement;
-    if (!parent || parent.closest('script, style, textarea, iframe') || !isSeen(parent)) continue;
+    if (!parent || parent.closest('script, style, textarea, iframe, #announced') || !isSeen(parent)) continue;
     const text = node.nodeValue.trim();
     if (text === '') continue;
     if (isForeign(parent.innerText ?? text)) found.push('of no catalogue: ' + text);

@@ -14,7 +14,7 @@ export function announce(text: string): void {
 /** Where what is announced stands, out of sight; once in the app. */
 export function Announcer() {
   return (
-    <View role="status" style={styles.hidden}>
+    <View role="status" nativeID="announced" style={styles.hidden}>
       <Text>{useLive(said)}</Text>
     </View>
   );

@@ -2,7 +2,7 @@ import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, plural, t } from '@lingui/core/macro';
 import { shownText } from '@yellow-latch/core/model';
 import { useRouter, type Href } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -61,6 +61,12 @@ function Find({ onClose }: { onClose: () => void }) {
   const [query, setQuery] = useState('');
   const [chosen, setChosen] = useState(0);
   const hits = useHits(query);
+  const input = useRef<TextInput>(null);
+  useEffect(() => {
+    // A sheet begins at its heading; here one comes to type.
+    const timer = setTimeout(() => input.current?.focus(), 0);
+    return () => clearTimeout(timer);
+  }, []);
   const at = Math.min(chosen, hits.length - 1);
   const open = (hit: Hit | undefined) => {
     if (!hit) return;
@@ -87,7 +93,7 @@ function Find({ onClose }: { onClose: () => void }) {
           setQuery(next);
           setChosen(0);
         }}
-        autoFocus
+        ref={input}
         onKeyPress={onKey}
         onSubmitEditing={() => open(hits[at])}
         aria-label={t`Find a shortcut or a page`}

@@ -8,7 +8,8 @@ import { KeyList } from '@/parts/KeyList';
 export function KeysSheet({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   return (
     <Sheet title={t`Keys`} isOpen={isOpen} onClose={onClose}>
-      <ScrollView>
+      {/* By keyboard it is scrolled with the arrows. */}
+      <ScrollView role="group" aria-label={t`Keys`} tabIndex={0}>
         <KeyList of="everywhere" />
         <KeyList of="list" />
         <KeyList of="write" />

@@ -66,6 +66,7 @@ const standIn: Pose = async (app) => {
 
 const check: Pose = async (app) => {
   await app.goTo('Check');
+  await app.see(By.css('[role=button][aria-label^="Use ;so"]'));
   if (app.browser.device === 'computer') await app.openProblem(';tenp, Needs fixing');
   if (app.browser.device === 'computer') await app.see(By.css('[role=radio][aria-checked=true]'));
 };

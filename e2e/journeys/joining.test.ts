@@ -91,6 +91,8 @@ journey(
     );
     await phone.openShortcut(';first');
     await phone.seeText('This device can use the list but not change it.');
+    for (const label of ['You get', 'You type'])
+      expect(await (await phone.field(label)).getAttribute('readonly')).toBe('true');
     await phone.expectAccessible();
 
     // Signed out from afar: at once, and what it held is gone.

@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 
 import { usePalette } from './useLook';
+import { webStyle } from './webStyle';
 
 interface BarProps {
   /** From 0 to 1. */
@@ -26,6 +27,14 @@ export function Bar({ part, isHollow = false }: BarProps) {
 }
 
 const styles = StyleSheet.create({
-  track: { height: 10, borderRadius: 2, overflow: 'hidden', flex: 1, minWidth: 0 },
+  // Where a system forces its colours, a bar of one colour would be none.
+  track: {
+    height: 10,
+    borderRadius: 2,
+    overflow: 'hidden',
+    flex: 1,
+    minWidth: 0,
+    ...webStyle({ forcedColorAdjust: 'none' }),
+  },
   fill: { height: 10, borderRadius: 2, borderWidth: 1.5, minWidth: 2 },
 });

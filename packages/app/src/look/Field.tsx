@@ -29,6 +29,8 @@ interface FieldProps {
   /** The keys that a touch keyboard shows first. */
   inputMode?: 'text' | 'decimal' | 'url' | 'email';
   inputRef?: (input: TextInput | null) => void;
+  /** It can be read and copied, and not changed. */
+  readOnly?: boolean;
 }
 
 /** A labelled field that tells below it what is wrong, and is told so to a screen reader. */

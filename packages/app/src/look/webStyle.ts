@@ -4,6 +4,7 @@ interface WebStyle {
   fieldSizing?: 'content';
   minWidth?: 'min-content';
   fontSize?: string;
+  forcedColorAdjust?: 'none';
 }
 
 /** Styles that browsers know and React Native's types do not. */

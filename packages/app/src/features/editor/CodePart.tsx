@@ -23,7 +23,7 @@ import { useVerdict } from './useVerdict';
 import { Verdict } from './Verdict';
 
 /** What you type: the code, whether it is safe, what it costs, and a line to try it in. */
-export function CodePart({ editor, draft, saved }: EditorPartProps) {
+export function CodePart({ editor, draft, saved, isReadOnly }: EditorPartProps) {
   const palette = usePalette();
   const newMark = useNewMark();
   const verdict = useVerdict(draft);
@@ -41,6 +41,7 @@ export function CodePart({ editor, draft, saved }: EditorPartProps) {
           <Field
             label={t`You type`}
             isCode
+            readOnly={isReadOnly}
             inputRef={field.ref}
             value={field.value}
             onChangeText={field.onChange}
@@ -62,10 +63,10 @@ export function CodePart({ editor, draft, saved }: EditorPartProps) {
       {trimCode(code) !== '' && (
         <Verdict
           code={trimCode(code)}
-          verdict={verdict}
+          verdict={isReadOnly && verdict ? { ...verdict, proposals: [] } : verdict}
           untypable={untypableOf(effort)}
           onOpen={(id) => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
-          onKeepPrivate={isPrivate ? null : () => setValue('isPrivate', true, { shouldDirty: true })}
+          onKeepPrivate={isPrivate || isReadOnly ? null : () => setValue('isPrivate', true, { shouldDirty: true })}
           onTake={(free) => setValue('code', free, { shouldDirty: true, shouldValidate: formState.isSubmitted })}
         />
       )}

@@ -19,7 +19,7 @@ export function EditorFoot({ isReadOnly, onSave, onDelete }: EditorFootProps) {
       {isReadOnly && <Text variant="bodyMedium">{t`This device can use the list but not change it.`}</Text>}
       {onDelete && !isReadOnly && (
         <Button icon="trash" mode="text" textColor={palette.alarm} onPress={onDelete} contentStyle={styles.tall}>
-          Delete
+          {t`Delete`}
         </Button>
       )}
       <View style={styles.push} />

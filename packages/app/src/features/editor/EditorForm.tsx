@@ -45,9 +45,9 @@ export function EditorForm({ saved, place }: { saved: Shortcut | null; place: st
             <Versions type="shortcut" id={saved.id} />
           </Suspense>
         )}
-        <TextPart editor={editor} draft={draft} saved={saved} />
-        <CodePart editor={editor} draft={draft} saved={saved} />
-        <Details editor={editor} />
+        <TextPart editor={editor} draft={draft} saved={saved} isReadOnly={isReadOnly} />
+        <CodePart editor={editor} draft={draft} saved={saved} isReadOnly={isReadOnly} />
+        {!isReadOnly && <Details editor={editor} />}
       </ScrollView>
       <EditorFoot isReadOnly={isReadOnly} onSave={editor.save} onDelete={saved ? editor.remove : null} />
     </View>

@@ -21,7 +21,7 @@ interface Started {
 
 /** What a shortcut gives: a plain text until the first chip is put in, and again when the last is taken out. */
 export function ExpansionField(props: ExpansionFieldProps) {
-  const { id, value, isTemplate, error, startsHere, inputRef, onChange, onBlur, onSubmit } = props;
+  const { id, value, isTemplate, isReadOnly, error, startsHere, inputRef, onChange, onBlur, onSubmit } = props;
   const input = useRef<HTMLTextAreaElement | null>(null);
   const [started, setStarted] = useState<Started | null>(null);
   const [wasTemplate, setWasTemplate] = useState(isTemplate);
@@ -59,7 +59,8 @@ export function ExpansionField(props: ExpansionFieldProps) {
       <Field
         label={t`You get`}
         multiline
-        beside={<InsertButton onInsert={insert} />}
+        readOnly={isReadOnly}
+        beside={isReadOnly ? null : <InsertButton onInsert={insert} />}
         inputRef={(element) => {
           input.current = element as unknown as HTMLTextAreaElement | null;
           inputRef(element);

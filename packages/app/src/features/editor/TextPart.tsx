@@ -12,7 +12,7 @@ import { LinkNotes } from './LinkNotes';
 import type { EditorPartProps } from './useEditor';
 
 /** What you get: the text, what it makes now, what is in its links, and what came along with it. */
-export function TextPart({ editor, draft, saved }: EditorPartProps) {
+export function TextPart({ editor, draft, saved, isReadOnly }: EditorPartProps) {
   const { control, formState, setValue } = editor.form;
   const { errors } = formState;
   const { code, expansion, template, format } = draft;
@@ -20,7 +20,7 @@ export function TextPart({ editor, draft, saved }: EditorPartProps) {
   return (
     <>
       {!isShown && <HiddenText onShow={() => setShown(true)} />}
-      {isShown && (
+      {isShown && !(isReadOnly && template) && (
         <Controller
           control={control}
           name="expansion"
@@ -29,6 +29,7 @@ export function TextPart({ editor, draft, saved }: EditorPartProps) {
               id={saved?.id ?? null}
               value={field.value}
               isTemplate={template}
+              isReadOnly={isReadOnly}
               inputRef={field.ref}
               onChange={(text, isTemplate, isMarkdown) => {
                 if (isMarkdown) setValue('format', 'markdown', { shouldDirty: true });
@@ -54,8 +55,15 @@ export function TextPart({ editor, draft, saved }: EditorPartProps) {
           />
         </Suspense>
       )}
-      {isShown && !template && (
-        <LinkNotes text={expansion} onChange={(text) => setValue('expansion', text, { shouldDirty: true })} />
+      {isShown && !template && !isReadOnly && (
+        <LinkNotes
+          text={expansion}
+          onChange={(text) => {
+            setValue('expansion', text, { shouldDirty: true });
+            // One goes on typing behind it.
+            editor.form.setFocus('expansion');
+          }}
+        />
       )}
       {editor.lines > 1 && (
         <FieldNote

@@ -4,6 +4,8 @@ export interface ExpansionFieldProps {
   id: string | null;
   value: string;
   isTemplate: boolean;
+  /** Of a plain text: it can be read and not changed. */
+  isReadOnly?: boolean;
   error?: string;
   startsHere: boolean;
   inputRef: (input: unknown) => void;

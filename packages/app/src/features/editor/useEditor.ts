@@ -138,6 +138,8 @@ export interface EditorPartProps {
   editor: Editor;
   draft: Draft;
   saved: Shortcut | null;
+  /** Whether this device may only use the list: what is there can be read and copied. */
+  isReadOnly: boolean;
 }
 
 /** Only what differs from what is saved is written, so that devices do not undo each other. */

@@ -6,6 +6,7 @@ import { isField } from '@/frame/focus';
 import { isCommand } from '@/frame/keys';
 import { useNoticeKeys } from '@/frame/Notices';
 import { useMay } from '@/frame/replica/ReplicaProvider';
+import { choosing } from '@/parts/choosing';
 import { useLatest } from '@/look/useLatest';
 
 interface Openings {
@@ -39,6 +40,10 @@ export function usePlaceKeys(open: Openings): void {
         return true;
       case '?':
         open.keys();
+        return true;
+      case 'Escape':
+        if (choosing.ids === null) return false;
+        choosing.end();
         return true;
       case 'n':
         if (may === 'use') return false;

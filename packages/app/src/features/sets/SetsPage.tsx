@@ -24,6 +24,7 @@ import { DetailPage } from '@/frame/DetailPage';
 import { Field } from '@/look/Field';
 import { Icon } from '@/look/icons';
 import { LatchButton } from '@/look/LatchButton';
+import { dragWords } from '@/parts/dragWords';
 import { usePalette } from '@/look/useLook';
 import { useList, useMay } from '@/frame/replica/ReplicaProvider';
 import { useCommand } from '@/frame/replica/useCommand';
@@ -86,7 +87,12 @@ export default function SetsPage() {
           {name.trim() !== '' && <LatchButton label={t`Add`} icon="plus" onPress={make} />}
         </View>
       )}
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={onDragEnd}
+        accessibility={dragWords(new Map(sets.map((set) => [set.id, set.name])))}
+      >
         <SortableContext items={sets.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
           {sets.map((set, index) => (
             <SetRow

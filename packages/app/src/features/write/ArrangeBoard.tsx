@@ -17,6 +17,7 @@ import { IconButton, Text } from 'react-native-paper';
 import { MASK } from '@/answers/audit/sentences/mask';
 import { CodePlate } from '@/look/CodePlate';
 import { Icon } from '@/look/icons';
+import { dragWords } from '@/parts/dragWords';
 import { usePalette } from '@/look/useLook';
 import { useCommand } from '@/frame/replica/useCommand';
 
@@ -52,7 +53,12 @@ export function ArrangeBoard({ shortcuts, all }: ArrangeBoardProps) {
   };
   return (
     <ScrollView style={styles.scroll} contentContainerStyle={styles.keys}>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={onDragEnd}
+        accessibility={dragWords(new Map(shortcuts.map(({ id, code }) => [id, code])))}
+      >
         <SortableContext items={shortcuts.map(({ id }) => id)} strategy={rectSortingStrategy}>
           {shortcuts.map((shortcut, index) => (
             <ArrangedKey

@@ -113,7 +113,14 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
     },
     removeTag: (tag: Tag) => {
       const now = tagsIn(state.current?.text ?? '').find(({ key, start }) => key === tag.key && start === tag.start);
-      if (now) pad.current?.field.change(withoutTag(state.current!.text, now), '');
+      if (!now) return;
+      const { text, caret } = state.current!;
+      const gone = withoutTag(text, now);
+      // What one types next goes where the cursor was.
+      pad.current?.field.change(gone, '', {
+        start: placeWithout(caret.start, gone),
+        end: placeWithout(caret.end, gone),
+      });
     },
     setCasing: (casing: Casing) => {
       const { text, caret } = state.current!;
@@ -130,6 +137,11 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
       [shortcuts],
     ),
   };
+}
+
+/** A place of a text once a part of it is gone; in that part, where it began. */
+function placeWithout(place: number, gone: { readonly start: number; readonly end: number }): number {
+  return place >= gone.end ? place - (gone.end - gone.start) : Math.min(place, gone.start);
 }
 
 export type Composer = ReturnType<typeof useComposer>;

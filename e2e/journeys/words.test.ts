@@ -1,32 +1,8 @@
 import { By } from 'selenium-webdriver';
 
 import { journey } from '../journey';
+import { PAGES } from '../pages';
 import { OtherDevice } from '../otherDevice';
-
-/** Every page, by its address, and what is on it once it is all there. */
-const PAGES: readonly (readonly [path: string, there: string])[] = [
-  ['/', '[role=link] [role=img]'],
-  ['/new', 'textarea'],
-  ['/import', 'textarea'],
-  ['/export', '[role=radio]'],
-  ['/sheet', 'iframe'],
-  ['/sets', '[role=list] svg, [role=button][aria-roledescription]'],
-  ['/where', 'h2, [role=heading][aria-level="2"]'],
-  ['/write', 'textarea.write-pad'],
-  ['/check', '[role=heading][aria-level="2"]'],
-  ['/check/own-text', 'textarea'],
-  ['/check/conventions', 'circle'],
-  ['/check/conventions/apply?place=before&marker=,&scope=list', '[role=checkbox] [role=img]'],
-  ['/check/savings', '[role=heading][aria-level="2"]'],
-  ['/check/keyboards', '[role=img] svg'],
-  ['/devices', '[role=listitem]'],
-  ['/devices/invite', '[role=timer]'],
-  ['/devices/spare-key', '[role=button]'],
-  ['/devices/history', '[role=listitem]'],
-  ['/devices/deleted', '[role=heading]'],
-  ['/devices/versions', '[role=heading]'],
-  ['/share', '[role=heading]'],
-];
 
 /** The words of `Intl`, which no catalogue holds: units, months, names of languages; names of ours, of formats, of keys and of shapes of codes (`aa·`). */
 const NOT_OURS =

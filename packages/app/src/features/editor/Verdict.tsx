@@ -134,7 +134,7 @@ function tellUntypable(
   ownKeyboards: Parameters<typeof nameOfKeyboard>[1],
 ): string {
   if (keyboards.length === 0)
-    return t`None of your keyboards has “${character}”. Use letters, digits or signs that yours have.`;
+    return t`None of your keyboards has “${character}”. Use letters, digits or symbols that yours have.`;
   const names = tellList(keyboards.map((id) => nameOfKeyboard(id, ownKeyboards)));
   return t`“${character}” isn’t on ${names}, so you can’t type this code there.`;
 }

@@ -1,19 +1,7 @@
-import type { Brief } from '@yellow-latch/core/clash';
 import type { Shortcut } from '@yellow-latch/core/model';
 
 import { sortFindings, countToFix } from './findings';
-
-const finding = (id: string, type: Brief['type'], severity: Brief['severity'], more: Partial<Brief> = {}): Brief =>
-  ({
-    type,
-    severity,
-    shortcuts: [id],
-    devices: [],
-    count: 1,
-    evidence: null,
-    about: `${severity} ${id}`,
-    ...more,
-  }) as Brief;
+import { makeBrief as finding } from './testing';
 
 const shortcuts = ['a', 'b', 'c'].map((id) => ({ id, setId: id === 'a' ? 'visits' : null }) as Shortcut);
 const leftOf = (shortcutId: string, type: string, about: string) => ({

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { Fix, TriedFix } from '@yellow-latch/core/clash';
-import { compareSeverity, type Severity } from '@yellow-latch/core/clash/finding';
+import type { Severity } from '@yellow-latch/core/clash/finding';
 import { fixing } from '@yellow-latch/replica/commands/fixing';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -59,7 +59,7 @@ export default function CheckedPage({ id, isGuided }: CheckedPageProps) {
     back();
   };
   const { code } = shortcut;
-  const worst = open.map(({ severity }) => severity).sort((a, b) => compareSeverity(b, a))[0] ?? 'safe';
+  const worst = found.worst.get(id) ?? 'safe';
   return (
     <DetailPage
       gap={12}

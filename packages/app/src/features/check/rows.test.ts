@@ -1,21 +1,9 @@
-import type { Brief } from '@yellow-latch/core/clash';
 import type { Shortcut } from '@yellow-latch/core/model';
 
 import { sortFindings } from '@/answers/audit/findings';
+import { makeBrief as finding } from '@/answers/audit/testing';
 
 import { checkRows, IGNORED, mostMisfiring, NO_FILTER } from './rows';
-
-const finding = (id: string, type: Brief['type'], severity: Brief['severity'], more: Partial<Brief> = {}): Brief =>
-  ({
-    type,
-    severity,
-    shortcuts: [id],
-    devices: [],
-    count: 1,
-    evidence: null,
-    about: `${severity} ${id}`,
-    ...more,
-  }) as Brief;
 
 const shortcuts = ['a', 'b', 'c', 'd'].map((id) => ({ id, setId: id === 'a' ? 'visits' : null }) as Shortcut);
 

@@ -38,9 +38,12 @@ export function useSafeFix(
     let isOver = false;
     const fixes = fixesOf(client, version);
     const renew = async () => {
-      const best =
-        fixes.get(name) ?? (await client.safeFix(id, types.split(',') as FindingType[], { keyboards, ownKeyboards }));
-      fixes.set(name, best);
+      let best = fixes.get(name);
+      // That there is none is an answer too, and is not asked for again.
+      if (best === undefined) {
+        best = await client.safeFix(id, types.split(',') as FindingType[], { keyboards, ownKeyboards });
+        fixes.set(name, best);
+      }
       if (!isOver) setFix(best);
     };
     void renew();

@@ -15,6 +15,7 @@ import { usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
+import { knownIdOf } from './groups';
 import { SECRET_WORDS, tellFields, tellRefusal } from './words';
 
 interface PreviewRowProps {
@@ -177,12 +178,6 @@ function noteOf(
     case 'same':
       return line;
   }
-}
-
-/** The shortcut of the list that a row has to do with. */
-function knownIdOf(row: PlannedRow): string | null {
-  if (row.status === 'changed' || row.status === 'same') return row.known;
-  return row.status === 'in use' && row.by.in === 'list' ? row.by.id : null;
 }
 
 const styles = StyleSheet.create({

@@ -15,6 +15,8 @@ import { RadioGroup } from '@/look/RadioGroup';
 import { Tick } from '@/look/Tick';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
+import { knownIdOf } from './groups';
+
 interface RowSheetProps {
   row: PlannedRow;
   all: readonly PlannedRow[];
@@ -36,7 +38,7 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
   const [code, setCode] = useState(choice.do === 'recode' ? choice.code : free);
   const [error, setError] = useState<string>();
   if (row.status === 'refused' || row.status === 'same') return null;
-  const holder = shortcuts.find(({ id }) => id === holderIdOf(row));
+  const holder = shortcuts.find(({ id }) => id === knownIdOf(row));
   const decide = () => {
     if (picked !== 'in') {
       onChoose({ do: picked === 'replace' && row.status === 'changed' ? 'take' : picked });
@@ -98,12 +100,6 @@ export function RowSheet({ row, all, choice, onClose, onChoose }: RowSheetProps)
       </View>
     </Sheet>
   );
-}
-
-/** The shortcut of the list that has the code of a row. */
-function holderIdOf(row: PlannedRow): string | null {
-  if (row.status === 'changed') return row.known;
-  return row.status === 'in use' && row.by.in === 'list' ? row.by.id : null;
 }
 
 const styles = StyleSheet.create({

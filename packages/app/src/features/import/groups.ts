@@ -12,3 +12,9 @@ export const GROUPS: readonly { status: Status; title: MessageDescriptor; about:
   { status: 'refused', title: msg`Can’t be imported`, about: msg`see why below` },
   { status: 'same', title: msg`The same`, about: msg`already in your list` },
 ];
+
+/** The shortcut of the list that a row has to do with, by its id; null: none. */
+export function knownIdOf(row: PlannedRow): string | null {
+  if (row.status === 'changed' || row.status === 'same') return row.known;
+  return row.status === 'in use' && row.by.in === 'list' ? row.by.id : null;
+}

@@ -30,6 +30,8 @@ const FIND = `
 const EXPECTED_ERRORS =
   /ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_INCOMPLETE_CHUNKED|ERR_CONNECTION_RESET|ERR_SOCKET_NOT_CONNECTED|ERR_CONTENT_LENGTH_MISMATCH|status of 401|response has a MIME type \("text\/plain"\) that is not "text\/event-stream"|api\/joins - Failed to load resource|error occurred when fetching the script/;
 
+type Place = 'Shortcuts' | 'Write' | 'Check' | 'Devices';
+
 export class App {
   /** Taps and key presses so far, as a person would count them. */
   taps = 0;
@@ -153,7 +155,8 @@ export class App {
 
   /** Taps the row of a shortcut, scrolling the list until it is there. */
   async openShortcut(code: string): Promise<void> {
-    const row = By.css(`[role=link][aria-label^=${JSON.stringify(`${code}: `)}]`);
+    // With its verdict, once it is checked.
+    const row = By.css([':', ','].map((end) => `[role=link][aria-label^=${JSON.stringify(`${code}${end} `)}]`).join());
     await this.until(async () => {
       if ((await this.driver.findElements(row)).length > 0) return true;
       await this.driver.executeScript(
@@ -386,17 +389,17 @@ export class App {
 
   // ── Write ─────────────────────────────────────────────────────────────────────────────────
 
-  async goTo(place: 'Shortcuts' | 'Write' | 'Check' | 'Devices'): Promise<void> {
-    await this.press(
-      await this.see(
-        By.xpath(
-          `//*[@role="navigation" or self::nav]//*[@role="link" or self::a][starts-with(@aria-label, "${place}")]`,
-        ),
-      ),
-    );
+  async goTo(place: Place): Promise<void> {
+    await this.pressPlace(place);
     await this.driver.wait(until.elementLocated(By.css('[role=heading], h1')), PATIENCE);
     if (place === 'Check') await this.seeText('Checked at');
     if (place === 'Write') await this.see(By.css('textarea.write-pad'));
+  }
+
+  /** Goes to one of the places, whatever is there. */
+  async pressPlace(place: Place): Promise<void> {
+    const link = `//*[@role="navigation" or self::nav]//*[@role="link" or self::a][starts-with(@aria-label, "${place}")]`;
+    await this.press(await this.see(By.xpath(link)));
   }
 
   /** Puts the caret into the page. */

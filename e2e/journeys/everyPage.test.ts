@@ -82,15 +82,39 @@ journey('keys of every page: find, new, the list of keys, undo and redo', 'demo'
   await app.seeText('Undone.');
 });
 
+journey('a screen that fails leaves the others working', 'demo', async ({ open }) => {
+  const app = await open('phone');
+  await app.seeText('“so” needs fixing.');
+  // Check joins the names of languages, and the list and Write join nothing.
+  await app.driverScript(`window.whole = Intl.ListFormat; Intl.ListFormat = function () { throw new Error('made to fail'); }`);
+  await app.pressPlace('Check');
+  await app.seeText('Something went wrong');
+  await app.expectAccessible();
+  await app.goTo('Write');
+  await app.field('Your text');
+  await app.goTo('Shortcuts');
+  await app.openShortcut(';cv');
+  await app.tap('Back to the list');
+  await app.pressPlace('Check');
+  await app.seeText('Something went wrong');
+  await app.driverScript(`Intl.ListFormat = window.whole`);
+  // Whoever looks into it finds it in the console.
+  const errors = await app.loggedErrors();
+  expect(errors.length).toBeGreaterThan(0);
+  expect(errors.filter((error) => !error.includes('made to fail'))).toEqual([]);
+  await app.tap('Try again');
+  await app.control('Use ;so to fix “so”');
+});
+
 journey('the list is one stop of Tab, with arrows inside and its places counted', 'demo', async ({ open }) => {
   const app = await open('computer');
   await app.seeText('“so” needs fixing.');
   await app.tabTo('Skip the menu', 3);
   await press(app, Key.ENTER);
   await app.seeFocus('Shortcuts');
-  await app.tabTo(';bye: ', 12);
+  await app.tabTo(';bye, Safe: ', 12);
   await press(app, Key.ARROW_DOWN, Key.ARROW_DOWN);
-  await app.seeFocus(';diary: ');
+  await app.seeFocus(';diary, Safe: ');
   await press(app, Key.ARROW_RIGHT);
   await app.seeFocus('Copy the text of ;diary');
   await press(app, Key.ARROW_LEFT, Key.END);

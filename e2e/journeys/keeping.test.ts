@@ -197,7 +197,7 @@ journey(
     await app.goTo('Shortcuts');
     await app.tap('More');
     await app.tap('Select several');
-    await app.press(await app.see(By.css('[role=checkbox][aria-label^=";cv: "]')));
+    await app.press(await app.see(By.css('[role=checkbox][aria-label^=";cv, Safe: "]')));
     await app.tap('Sheet: 1 shortcut');
     await app.until(
       async () =>

@@ -2,6 +2,7 @@ import { By, Key } from 'selenium-webdriver';
 
 import type { App } from '../app';
 import { journey } from '../journey';
+import { OtherDevice } from '../otherDevice';
 
 const textIn = async (app: App, label: string) => (await app.field(label)).getAttribute('value');
 
@@ -46,6 +47,27 @@ journey(
   },
 );
 
+journey('a form that came back after a reload does not write over what another device wrote', 'demo', async ({ open }) => {
+  const app = await open('phone');
+  await app.openShortcut(';ten');
+  await app.fill('You get', 'Ten minutes away, by the mill.');
+  await app.until(async () => (await unsavedIn(app)).includes('by the mill'), 'the form to be kept');
+  const tablet = await OtherDevice.join(app.address);
+  await tablet.edit(await tablet.recordOf(';ten'), {
+    content: { expansion: 'Ten minutes, behind a tractor.', template: false, format: 'plain' },
+  });
+  await app.reload();
+  await app.until(
+    async () => (await textIn(app, 'You get')) === 'Ten minutes away, by the mill.',
+    'the text to be back',
+  );
+  await app.tap('Save');
+  await app.openUnderDevices('Two versions of 1 thing');
+  await app.seeText('behind a tractor');
+  await app.seeText('by the mill');
+  await app.expectAccessible();
+});
+
 /** The forms kept on the device, as its database holds them. */
 function unsavedIn(app: App): Promise<string> {
   return app.browser.driver.executeAsyncScript(
@@ -62,9 +84,9 @@ journey('the focus goes on where one is: never to the page itself', 'demo', asyn
   const app = await open('computer');
   await app.seeText('Synced');
   // Opened, the heading has it: what follows is the shortcut, not the rest of the list.
-  await app.tabTo(';bye: ', 60);
+  await app.tabTo(';bye, Safe: ', 60);
   await app.type(Key.ARROW_DOWN);
-  await app.seeFocus(';cv: ');
+  await app.seeFocus(';cv, Safe: ');
   await app.type(Key.RETURN);
   await app.seeFocus('Shortcut');
   await app.tabTo('You get', 8);
@@ -124,5 +146,5 @@ journey('a link is put in by its words and its address', 'empty', async ({ open 
   await app.tap('Save');
   await app.seeText('“;book” works in Write.');
   // In the list it reads as text.
-  await app.see(By.css('[role=link][aria-label^=";book: Please book a visit! soon."]'));
+  await app.see(By.css('[role=link][aria-label^=";book"][aria-label$=": Please book a visit! soon."]'));
 });

@@ -52,7 +52,10 @@ export function tellSync(
     if (trouble !== null) return { icon: 'cloud-off', text: tellRefusal(trouble) };
     return { icon: 'cloud-off', text: tellOffline(waiting, inStepAt, now) };
   }
-  if (phase === 'starting') return { icon: 'refresh', text: t`Connecting…` };
+  if (phase === 'starting') {
+    if (inStepAt === null) return { icon: 'refresh', text: t`Connecting…` };
+    return { icon: 'refresh', text: t`Connecting… Last synced ${{ when: tellMoment(inStepAt, now) }}` };
+  }
   if (waiting > 0 && mayOnlyUse) {
     const text = plural(waiting, {
       one: '# change not sent: this device can’t change the list',

@@ -216,6 +216,9 @@ describe('devices, expansions', () => {
       );
     expect(trapOf('big oar', tablet)).toEqual(['breaks: space in code']);
     expect(trapOf('asap', phone)).toEqual(['note: built-in entry']);
+    expect(trapOf(';☕', tablet)).toEqual(['risky: emoji in code']);
+    expect(trapOf(';❤️', phone)).toEqual(['risky: emoji in code']);
+    expect(trapOf(';©', tablet)).toEqual([]);
     expect(trapOf(';w', tablet, 'pl')).toEqual(['breaks: language of the entry']);
     expect(trapOf(';w', tablet, 'en-GB')).toEqual([]);
   });

@@ -66,7 +66,8 @@ export type Trap =
   | 'space in code'
   | 'built-in entry'
   | 'language of the entry'
-  | 'no delimiter';
+  | 'no delimiter'
+  | 'emoji in code';
 
 /** Something wrong with an expansion; `start` and `end` in UTF-16 units, `better` where there is one. */
 export interface Fault {

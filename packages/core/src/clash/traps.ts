@@ -4,6 +4,9 @@ import { matchKey } from '../model';
 import { separatorOf } from './contextCorpus';
 import type { Severity, Trap } from './finding';
 
+/** A character shown as a picture (Unicode Technical Standard 51): no keyboard types it with a key of its own. */
+const EMOJI = /\p{Emoji_Presentation}|\p{Extended_Pictographic}\uFE0F/u;
+
 /** A trap of one device, what becomes of the typed code there, and how bad that is. */
 export interface TrapFound {
   readonly trap: Trap;
@@ -26,6 +29,7 @@ export function trapsOf(entry: FiringEntry, list: CompiledList, languages: reado
   if (isTyped && profile.sentenceCapitals && held.capitals === 'match' && /^\p{Ll}/u.test(code)) {
     traps.push({ trap: 'sentence capital', result: typedOn(list, '', code, entry), severity: 'risky' });
   }
+  if (isTyped && EMOJI.test(code)) traps.push({ trap: 'emoji in code', result: code, severity: 'risky' });
   const changes: [boolean, Trap, RegExp][] = [
     [profile.smartQuotes, 'smart quotes', /["']/u],
     [profile.smartDashes, 'smart dashes', /--/u],
@@ -58,7 +62,8 @@ function mayBeTrapped({ code, language, capitals }: FiringEntry, profile: Device
     profile.delimiters.length === 0 ||
     (profile.perLanguage && language !== 'und') ||
     (profile.builtIn.length > 0 && profile.builtIn.some((own) => own.code.length === code.length)) ||
-    /["'\s]|--|\.\.\./u.test(code)
+    /["'\s]|--|\.\.\./u.test(code) ||
+    EMOJI.test(code)
   );
 }
 

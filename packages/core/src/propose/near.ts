@@ -27,7 +27,7 @@ export function mainMark(codes: readonly string[]): Mark | null {
 }
 
 /**
- * Free codes near `typed`, the nearest first: with the list's marker, without its blanks, with its first
+ * Free codes near `typed`, the nearest first: with the list's marker, without its spaces and emoji, with its first
  * letter doubled, without its vowels, and longer ones made from the expansion, or from the kind where that has no words; for
  * a code with a marker of its own, those with the list's come last. `codes`: those of the list, which
  * are in use. `ours`: the mark of the convention which holds, if one was chosen. Every proposal passes the
@@ -45,13 +45,13 @@ export function nearCodes(
   const mark = (inner: string) => (isMarked ? before + inner + after : markCode(inner, ours));
   const first = clustersOf(mnemonic)[0]?.text ?? '';
   const longer = longerMnemonics(mnemonic, expansion, kind);
-  const joined = mnemonic.replaceAll(/\s+/gu, '');
+  const joined = mnemonic.replaceAll(/\s+|\p{Emoji_Presentation}|\p{Extended_Pictographic}\uFE0F/gu, '');
   const consonants = mnemonic.replaceAll(/[aeiouäöüàâéèêëîïôûùáíóú]/giu, '');
   const proposals: NearCode[] = [
     ...(isMarked
       ? []
       : [{ code: mark(mnemonic), how: ours.place === 'doubled' ? ('doubled' as const) : ('marked' as const) }]),
-    ...(joined === mnemonic ? [] : [{ code: mark(joined), how: 'joined' as const }]),
+    ...(joined === mnemonic || joined === '' ? [] : [{ code: mark(joined), how: 'joined' as const }]),
     // A mark doubled is no mnemonic, and a digit doubled another number.
     ...(/^\p{L}/u.test(first) ? [{ code: before + first + mnemonic + after, how: 'doubled' as const }] : []),
     ...(consonants.length >= 2 && consonants !== mnemonic

@@ -4,7 +4,7 @@ import type { ListView } from '@yellow-latch/replica/storage/view';
 export type AuditedList = Pick<ListView, 'shortcuts' | 'sets' | 'languages' | 'devices'>;
 
 /** Raised when what an audit says of one and the same list changes. */
-const RULES = 2;
+const RULES = 3;
 
 /**
  * A name for what an audit depends on: the list, the languages, the devices. 53 bits of two FNV-like

@@ -21,7 +21,7 @@ interface CheckHeadProps {
 /** What stands above the shortcuts with problems: how often the list expands by mistake, how it was checked, the filters. */
 export function CheckHead({ filter, rows, onFilter, isComingBack }: CheckHeadProps) {
   const { findings, state } = useAudit();
-  usePageTitle(t`Check`);
+  usePageTitle(t`Check`, { isList: true });
   return (
     <View style={styles.head}>
       <FocusHeading focusOn={isComingBack ? 'check' : null} variant="headlineSmall">{t`Check`}</FocusHeading>

@@ -2,20 +2,9 @@ import type { FindingType, Fix } from '@yellow-latch/core/clash';
 import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
-import type { AuditClient } from '@/answers/audit/client';
-import { useList } from '@/frame/replica/ReplicaProvider';
+import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 
-/** The fixes of one version of the list, so that a row that scrolls back into view has its own at once. */
-const known = new WeakMap<AuditClient, { version: string; fixes: Map<string, Fix | null> }>();
-
-function fixesOf(client: AuditClient, version: string): Map<string, Fix | null> {
-  let of = known.get(client);
-  if (of?.version !== version) {
-    of = { version, fixes: new Map() };
-    known.set(client, of);
-  }
-  return of.fixes;
-}
+import { safeFixesNow, safeFixesOf } from './safeFixes';
 
 /**
  * The fix to offer on the row of a shortcut, and a way to ask for it once more before it is taken. Null: there is
@@ -27,22 +16,24 @@ export function useSafeFix(
   types: string,
 ): { readonly fix: Fix | null | undefined; readonly askAgain: () => Promise<Fix | null> } {
   const { client, state } = useAudit();
+  const { db } = useOpened().replica;
   const { keyboards, ownKeyboards } = useList();
   const { phase, result } = state;
-  const version = result?.version;
-  const name = `${id} ${types}`;
-  const [fix, setFix] = useState(() => (version === undefined ? undefined : fixesOf(client, version).get(name)));
-  const isAsked = types !== '' && phase === 'ready' && version !== undefined;
+  const row = `${id} ${types}`;
+  // Which code is best depends on what one types on.
+  const version = result && `${result.version} ${keyboards.map((use) => `${use.keyboard} ${use.share}`).join()}`;
+  const [fix, setFix] = useState(() => (version ? safeFixesNow(db, version)?.get(row) : undefined));
+  const isAsked = types !== '' && phase === 'ready' && version !== null;
   useEffect(() => {
     if (!isAsked) return;
     let isOver = false;
-    const fixes = fixesOf(client, version);
     const renew = async () => {
-      let best = fixes.get(name);
+      const fixes = await safeFixesOf(db, version);
+      let best = fixes.get(row);
       // That there is none is an answer too, and is not asked for again.
       if (best === undefined) {
         best = await client.safeFix(id, types.split(',') as FindingType[], { keyboards, ownKeyboards });
-        fixes.set(name, best);
+        fixes.add(row, best);
       }
       if (!isOver) setFix(best);
     };
@@ -50,7 +41,7 @@ export function useSafeFix(
     return () => {
       isOver = true;
     };
-  }, [client, id, types, name, version, isAsked, keyboards, ownKeyboards]);
+  }, [client, db, id, types, row, version, isAsked, keyboards, ownKeyboards]);
   return {
     fix: types === '' ? null : fix,
     askAgain: () => client.safeFix(id, types.split(',') as FindingType[], { keyboards, ownKeyboards }),

@@ -17,6 +17,7 @@ import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
+import { Working } from '@/parts/findings/Working';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { MarkRow } from './MarkRow';
@@ -103,7 +104,8 @@ export default function ConventionsPage() {
               conventions={conventions}
               onOpen={(id) => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
             />
-            {!comparison && (
+            {answer === undefined && <Working text={t`Comparing markers…`} />}
+            {answer !== undefined && !comparison && (
               <Text role="status" variant="bodyMedium">
                 {tellNoComparison(answer)}
               </Text>
@@ -208,9 +210,8 @@ function sorted(comparison: Comparison | null, sort: Sort, kinds: 'signs' | 'all
     .sort((a, b) => measure(a) - measure(b) || a.secondsAWeek - b.secondsAWeek);
 }
 
-/** Why no comparison stands there (yet). */
-function tellNoComparison(answer: object | null | undefined): string {
-  if (answer === undefined) return t`Comparing markers…`;
+/** Why no comparison stands there. */
+function tellNoComparison(answer: object | null): string {
   if (answer === null || !('type' in answer)) return t`The check has stopped. Open Check to start it again.`;
   return answer.type === 'no codes' ? t`Add some shortcuts first.` : t`Choose your keyboards first, under Check.`;
 }

@@ -32,17 +32,18 @@ export function MarkRow({ row, sample, collide, isOwn, isOpen, onToggle, onApply
   const { mark, changes } = row;
   const week = isOwn ? t`${{ aWeek: tellWeek(row) }} · your marker` : tellWeek(row);
   const against = tellAgainst(row, collide);
+  const code = markCode(sample, mark);
   return (
     <View style={[styles.row, { borderColor: palette.line }, isOpen && { backgroundColor: palette.surface }]}>
       <Pressable
         role="button"
         aria-expanded={isOpen}
-        aria-label={`${titleOfMark(mark)}: ${week}. ${tellEach(row)}`}
+        aria-label={`${code}, ${titleOfMark(mark)}: ${week}. ${tellEach(row)}`}
         onPress={onToggle}
         style={styles.line}
       >
         <View aria-hidden style={styles.plate}>
-          <CodePlate code={markCode(sample, mark)} />
+          <CodePlate code={code} />
         </View>
         <View style={styles.words}>
           <Text variant="bodyMedium" style={STRONG}>

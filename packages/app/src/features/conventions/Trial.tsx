@@ -6,6 +6,7 @@ import { Text } from 'react-native-paper';
 import { tellEffects, tellFigures, tellFinding } from '@/answers/audit/sentences';
 import type { TriedCodes } from '@/answers/effort/workerApi';
 import { useCodes } from '@/parts/findings/useCodes';
+import { Working } from '@/parts/findings/Working';
 import { STRONG } from '@/look/fonts';
 import { LatchGlyph } from '@/look/LatchGlyph';
 
@@ -18,13 +19,9 @@ interface TrialProps {
 /** What the change was found to come to, tried on the list before it is done. */
 export function Trial({ trial, isStale, recodes }: TrialProps) {
   const { codeOf } = useCodes();
-  if (!trial) {
-    return (
-      <Text role="status" variant="bodyMedium">
-        {trial === null ? t`The check has stopped. Open Check to start it again.` : t`Checking it on your list…`}
-      </Text>
-    );
-  }
+  if (trial === undefined) return <Working text={t`Trying it on your list…`} />;
+  if (trial === null)
+    return <Text role="alert" variant="bodyMedium">{t`The check has stopped. Open Check to start it again.`}</Text>;
   const newCodes = new Map(recodes.map(({ id, to }) => [id, to]));
   const after = (id: string) => newCodes.get(id) ?? codeOf(id);
   const { goneCount, cameCount, came } = trial;

@@ -33,7 +33,7 @@ export function DevicesPane() {
   const pathname = usePathname();
   const canManage = useManages();
   const self = replica.state.id;
-  usePageTitle(t`Devices`);
+  usePageTitle(t`Devices`, { isList: true });
   const spareKey = directory?.spareKey ?? null;
   return (
     <View style={styles.pane}>

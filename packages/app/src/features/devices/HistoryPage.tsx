@@ -103,11 +103,13 @@ export function HistoryPage({ shortcutId, isDeletedOnly = false }: HistoryPagePr
       {data && groups.length === 0 && (
         <Text variant="bodyLarge">{isDeletedOnly ? t`Nothing deleted.` : t`Nothing yet.`}</Text>
       )}
-      <View role="list">
-        {groups.map((group) => (
-          <GroupRow key={`${group.id} ${group.changes[0]!.number}`} group={group} isDeletedOnly={isDeletedOnly} />
-        ))}
-      </View>
+      {groups.length > 0 && (
+        <View role="list" aria-label={isDeletedOnly ? t`Deleted` : t`Changes`}>
+          {groups.map((group) => (
+            <GroupRow key={`${group.id} ${group.changes[0]!.number}`} group={group} isDeletedOnly={isDeletedOnly} />
+          ))}
+        </View>
+      )}
       {hasNextPage && (
         <Button
           mode="outlined"

@@ -27,7 +27,7 @@ export function VersionsPage() {
     <DetailPage title={t`Two versions`} about="versions">
       <Text variant="bodyLarge">
         {unsettled.length === 0
-          ? t`Nothing to choose.`
+          ? t`Nothing to choose. If two devices change the same thing at once, you choose here which to keep.`
           : t`These were changed on two devices at once. The newer version is in use; choose which to keep.`}
       </Text>
       {unsettled.map(({ type, id }) => (

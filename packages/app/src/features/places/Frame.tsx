@@ -16,7 +16,7 @@ import { webStyle } from '@/look/webStyle';
 import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 
 import { fetched, whenIdle } from '@/frame/fetched';
-import { Announcer } from '@/frame/announce';
+import { announce, Announcer } from '@/frame/announce';
 import { FocusKeeper, goToHeading, isField } from '@/frame/focus';
 import { NoticeBar, useNoticeLeaving } from '@/frame/Notices';
 import { UpdateOffer } from '@/frame/UpdateOffer';
@@ -47,6 +47,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const isWide = useHasRail();
   const { unsaved } = useOpened();
   useWriteAtHand();
+  useVersionsSaid();
   useFocusKept();
   useNoticeLeaving(usePathname());
   useFilesFromOutside();
@@ -80,6 +81,7 @@ export function Frame({ children }: { children: ReactNode }) {
       </View>
       {!isWide && !isTyping && places}
       <Announcer />
+      <OnPaper />
       {sheet !== null && (
         <Suspense fallback={null}>
           <FindSheet isOpen={sheet === 'find'} onClose={() => setSheet(null)} />
@@ -88,6 +90,26 @@ export function Frame({ children }: { children: ReactNode }) {
       )}
     </View>
   );
+}
+
+/** What comes out of a printer when the list is printed as any page of the web; see public/index.html. */
+function OnPaper() {
+  if (usePathname() !== '/') return null;
+  return (
+    <View nativeID="on-paper" aria-hidden>
+      <Text>{t`To print your shortcuts, open Shortcuts, More, Print a sheet.`}</Text>
+    </View>
+  );
+}
+
+/** Says that two devices wrote different things, when that has just come in. */
+function useVersionsSaid(): void {
+  const count = useList().unsettled.length;
+  const before = useRef(count);
+  useEffect(() => {
+    if (count > before.current) announce(tellBadge(false, count));
+    before.current = count;
+  }, [count]);
 }
 
 /** The first stop of Tab where the places stand first: past them to what is on the page. Seen only while it has the focus. */

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { tellCount, tellDuration, tellList, tellNumber } from '@/wording/format';
+import { tellCount, tellDuration, tellNumber } from '@/wording/format';
 import type { Saving } from '@yellow-latch/core/effort';
 import type { Shortcut } from '@yellow-latch/core/model';
 import { StyleSheet, View } from 'react-native';
@@ -34,7 +34,7 @@ export function SavingRow({ saving, shortcut, most, onOpen, onUses }: SavingRowP
     <View style={[styles.row, { borderColor: palette.line }]}>
       <PressLink
         onPress={onOpen}
-        aria-label={`${shortcut.code}: ${saved ? tellList([text, saved]) : text}`}
+        aria-label={saved ? `${shortcut.code}, ${saved}: ${text}` : `${shortcut.code}: ${text}`}
         style={styles.main}
       >
         <View style={styles.line}>

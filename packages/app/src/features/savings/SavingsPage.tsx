@@ -11,6 +11,7 @@ import { useAnswer } from '@/answers/effort/useAnswer';
 import { useEffortRequest } from '@/answers/effort/useEffortRequest';
 import { nameOfKeyboard } from '@/answers/effort/words';
 import { useCodes } from '@/parts/findings/useCodes';
+import { Working } from '@/parts/findings/Working';
 import { STRONG } from '@/look/fonts';
 import { editing } from '@yellow-latch/replica/commands/shortcuts';
 import { useList } from '@/frame/replica/ReplicaProvider';
@@ -60,9 +61,13 @@ export default function SavingsPage() {
               nameOfSet={(id) => sets.find((set) => set.id === id)?.name ?? t`No set`}
             />
           ) : (
-            <Text role="status" variant="bodyMedium" style={styles.told}>
-              {savings === null ? t`The check has stopped. Open Check to start it again.` : t`Working it out…`}
-            </Text>
+            <View style={styles.told}>
+              {savings === null ? (
+                <Text role="alert">{t`The check has stopped. Open Check to start it again.`}</Text>
+              ) : (
+                <Working text={t`Adding up your savings…`} />
+              )}
+            </View>
           )
         }
         renderItem={({ item }) => {

@@ -46,7 +46,7 @@ const isShortcut = ({ type }: ListItem) => type === 'shortcut';
 
 /** The list: pairs by set, a search over all that they hold, and the bar that starts a new one. */
 export function ListPane() {
-  usePageTitle(t`Shortcuts`);
+  usePageTitle(t`Shortcuts`, { isList: true });
   const list = useList();
   const { query, setQuery, settledQuery, filters, setFilters } = useListFilters();
   const found = useFinder(list, settledQuery);

@@ -59,11 +59,13 @@ export const ShortcutRow = memo(function ShortcutRow({
   const router = useRouter();
   const tabIndex = useTabIndex();
   const { id, code } = shortcut;
-  const label = [
-    `${code}: ${wordsOf(shortcut).slice(0, 200)}`,
+  // The text stands last, since it ends as it ends.
+  const about = [
+    code,
     ...(verdict ? [i18n._(SEVERITY_WORDS[verdict])] : []),
     ...(isUnsettled ? [t`Two versions`] : []),
-  ].join('. ');
+  ].join(', ');
+  const label = `${about}: ${wordsOf(shortcut).slice(0, 200)}`;
   const isChoosing = isChosen !== null;
   const press = (held: Held) => {
     if (choosesWith(held, id)) return;

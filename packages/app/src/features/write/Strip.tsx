@@ -1,8 +1,10 @@
-import { t } from '@lingui/core/macro';
-import type { KeyboardEvent } from 'react';
+import { plural, t } from '@lingui/core/macro';
+import type { Offer } from '@yellow-latch/core/fire';
+import { useEffect, type KeyboardEvent } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { announce } from '@/frame/announce';
 import { useLive } from '@/frame/live';
 import { usePalette } from '@/look/useLook';
 
@@ -22,6 +24,7 @@ export function Strip({ composer }: { composer: Composer }) {
   const { isSelected } = useLive(live.page);
   const line = useLive(live.line);
   const chosen = useLive(live.chosen);
+  useOffersSaid(offers);
   const onKeyDown = (event: KeyboardEvent) => {
     if (offerKey(event, composer)) event.preventDefault();
   };
@@ -47,6 +50,23 @@ export function Strip({ composer }: { composer: Composer }) {
       </Text>
     </View>
   );
+}
+
+/** How long suggestions stand before they are said, in ms: not with every key. */
+const SETTLED = 500;
+
+/** Says how many suggestions there are, and the code of the first. */
+function useOffersSaid(offers: readonly Offer[]): void {
+  const count = offers.length;
+  const first = offers[0]?.entry.code;
+  useEffect(() => {
+    if (first === undefined) return;
+    const timer = setTimeout(
+      () => announce(plural(count, { one: `# suggestion: ${first}`, other: `# suggestions, first ${first}` })),
+      SETTLED,
+    );
+    return () => clearTimeout(timer);
+  }, [count, first]);
 }
 
 const styles = StyleSheet.create({

@@ -132,6 +132,7 @@ const TRAPS: Record<Trap, MessageDescriptor> = {
   'built-in entry': msg`this code is already in use there.`,
   'language of the entry': msg`it’s for a language you don’t type there.`,
   'no delimiter': msg`spaces and punctuation don’t make codes expand there.`,
+  'emoji in code': msg`its emoji is hard to type. Use letters and punctuation.`,
 };
 
 type Fault = Extract<Finding, { type: 'faulty expansion' }>['evidence']['faults'][number];

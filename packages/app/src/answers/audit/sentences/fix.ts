@@ -119,21 +119,21 @@ export function tellPerTenThousand({ perTenThousand, upTo }: Pick<ListFigure, 'p
 export function tellEffects(gone: number, came: number): string {
   if (gone > 0 && came > 0) {
     const news = plural(came, { one: '# new one', other: '# new ones' });
-    return t`It fixes ${plural(gone, { one: '# finding', other: '# findings' })} and adds ${news}.`;
+    return t`It fixes ${plural(gone, { one: '# problem', other: '# problems' })} and adds ${news}.`;
   }
-  if (gone > 0) return t`It fixes ${plural(gone, { one: '# finding', other: '# findings' })}.`;
+  if (gone > 0) return t`It fixes ${plural(gone, { one: '# problem', other: '# problems' })}.`;
   return came > 0
-    ? t`It adds ${plural(came, { one: '# new finding', other: '# new findings' })}.`
-    : t`It fixes no findings and adds none.`;
+    ? t`It adds ${plural(came, { one: '# new problem', other: '# new problems' })}.`
+    : t`It fixes no problems and adds none.`;
 }
 
 /** What else a fix changes, beside the finding itself. */
 export function tellSideEffects(gone: number, came: number): string {
   if (gone > 0 && came > 0) {
     const news = plural(came, { one: '# new one', other: '# new ones' });
-    return t`It also fixes ${plural(gone, { one: '# other finding', other: '# other findings' })} and adds ${news}.`;
+    return t`It also fixes ${plural(gone, { one: '# other problem', other: '# other problems' })} and adds ${news}.`;
   }
-  if (gone > 0) return t`It also fixes ${plural(gone, { one: '# other finding', other: '# other findings' })}.`;
-  if (came > 0) return t`It adds ${plural(came, { one: '# new finding', other: '# new findings' })}.`;
+  if (gone > 0) return t`It also fixes ${plural(gone, { one: '# other problem', other: '# other problems' })}.`;
+  if (came > 0) return t`It adds ${plural(came, { one: '# new problem', other: '# new problems' })}.`;
   return t`It changes nothing else.`;
 }

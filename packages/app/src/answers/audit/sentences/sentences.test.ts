@@ -196,8 +196,8 @@ describe('fixes in words', () => {
 
   test('what goes and comes beside the finding itself', () => {
     expect(tellSideEffects(0, 0)).toBe('It changes nothing else.');
-    expect(tellSideEffects(1, 2)).toBe('It also fixes 1 other finding and adds 2 new ones.');
-    expect(tellSideEffects(0, 1)).toBe('It adds 1 new finding.');
+    expect(tellSideEffects(1, 2)).toBe('It also fixes 1 other problem and adds 2 new ones.');
+    expect(tellSideEffects(0, 1)).toBe('It adds 1 new problem.');
   });
 });
 

@@ -153,7 +153,7 @@ const choosing: Pose = async (app) => {
   await app.tap('More');
   await app.tap('Select several');
   for (const code of [';cv', ';hi', ';mail'])
-    await app.press(await app.see(By.css(`[role=checkbox][aria-label^="${code}: "]`)));
+    await app.press(await app.see(By.css(`[role=checkbox][aria-label^="${code}, "]`)));
   await app.seeText('3 selected');
 };
 

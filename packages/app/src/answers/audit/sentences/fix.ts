@@ -1,6 +1,7 @@
 import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, plural, t } from '@lingui/core/macro';
 import type { Comparison, Fix, ListFigure } from '@yellow-latch/core/clash';
+import { RISKY_FROM } from '@yellow-latch/core/clash/finding';
 
 import { tellList, tellNumber } from '@/wording/format';
 
@@ -103,7 +104,10 @@ export function tellFigures({ before, after }: Pick<Comparison, 'before' | 'afte
     const was = before[id] ? tellPerTenThousand(before[id]) : t`none`;
     const is = tellPerTenThousand(after[id]!);
     const device = deviceLabel(id);
-    return was === is ? [] : [t`${device}: ${was} → ${is} in 10,000 words`];
+    if (was === is) return [];
+    // Less than once a year needs no figure.
+    if (after[id]!.perTenThousand < RISKY_FROM) return [t`${device}: ${was} in 10,000 words → practically never`];
+    return [t`${device}: ${was} → ${is} in 10,000 words`];
   });
   return lines.length > 0 ? lines : [t`Misfires in ordinary text stay the same.`];
 }

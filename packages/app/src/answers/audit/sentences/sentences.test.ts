@@ -189,7 +189,7 @@ describe('fixes in words', () => {
     });
     const before = { 'phone-list': figure(43.5), 'tablet-list': figure(43.5) };
     expect(tellFigures({ before, after: { 'phone-list': figure(0), 'tablet-list': figure(43.5) } })).toEqual([
-      'Phone: 44 → under 0.0045 in 10,000 words',
+      'Phone: 44 in 10,000 words → practically never',
     ]);
     expect(tellFigures({ before, after: before })).toEqual(['Misfires in ordinary text stay the same.']);
   });

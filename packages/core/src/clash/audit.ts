@@ -3,7 +3,8 @@ import type { DeviceProfile } from '../fit';
 import * as make from './assemble';
 import { misfires } from './misfires';
 import { CONTEXT_COUNT, CONTEXTS } from './contexts';
-import { byTelling, byWorst, compareSeverity, type Finding, type PlaceExample } from './finding';
+import type { CodesInUse } from '../propose';
+import { asksForAnotherCode, byTelling, byWorst, compareSeverity, type Finding, type PlaceExample } from './finding';
 import type { TextPlace } from './hits';
 import type { AuditedShortcut, Item } from './item';
 import { Items } from './items';
@@ -178,6 +179,40 @@ export class Audit {
       const findings = this.findingsOf(id);
       return hides ? [...findings, hides].sort(byTelling) : findings;
     });
+  }
+
+  /**
+   * Of some codes for a shortcut the first that give no reason to take another, in their order, with what is found of each. The
+   * audit stays as it is. Cost: an edit for each code that is tried, and one to undo them.
+   */
+  firstSafe(
+    shortcut: AuditedShortcut,
+    codes: Iterable<string>,
+    most: number,
+  ): { readonly code: string; readonly findings: readonly Finding[] }[] {
+    const safe: { code: string; findings: readonly Finding[] }[] = [];
+    const { id } = shortcut;
+    this.trying({ put: [shortcut] }, () => {
+      for (const code of codes) {
+        this.change({ put: [{ ...shortcut, code }] });
+        const item = this.items.of(id)!;
+        const hides = make.hides(item, this.items.longerThan(item), this.devices);
+        const findings = this.findingsOf(id);
+        if (![...findings, ...(hides ? [hides] : [])].some(asksForAnotherCode)) safe.push({ code, findings });
+        if (safe.length === most) break;
+      }
+    });
+    return safe;
+  }
+
+  /** What codes there are, for whoever looks for another. */
+  get codes(): CodesInUse {
+    const { items } = this;
+    return {
+      usersOf: (key) => items.withKey(key),
+      hasLonger: (key) => items.hasLonger({ key }),
+      shorterThan: (key) => items.shorterThan(key),
+    };
   }
 
   /** What a change comes to, and what would then be found about one shortcut; the audit stays as it is. Cost: the change, twice. */

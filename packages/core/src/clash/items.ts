@@ -124,9 +124,21 @@ export class Items {
   }
 
   /** Whether any code goes on from this one's: asked of all, so it costs one look. */
-  hasLonger({ key }: Item): boolean {
+  hasLonger({ key }: Pick<Item, 'key'>): boolean {
     const at = firstKey(this.keys, `${key}\0`);
     return at < this.keys.length && this.keys[at]!.startsWith(key);
+  }
+
+  /** The ids of those with a match key, oldest first. */
+  withKey(key: string): readonly string[] {
+    return this.sameKey.of(key).map(({ id }) => id);
+  }
+
+  /** The ids of those whose codes a match key goes on from. */
+  shorterThan(key: string): string[] {
+    const shorter: string[] = [];
+    for (let length = 1; length < key.length; length += 1) shorter.push(...this.withKey(key.slice(0, length)));
+    return shorter;
   }
 
   /** How many codes go on from this one's. */

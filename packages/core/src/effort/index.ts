@@ -25,7 +25,7 @@ export { kspcOf, kspcOfLetters } from './kspc';
 export { countTypedOut } from './ownUses';
 export { LEAST_MEASURED, MEASURE_SECONDS, paceFrom, type Pace } from './pace';
 export { BEGINNING_STATE, Pricer, type Price, type Typed } from './price';
-export { recallKindOf, recallOf, type RecallKind } from './recall';
+export { recallOf } from './recall';
 export {
   compareEffort,
   meanSaved,

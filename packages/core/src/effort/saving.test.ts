@@ -12,7 +12,6 @@ import {
   kspcOfLetters,
   LEAST_MEASURED,
   paceFrom,
-  recallKindOf,
   RECALL,
   RECALL_OF_TEXT,
   savingOf,
@@ -27,6 +26,7 @@ import { parseVocabulary } from '@yellow-latch/language';
 import { buildVocabulary } from '@yellow-latch/language/build';
 
 import { KEYBOARDS } from './layouts';
+import { recallKindOf } from '../mnemonic';
 import { plainKeyboard, smallPhone } from './testing';
 
 const keyboard = (id: string) => KEYBOARDS.find((one) => one.id === id)!;
@@ -101,7 +101,7 @@ describe('how a code comes to mind', () => {
     ['jjj', 'Sent from the road', 'arbitrary'],
     ['->', '→', 'rule'],
     ['a4', 'A4 = 440 Hz', 'rule'],
-    [';x', '×', 'arbitrary'],
+    [';x', '×', 'rule'],
   ])('%s for “%s”: %s', (code, expansion, kind) => {
     expect(recallKindOf(code, expansion)).toBe(kind);
   });

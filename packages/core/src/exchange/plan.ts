@@ -2,7 +2,6 @@ import {
   AskedRulesSchema,
   checkCode,
   checkExpansion,
-  guessKind,
   KINDS,
   LanguageSchema,
   LIMITS,
@@ -20,6 +19,7 @@ import {
 } from '../model';
 import { parseTemplate, sketchOf, type TemplateProblem } from '../expansion';
 import { findSecrets, type Secret } from '../guard';
+import { guessKind } from '../mnemonic';
 import { FreeCodes } from '../propose';
 import type { FileSet } from './listFile';
 import type { Entry, ReadRow, RowProblem, WholeEntry } from './row';

@@ -7,7 +7,6 @@ import {
   describeProblem,
   findBadCharacter,
   foldCase,
-  guessKind,
   IgnoredFindingFieldsSchema,
   LIMITS,
   LIST_RECORD_ID,
@@ -134,22 +133,6 @@ test('a bad character is found wherever it stands, a whole pair is not bad', () 
   expect(findBadCharacter(`${FAMILY} fine`)).toBeNull();
   expect(findBadCharacter('low \udc00')).toMatchObject({ type: 'lone-surrogate', index: 4 });
   expect(findBadCharacter('del \u007f')).toMatchObject({ type: 'control', index: 4 });
-});
-
-test.each([
-  ['https://corrieandvale.example/book', 'link'],
-  ['mara@corrieandvale.example', 'contact'],
-  ['01632 960147', 'contact'],
-  ['#pianos #restoration', 'tags'],
-  ['♯', 'symbol'],
-  ['½', 'symbol'],
-  ['42', 'message'],
-  ['->', 'symbol'],
-  ['const a = 1;', 'code block'],
-  ['On my way, ten minutes.', 'message'],
-  ['', 'message'],
-])('%j looks like a %s', (expansion, kind) => {
-  expect(guessKind(expansion)).toBe(kind);
 });
 
 describe('the schemas', () => {

@@ -4,3 +4,5 @@
  */
 export { mainMark, nearCodes, USUAL, type NearCode } from './near';
 export { FreeCodes, type Codeless } from './free';
+export type { CodesInUse } from './inUse';
+export { costOfCode, proposeCodes, type Proposal, type ProposeInput } from './proposals';

@@ -17,7 +17,8 @@ import { MISFIRE, UNLEARNING, WEEKS_A_YEAR, type InUse } from '@yellow-latch/cor
 import { KEYBOARDS } from '@yellow-latch/core/effort/layouts';
 import type { RuledList } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
-import { guessKind, type Mark } from '@yellow-latch/core/model';
+import type { Mark } from '@yellow-latch/core/model';
+import { guessKind } from '@yellow-latch/core/mnemonic';
 import { parseVocabulary } from '@yellow-latch/language';
 import { buildVocabulary } from '@yellow-latch/language/build';
 

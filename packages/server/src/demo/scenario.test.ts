@@ -1,6 +1,6 @@
 import { Audit } from '@yellow-latch/core/clash';
 import { DEVICE_PROFILES } from '@yellow-latch/core/fit';
-import { guessKind } from '@yellow-latch/core/model';
+import { guessKind } from '@yellow-latch/core/mnemonic';
 import { confusableSkeleton, parseLookAlikes, parseVocabulary } from '@yellow-latch/language';
 import { buildLookAlikes, buildVocabulary } from '@yellow-latch/language/build';
 

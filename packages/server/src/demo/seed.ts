@@ -1,4 +1,5 @@
-import { guessKind, LIST_RECORD_ID } from '@yellow-latch/core/model';
+import { LIST_RECORD_ID } from '@yellow-latch/core/model';
+import { guessKind } from '@yellow-latch/core/mnemonic';
 import {
   applyChange,
   draftChange,

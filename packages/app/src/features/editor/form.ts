@@ -3,7 +3,6 @@ import {
   checkCode,
   checkExpansion,
   cleanEnd,
-  guessKind,
   isLineTooLong,
   LIMITS,
   shownText,
@@ -15,6 +14,7 @@ import {
   type Kind,
   type Shortcut,
 } from '@yellow-latch/core/model';
+import { guessKind } from '@yellow-latch/core/mnemonic';
 import type { FieldErrors, Resolver } from 'react-hook-form';
 
 import { loadExpansion } from '@/answers/expansion/context';

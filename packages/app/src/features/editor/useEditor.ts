@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { cleanEnd, guessKind, withUnixNewlines, type Shortcut, type ShortcutFields } from '@yellow-latch/core/model';
+import { cleanEnd, withUnixNewlines, type Shortcut, type ShortcutFields } from '@yellow-latch/core/model';
+import { guessKind } from '@yellow-latch/core/mnemonic';
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';

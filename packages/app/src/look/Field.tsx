@@ -29,6 +29,8 @@ interface FieldProps {
   /** The keys that a touch keyboard shows first. */
   inputMode?: 'text' | 'decimal' | 'url' | 'email';
   inputRef?: (input: TextInput | null) => void;
+  /** Whether all of it is chosen when one comes to it, so that typing replaces it. */
+  selectTextOnFocus?: boolean;
   /** It can be read and copied, and not changed. */
   readOnly?: boolean;
 }

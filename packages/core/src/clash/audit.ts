@@ -71,6 +71,7 @@ export class Audit {
   private readonly languages: readonly string[];
   private readonly found = new Map<string, readonly Finding[]>();
   private sorted: readonly Finding[] | null = null;
+  private edits = 0;
 
   private constructor(private readonly input: AuditInput) {
     this.items = new Items(input.list, input.skeletonOf);
@@ -133,6 +134,17 @@ export class Audit {
     return { ...this.input.list, shortcuts: Array.from(this.items.all(), ({ shortcut }) => shortcut) };
   }
 
+  /** What the rules of shortcuts are settled from. */
+  get rules(): Omit<RuledList, 'shortcuts'> {
+    const { shortcuts: _, ...rules } = this.input.list;
+    return rules;
+  }
+
+  /** Another number after each edit; a trial, which is undone, leaves it. */
+  get version(): number {
+    return this.edits;
+  }
+
   /** What could not be checked. */
   get unchecked(): readonly string[] {
     return this.input.unchecked ?? [];
@@ -187,14 +199,16 @@ export class Audit {
    */
   firstSafe(
     shortcut: AuditedShortcut,
-    codes: Iterable<string>,
+    codes: readonly string[],
     most: number,
   ): { readonly code: string; readonly findings: readonly Finding[] }[] {
     const safe: { code: string; findings: readonly Finding[] }[] = [];
     const { id } = shortcut;
-    this.trying({ put: [shortcut] }, () => {
+    const [first] = codes;
+    if (first === undefined) return [];
+    this.trying({ put: [{ ...shortcut, code: first }] }, () => {
       for (const code of codes) {
-        this.change({ put: [{ ...shortcut, code }] });
+        if (code !== first) this.change({ put: [{ ...shortcut, code }] });
         const item = this.items.of(id)!;
         const hides = make.hides(item, this.items.longerThan(item), this.devices);
         const findings = this.findingsOf(id);
@@ -261,11 +275,13 @@ export class Audit {
     const ids = [...(change.put ?? []).map(({ id }) => id), ...(change.remove ?? [])];
     const put = ids.flatMap((id) => this.items.of(id)?.shortcut ?? []);
     const remove = ids.filter((id) => this.items.of(id) === undefined);
+    const { edits } = this;
     const touched = this.change(change);
     try {
       return ask(touched);
     } finally {
       this.change({ put, remove });
+      this.edits = edits;
     }
   }
 
@@ -279,6 +295,7 @@ export class Audit {
    * texts in which the code before or after stands, not the list.
    */
   change({ put = [], remove = [] }: AuditChange): ReadonlySet<string> {
+    this.edits += 1;
     const { items, devices } = this;
     const gone = new Set([...remove, ...put.map(({ id }) => id)]);
     const keys = new Set<string>();

@@ -1,6 +1,8 @@
 import type { AskedRules } from '../model';
 import type { Mark } from '../model';
-import { nearCodes, type NearCode } from '../propose';
+import { RECALL, type InUse } from '../effort';
+import { costOfCode, nearCodes, proposeCodes, type NearCode, type Proposal } from '../propose';
+import { mainMark, USUAL } from '../propose';
 import type { Audit, AuditChange, Comparison } from './audit';
 import {
   asksForAnotherCode,
@@ -14,7 +16,12 @@ import type { AuditedShortcut } from './item';
 
 /** Something that may be done about a finding. Data first; the screen says it and does it. */
 export type Fix =
-  | { readonly type: 'other code'; readonly id: string; readonly code: string; readonly how: NearCode['how'] }
+  | {
+      readonly type: 'other code';
+      readonly id: string;
+      readonly code: string;
+      readonly how: NearCode['how'] | Proposal['how'];
+    }
   | {
       readonly type: 'other rules';
       readonly id: string;
@@ -35,6 +42,12 @@ export interface TriedFix {
   readonly cures: 'wholly' | 'partly';
   readonly left: readonly Finding[];
   readonly comparison: Comparison;
+}
+
+/** What other codes are made and ranked with: their mark, without it that of most of the list; and the keyboards in use. */
+export interface FixBy {
+  readonly mark?: Mark;
+  readonly inUse?: readonly InUse[];
 }
 
 /** At most so many other codes are proposed for one shortcut. */
@@ -81,18 +94,18 @@ export function changeOf(fix: Fix, shortcutOf: (id: string) => AuditedShortcut |
 /**
  * The fixes of what was found about one shortcut, best first: every one was tried on the audit, and only those
  * are given that cure some of it or make it milder, and make none of it worse. What else each would bring is in
- * its comparison. The audit stays as it is. `findings`: all about the same shortcut, which comes first in each.
- * `mark`: that of other codes; without it the one that most of the list have. Cost: an edit and its undoing for
+ * its comparison. The audit stays as it is. `findings`: all about the same shortcut, which comes first in each. Other codes
+ * are those near its own and those that are proposed for its text, cheapest to use first. Cost: an edit and its undoing for
  * each candidate, some twenty for each finding at most; a candidate of several findings is tried once.
  */
-export function fixesFor(audit: Audit, findings: readonly Finding[], mark?: Mark): TriedFix[] {
+export function fixesFor(audit: Audit, findings: readonly Finding[], by: FixBy = {}): TriedFix[] {
   const id = findings[0]?.shortcuts[0];
   const shortcut = id === undefined ? undefined : audit.shortcutOf(id);
   if (!shortcut) return [];
   const trial = new Trial(audit, shortcut.id, findings);
   for (const finding of findings) {
     const other = OTHER_MAY_MOVE.has(finding.type) ? finding.shortcuts[1] : undefined;
-    if (!isAboutText(finding)) for (const one of [shortcut.id, other]) if (one) trial.otherCodes(one, finding, mark);
+    if (!isAboutText(finding)) for (const one of [shortcut.id, other]) if (one) trial.otherCodes(one, finding, by);
     for (const fix of otherFixes(finding, shortcut, other)) trial.take(fix);
   }
   return trial.fixes.sort(byCure);
@@ -128,8 +141,8 @@ function compareLeft(a: readonly Finding[], b: readonly Finding[]): number {
 }
 
 /** The fix to offer without a closer look: the best one, if it brings nothing worse than a note. Null: there is none. Cost: as `fixesFor`. */
-export function safeFix(audit: Audit, findings: readonly Finding[], mark?: Mark): Fix | null {
-  const [best] = fixesFor(audit, findings, mark);
+export function safeFix(audit: Audit, findings: readonly Finding[], by: FixBy = {}): Fix | null {
+  const [best] = fixesFor(audit, findings, by);
   return best && !bringsRisk(best) && compareLeft(best.left, findings) < 0 ? best.fix : null;
 }
 
@@ -158,17 +171,15 @@ class Trial {
   }
 
   /** Codes near that of a shortcut with which a finding is gone and nothing asks again for another. */
-  otherCodes(id: string, finding: Finding, mark?: Mark): void {
+  otherCodes(id: string, finding: Finding, by: FixBy): void {
     const shortcut = this.audit.shortcutOf(id);
     if (!shortcut || this.moved.has(id)) return;
     this.moved.add(id);
-    const { code, content, kind } = shortcut;
-    const others = this.audit.entries.filter((entry) => entry.id !== id).map((entry) => entry.code);
     // Its own code is to be right in every way; that of another has but to give way.
     const isCured = ({ left }: TriedFix) =>
       id === this.id ? left.every(isAboutText) : left.every(({ type }) => type !== finding.type);
     let free = 0;
-    for (const near of nearCodes(code, content.expansion, others, kind, mark)) {
+    for (const near of otherCodes(this.audit, shortcut, by)) {
       const tried = this.try({ type: 'other code', id, ...near });
       if (!tried || !isCured(tried)) continue;
       if (tried.comparison.came.some((one) => one.shortcuts[0] === id && asksForAnotherCode(one))) continue;
@@ -208,6 +219,30 @@ class Trial {
     }
     return doesHelp ? { fix, cures: left.length === 0 ? 'wholly' : 'partly', left, comparison } : null;
   }
+}
+
+/** So many of what is proposed for a text are tried beside what is near its code. */
+const MOST_PROPOSED = 6;
+
+/** Codes near that of a shortcut, and others for its text: cheapest to use first, of which each is said how it was made. */
+function otherCodes(audit: Audit, { id, code, kind }: AuditedShortcut, { mark, inUse = [] }: FixBy) {
+  const { entries, codes } = audit;
+  const own = entries.find((entry) => entry.id === id)!;
+  const others = entries.filter((entry) => entry !== own).map((entry) => entry.code);
+  const under = mark ?? mainMark(others) ?? USUAL;
+  const near = nearCodes(code, own.expansion, others, kind, under).flatMap(({ code: other, how }) => {
+    const cost = costOfCode(other, own, inUse);
+    if (cost === 'nowhere') return [];
+    // It is known already but for its marker.
+    const isKnown = how === 'marked' || how === 'joined';
+    return [{ code: other, how, seconds: isKnown && cost.seconds !== null ? cost.known + RECALL.word : cost.seconds }];
+  });
+  const proposed = proposeCodes({ entry: own, kind, mark: under, inUse, codes })
+    .slice(0, MOST_PROPOSED)
+    .filter((one) => near.every((other) => other.code !== one.code));
+  const all = [...near, ...proposed];
+  if (inUse.length > 0) all.sort((a, b) => a.seconds! - b.seconds!);
+  return all.map(({ code: other, how }) => ({ code: other, how }));
 }
 
 function byRules(id: string, { kind }: AuditedShortcut): Fix[] {

@@ -3,6 +3,7 @@
  * or after, the first letter doubled. `recogniseConventions` reads them off a list, `compareMarks` weighs
  * every mark that the keyboards in use can type, `planRecodes` sets a part of the list in another.
  */
+export { HoldingMarks } from './holding';
 export { charactersOf, compareMarks } from './compare';
 export {
   isOftenMistaken,

@@ -99,9 +99,9 @@ describe('how a code comes to mind', () => {
     ['ttun', 'A tuning sets the pitch', 'rule'],
     [';wrk', 'our workshop', 'consonants'],
     ['jjj', 'Sent from the road', 'arbitrary'],
-    ['->', '→', 'rule'],
-    ['a4', 'A4 = 440 Hz', 'rule'],
-    [';x', '×', 'rule'],
+    ['->', '→', 'word'],
+    ['a4', 'A4 = 440 Hz', 'word'],
+    [';x', '×', 'word'],
   ])('%s for “%s”: %s', (code, expansion, kind) => {
     expect(recallKindOf(code, expansion)).toBe(kind);
   });

@@ -90,7 +90,7 @@ export const CHOSEN_CODES: readonly (readonly [text: string, chosen: string])[] 
   ['™', 'tm'],
   ['✓', 'check'],
   ['–', 'dash'],
-  ['é', 'e\''],
+  ['é', "e'"],
   ['ü', 'ue'],
   ['👍', 'ok'],
   ['#pianotuner #pianotuning #tuningday', 'tags'],

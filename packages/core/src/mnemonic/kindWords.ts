@@ -9,7 +9,6 @@ const WORDS: Readonly<Partial<Record<Recognised['type'], readonly string[]>>> = 
   tags: ['tags'],
   date: ['date'],
   'code block': ['code'],
-  symbol: ['sym'],
 };
 
 /** What people type for a number of a mobile phone. */

@@ -5,7 +5,8 @@ import { SMALL_WORDS } from './smallWords';
 import { symbolWords } from './symbolWords';
 
 /** How a mnemonic was made, in the order in which equally good ones are proposed. */
-export type How = 'word' | 'name' | 'kind' | 'initials' | 'consonants' | 'syllable' | 'two words' | 'like' | 'longer' | 'number';
+export type How =
+  'word' | 'name' | 'kind' | 'initials' | 'consonants' | 'syllable' | 'two words' | 'like' | 'longer' | 'number';
 
 /** What to type for a text, without its marker. */
 export interface Mnemonic {
@@ -21,7 +22,25 @@ const LONGEST_WORD = 6;
 const VOWELS = /[aeiouyäöüàâéèêëîïôûùáíóú]/gu;
 
 /** Names of hosts and pages that tell nothing of them. */
-const SAYS_NOTHING = new Set(['www', 'web', 'index', 'home', 'html', 'htm', 'php', 'page', 'the', 'en', 'de', 'fr', 'es', 'mail', 'info', 'app', 'm']);
+const SAYS_NOTHING = new Set([
+  'www',
+  'web',
+  'index',
+  'home',
+  'html',
+  'htm',
+  'php',
+  'page',
+  'the',
+  'en',
+  'de',
+  'fr',
+  'es',
+  'mail',
+  'info',
+  'app',
+  'm',
+]);
 const SECOND_LEVEL = new Set(['co', 'com', 'org', 'net', 'ac', 'gov', 'gv', 'or']);
 
 /**
@@ -42,14 +61,13 @@ export function mnemonicsOf(expansion: string, kind = ''): Mnemonic[] {
   };
   switch (what.type) {
     case 'mail':
-      addNamed(add, [...namesIn(what.local), ...siteOf(what.domain)], ['mail']);
+      addNamed(add, namesIn(what.local), siteOf(what.domain), ['mail']);
       break;
     case 'link':
-      addNamed(add, [...pageOf(what.path), ...siteOf(what.host)], []);
+      addNamed(add, pageOf(what.path), siteOf(what.host), []);
       break;
     case 'phone':
-      // Of a page on a site its own name tells more.
-  if (what.type !== 'link' || pageOf(what.path).length === 0) add('kind', ...kindWords(text));
+      add('kind', ...kindWords(text));
       // A number says nothing of whose it is; a name beside it does.
       addWords(add, wordsOf(text.replaceAll(/\b(?:tel|mob|phone|telefon|ext)\b\.?|\d+/giu, ' ')));
       break;
@@ -65,26 +83,35 @@ export function mnemonicsOf(expansion: string, kind = ''): Mnemonic[] {
     default:
       addWords(add, wordsOf(text));
   }
-  add('kind', ...kindWords(text));
+  // Of a page on a site its own name tells more.
+  if (what.type !== 'link' || pageOf(what.path).length === 0) add('kind', ...kindWords(text));
   if (made.length === 0) add('kind', ...kind.split(' ').map((word) => word.slice(0, 4)));
   return made;
 }
 
 type Add = (how: How, ...texts: readonly (string | undefined)[]) => void;
 
-/** Names that tell one thing from its like: each whole or by its first syllable, its initials, and behind what it is. */
-function addNamed(add: Add, names: readonly string[], kinds: readonly string[]): void {
-  const telling = names.filter((name) => !SAYS_NOTHING.has(name));
-  const [first, second] = telling;
-  add('word', ...telling.filter((name) => [...name].length <= LONGEST_WORD).slice(0, 3));
-  add('kind', ...kinds);
-  for (const name of telling.slice(0, 3)) {
-    const parts = name.split(/(?<=\p{L}{2})and(?=\p{L}{2})/u);
-    if (parts.length > 1) add('initials', parts.map(letter).join(''));
-    add('syllable', syllablesOf(name, 3), syllablesOf(name, 4));
-    add('consonants', consonantsOf(name));
+/**
+ * Of names: what tells the thing from others of its site, then its site. Each whole or by its first syllable, the initials of names
+ * that stand together, and one behind what it is.
+ */
+function addNamed(add: Add, own: readonly string[], site: readonly string[], kinds: readonly string[]): void {
+  const tellingOf = (names: readonly string[]) => names.filter((name) => !SAYS_NOTHING.has(name));
+  const [first] = tellingOf(own);
+  add('kind', ...(first ? [] : kinds));
+  for (const names of [tellingOf(own), tellingOf(site)]) {
+    add('word', ...names.filter((name) => [...name].length <= LONGEST_WORD).slice(0, 3));
+    // All that is of a site shares its name: it tells little of one of its pages.
+    if (first !== undefined && names[0] !== first) continue;
+    if (names.length > 1)
+      add('initials', names.slice(0, 2).map(letter).join(''), names.slice(0, 3).map(letter).join(''));
+    for (const name of names.slice(0, 2)) {
+      const parts = name.split(/(?<=\p{L}{2})and(?=\p{L}{2})/u);
+      if (parts.length > 1) add('initials', parts.map(letter).join(''));
+      add('syllable', syllablesOf(name, 3), syllablesOf(name, 4));
+      add('consonants', consonantsOf(name));
+    }
   }
-  if (first && second) add('initials', letter(first) + letter(second));
   for (const kind of kinds) if (first) add('initials', letter(first) + letter(kind), kind + letter(first));
 }
 
@@ -97,7 +124,13 @@ function addWords(add: Add, all: readonly string[]): void {
   const longest = [...words.slice(0, 8)].sort((a, b) => b.length - a.length)[0]!;
   // The first word is what one thinks of; where it says little, the next, and the longest.
   for (const word of [first, second, longest, third]) if (word && isShort(word)) add('word', word);
-  if (words.length >= 2) add('initials', words.slice(0, 4).map(letter).join(''), words.slice(0, 3).map(letter).join(''), words.slice(0, 2).map(letter).join(''));
+  if (words.length >= 2)
+    add(
+      'initials',
+      words.slice(0, 4).map(letter).join(''),
+      words.slice(0, 3).map(letter).join(''),
+      words.slice(0, 2).map(letter).join(''),
+    );
   if (all.length >= 2 && all.length <= 4) add('initials', all.map(letter).join(''));
   else if (all.length > 4) add('initials', all.slice(0, 3).map(letter).join(''), all.slice(0, 4).map(letter).join(''));
   for (const word of new Set([first, second ?? first, longest])) {
@@ -143,7 +176,9 @@ function siteOf(host: string): string[] {
 /** The telling words of a path, the last part first: that is the page. */
 function pageOf(path: string): string[] {
   const parts = path.split(/[?#]/u)[0]!.split('/').reverse();
-  return parts.flatMap((part) => part.toLowerCase().match(/\p{L}[\p{L}\p{M}]{1,}/gu) ?? []).filter((word) => !SAYS_NOTHING.has(word));
+  return parts
+    .flatMap((part) => part.toLowerCase().match(/\p{L}[\p{L}\p{M}]{1,}/gu) ?? [])
+    .filter((word) => !SAYS_NOTHING.has(word));
 }
 
 function isShort(word: string): boolean {

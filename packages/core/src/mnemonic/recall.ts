@@ -46,7 +46,14 @@ function isByRule(inner: string, words: readonly string[]): boolean {
   if (words.some((word) => word.startsWith(inner))) return true;
   if (inner.length < 2) return false;
   const telling = words.filter((word) => !SMALL_WORDS.has(word));
-  return [words, telling].some((some) => some.map((word) => word[0]!).join('').includes(inner)) || isOfTwo(inner, telling);
+  return (
+    [words, telling].some((some) =>
+      some
+        .map((word) => word[0]!)
+        .join('')
+        .includes(inner),
+    ) || isOfTwo(inner, telling)
+  );
 }
 
 /** Whether it is the beginnings of two words that follow one another, two letters or three of each. */
@@ -54,7 +61,10 @@ function isOfTwo(inner: string, words: readonly string[]): boolean {
   if (inner.length < 4 || inner.length > 6) return false;
   return words.some((word, at) => {
     const next = words[at + 1];
-    return next !== undefined && [2, 3].some((cut) => word.startsWith(inner.slice(0, cut)) && next.startsWith(inner.slice(cut)));
+    return (
+      next !== undefined &&
+      [2, 3].some((cut) => word.startsWith(inner.slice(0, cut)) && next.startsWith(inner.slice(cut)))
+    );
   });
 }
 

@@ -130,7 +130,8 @@ const POSTCODE =
   /\b[A-Z]{1,2}\d[A-Z\d]?\s?\d[A-Z]{2}\b|\b[A-Z]{2}[ ,]+\d{5}(?:-\d{4})?\b|\b[A-Z]\d[A-Z]\s?\d[A-Z]\d\b|\b\d{4}\s?[A-Z]{2}\b|(?:^|[\s,]|\b[A-Z]{1,2}-)\d{4,5},?\s+\p{Lu}\p{L}+/u;
 const STREET =
   /\d+[a-z]?,?\s+(?:\p{Lu}[\p{L}.'’-]*\s+){1,4}(?:street|st|road|rd|lane|ln|avenue|ave|drive|dr|close|way|court|ct|square|sq|terrace|boulevard|blvd|place|pl|row|walk|hill|mews|gate)\b\.?|\b(?:the\s)?\p{Lu}\p{L}+(?:\s\p{Lu}\p{L}+)*\s(?:street|road|lane|avenue|drive|ropewalk)\b|\p{L}+(?:straße|strasse|str\.|weg|gasse|platz|allee|ring|ufer|damm)\s\d+|\p{Lu}\p{L}+[\s-](?:straße|strasse|str\.|weg|gasse|platz|allee)\s\d+|\d+(?:\s?(?:bis|ter))?,?\s+(?:rue|avenue|av\.|boulevard|bd|place|chemin|allée|impasse|quai|route)\s|(?:^|\s)(?:calle|c\/|avenida|avda?\.|plaza|paseo|camino|ronda|carretera)\s.*\d|(?:^|\s)(?:via|viale|piazza|corso)\s\p{Lu}.*\d/iu;
-const SENTENCE = /[\p{Ll}\d][.!?]\s+\p{Lu}[\p{L}’']*\s+\p{Ll}|\b(?:I|you|please|the next|ich|Sie|wir|je|vous|nous|usted)\b\s+\p{Ll}/u;
+const SENTENCE =
+  /[\p{Ll}\d][.!?]\s+\p{Lu}[\p{L}’']*\s+\p{Ll}|\b(?:I|you|please|the next|ich|Sie|wir|je|vous|nous|usted)\b\s+\p{Ll}/u;
 
 /** A place that post reaches: a street or several parts, and a postcode; or a street alone in a short text. */
 function isAddress(text: string): boolean {
@@ -147,5 +148,10 @@ function wordsIn(text: string): number {
 
 /** A word or a name whose capitals nobody types by themselves: one inside a word, behind a small letter. */
 function hasOddCapitals(text: string): boolean {
-  return countClusters(text) <= 40 && wordsIn(text) === 1 && /^[\p{L}\p{N}&'’.+-]+$/u.test(text) && /\p{Ll}\p{Lu}/u.test(text);
+  return (
+    countClusters(text) <= 40 &&
+    wordsIn(text) === 1 &&
+    /^[\p{L}\p{N}&'’.+-]+$/u.test(text) &&
+    /\p{Ll}\p{Lu}/u.test(text)
+  );
 }

@@ -1,4 +1,5 @@
 import { markCode } from '../convention/mark';
+import { mnemonicsOf, type How } from '../mnemonic';
 import { checkCode, clustersOf, matchKey, type Mark } from '../model';
 import { mainMark, nearCodes, USUAL } from './near';
 
@@ -30,7 +31,7 @@ export class FreeCodes {
   take({ code, expansion, kind }: Codeless): string {
     const near =
       code === ''
-        ? mnemonicsOf(expansion, kind).map((mnemonic) => markCode(mnemonic, this.mark))
+        ? inOrder(expansion, kind).map((mnemonic) => markCode(mnemonic, this.mark))
         : nearCodes(code, expansion, [], kind, this.mark).map((one) => one.code);
     const free =
       near.find((one) => checkCode(one) === null && !this.isGone(one)) ??
@@ -59,55 +60,10 @@ export class FreeCodes {
   }
 }
 
-/** Words that say little of what a text is for. From memory. */
-const SMALL = new Set([
-  'a',
-  'an',
-  'and',
-  'at',
-  'for',
-  'i',
-  'in',
-  'is',
-  'it',
-  'of',
-  'on',
-  'or',
-  'the',
-  'to',
-  'we',
-  'you',
-  'http',
-  'https',
-  'www',
-]);
+/** What comes to mind first for many texts in a row, where no keyboard is asked: shorter ones of each way of making them first. */
+const ORDER: readonly How[] = ['name', 'kind', 'initials', 'word', 'syllable', 'two words', 'consonants', 'longer'];
 
-/** What could be typed for a text, best first: the first letters of its words, the beginning of a word, the kind. */
-function mnemonicsOf(expansion: string, kind: string): string[] {
-  const all =
-    expansion
-      .slice(0, 400)
-      .toLowerCase()
-      .match(/[\p{L}\p{N}][\p{L}\p{N}\p{M}]*/gu) ?? [];
-  const telling = all.filter((word) => !SMALL.has(word)).slice(0, 4);
-  const small = all.length > 0 ? all.slice(0, 4) : kind.split(' ');
-  const words = telling.length > 0 ? telling : small;
-  const begin = (word: string, length: number) =>
-    clustersOf(word)
-      .slice(0, length)
-      .map(({ text }) => text)
-      .join('');
-  const initials = words.map((word) => begin(word, 1)).join('');
-  return [
-    ...new Set([
-      ...(words.length >= 3 ? [initials] : []),
-      begin(words[0]!, 4),
-      begin(words[0]!, 2) +
-        words
-          .slice(1, 3)
-          .map((word) => begin(word, 1))
-          .join(''),
-      begin(words[0]!, 6),
-    ]),
-  ];
+function inOrder(expansion: string, kind: string): string[] {
+  const mnemonics = mnemonicsOf(expansion, kind).filter(({ text }) => text.length >= 2);
+  return mnemonics.sort((a, b) => ORDER.indexOf(a.how) - ORDER.indexOf(b.how)).map(({ text }) => text);
 }

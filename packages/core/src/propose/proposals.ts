@@ -1,6 +1,6 @@
 import { effortOfCode, MISFIRE, recallOf, type InUse } from '../effort';
 import { heldBy, type FiringEntry } from '../fire';
-import { markCode } from '../convention/mark';
+import { BARE, DOUBLED, markCode } from '../convention/mark';
 import { mnemonicsOf, type How } from '../mnemonic';
 import { checkCode, matchKey, type Mark } from '../model';
 import type { CodesInUse } from './inUse';
@@ -38,6 +38,21 @@ const FAMILIES: readonly { readonly of: readonly How[]; readonly most: number }[
   { of: ['consonants', 'number'], most: 1 },
 ];
 
+/** With fewer proposals than these, words and numbers that say little are added. */
+const FEW = 3;
+
+/** What people type for a kind of thing of which nothing else can be typed. From memory. */
+const WORDS_OF_KINDS: Readonly<Record<string, string>> = {
+  message: 'msg',
+  address: 'addr',
+  contact: 'tel',
+  link: 'web',
+  symbol: 'sym',
+  tags: 'tags',
+  'code block': 'code',
+  date: 'date',
+};
+
 /** Ways that one thinks of sooner go first among equally dear ones. */
 const ORDER: readonly How[] = [
   'name',
@@ -58,7 +73,16 @@ const ORDER: readonly How[] = [
  * than a second a year. Ways of making them take turns, so that the first five are not five of a kind. Cost: some thirty
  * prices; it does not grow with the list.
  */
-export function proposeCodes({ entry, kind, mark, inUse, codes }: ProposeInput): Proposal[] {
+export function proposeCodes(input: ProposeInput): Proposal[] {
+  // What sets capitals right is typed as the word itself.
+  if (input.kind === 'correction') return proposeUnder(BARE, input);
+  const proposals = proposeUnder(input.mark, input);
+  if (proposals.length > 0) return proposals;
+  // No keyboard in use has the marker: letters alone they all have.
+  return proposeUnder(DOUBLED, input);
+}
+
+function proposeUnder(mark: Mark, { entry, kind, inUse, codes }: ProposeInput): Proposal[] {
   const { id, expansion } = entry;
   const isAtOnce = inUse.some(({ device }) => heldBy(entry, device)?.fires === 'instant');
   const seen = new Set<string>();
@@ -74,7 +98,7 @@ export function proposeCodes({ entry, kind, mark, inUse, codes }: ProposeInput):
     if (isAtOnce && (codes.hasLonger(key) || codes.shorterThan(key).some((user) => user !== id))) return;
     const cost = costOfCode(code, entry, inUse);
     if (cost === 'nowhere') return;
-    found.push({ code, how, like, ...cost });
+    found.push({ code, how, like, taps: cost.taps, seconds: cost.seconds });
   };
   const mnemonics = mnemonicsOf(expansion, kind);
   for (const { text, how } of mnemonics) take(text, how);
@@ -86,16 +110,19 @@ export function proposeCodes({ entry, kind, mark, inUse, codes }: ProposeInput):
     const letter = more ? [...more.text][0]! : 'a';
     for (const second of [`${text}${letter}`, `${letter}${text}`, `${text}2`]) take(second, 'like', user);
   }
-  if (found.length < 3) numbered(mnemonics[0]?.text ?? 'x', (text) => take(text, 'number'), () => found.length >= 5);
+  // Where nothing of the text can be typed, the kind can; where all is in use, a number tells it from the others.
+  const word = WORDS_OF_KINDS[kind] ?? 'text';
+  if (found.length < FEW && kind !== 'correction') take(word, 'kind');
+  for (const base of found.length < FEW && kind !== 'correction' ? [mnemonics[0]?.text ?? word, word] : []) {
+    for (let number = 2; number < 1_000 && found.length < FEW; number += 1) {
+      for (const text of [`${base}${number}`, `${number}${base}`]) take(text, 'number');
+    }
+  }
   const sorted = found.sort(
-    (a, b) => (a.seconds ?? a.code.length) - (b.seconds ?? b.code.length) || ORDER.indexOf(a.how) - ORDER.indexOf(b.how),
+    (a, b) =>
+      (a.seconds ?? a.code.length) - (b.seconds ?? b.code.length) || ORDER.indexOf(a.how) - ORDER.indexOf(b.how),
   );
   return inTurns(sorted).slice(0, MOST_CANDIDATES);
-}
-
-/** With a number behind it, where all else is in use. */
-function numbered(base: string, take: (text: string) => void, isEnough: () => boolean): void {
-  for (let number = 2; number < 1_000 && !isEnough(); number += 1) take(`${base}${number}`);
 }
 
 /** The same order, but one more of a way of making them waits until others had their turn. */
@@ -111,16 +138,19 @@ function inTurns(sorted: readonly Proposal[]): Proposal[] {
   return [...first, ...later];
 }
 
+/** What a code takes for one use: `seconds` with the time until it has come to mind, `known` without. */
+export interface CodeCost {
+  readonly taps: number | null;
+  readonly seconds: number | null;
+  readonly known: number;
+}
+
 /**
  * What a code takes for one use, by the shares of the keyboards on which it can be typed; `nowhere`: on none of them. Without
  * keyboards nothing is known of it.
  */
-export function costOfCode(
-  code: string,
-  entry: FiringEntry,
-  inUse: readonly InUse[],
-): { readonly taps: number | null; readonly seconds: number | null } | 'nowhere' {
-  if (inUse.length === 0) return { taps: null, seconds: null };
+export function costOfCode(code: string, entry: FiringEntry, inUse: readonly InUse[]): CodeCost | 'nowhere' {
+  if (inUse.length === 0) return { taps: null, seconds: null, known: 0 };
   let share = 0;
   let taps = 0;
   let seconds = 0;
@@ -135,5 +165,6 @@ export function costOfCode(
   const all = inUse.reduce((sum, one) => sum + one.share, 0);
   // Where a keyboard does not have it, the text is typed out there: as dear as a misfire for each use.
   const missing = ((all - share) / all) * MISFIRE;
-  return { taps: taps / share, seconds: seconds / share + recallOf(code, entry.expansion) + missing };
+  const known = seconds / share + missing;
+  return { taps: taps / share, seconds: known + recallOf(code, entry.expansion), known };
 }

@@ -17,6 +17,7 @@ import { proxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 
 import type { EffortWorkerApi } from '@/answers/effort/workerApi';
 import type { KeyboardsAsked } from '@/answers/effort/keyboards';
+import type { ProposeWorkerApi } from '@/answers/propose/workerApi';
 import { changeBetween } from '@yellow-latch/replica/storage/listDiff';
 
 import type { AuditWorkerApi, AuditReport, AuditUpdate, ReadOwnText } from './workerApi';
@@ -52,6 +53,7 @@ export interface AuditState {
 export interface WorkerApis {
   readonly audit: AuditWorkerApi;
   readonly effort: EffortWorkerApi;
+  readonly propose: ProposeWorkerApi;
 }
 
 /** The APIs as messages carry their questions. */
@@ -145,7 +147,7 @@ export class AuditClient {
   /** The fixes of what is found about a shortcut, of these types, best first; null as for `open`. */
   fixes(id: string, types: readonly FindingType[], keyboards: KeyboardsAsked): Promise<readonly TriedFix[] | null> {
     return this.ask(async ({ audit, effort }) =>
-      audit.fixes(id, types, (await effort.usualMark(keyboards)) ?? undefined),
+      audit.fixes(id, types, keyboards, (await effort.usualMark(keyboards)) ?? undefined),
     );
   }
 
@@ -153,7 +155,7 @@ export class AuditClient {
   safeFix(id: string, types: readonly FindingType[], keyboards: KeyboardsAsked): Promise<Fix | null> {
     return this.ask(
       async ({ audit, effort }) =>
-        audit.safeFix(id, types, (await effort.usualMark(keyboards)) ?? undefined) as Promise<Fix | null>,
+        audit.safeFix(id, types, keyboards, (await effort.usualMark(keyboards)) ?? undefined) as Promise<Fix | null>,
     );
   }
 
@@ -201,7 +203,7 @@ export class AuditClient {
     const { api, known, list } = this;
     if (!api) return;
     this.known = list;
-    const isNew = known === EMPTY || !isProvedAlike(known, list);
+    const isNew = known === EMPTY || !isCheckedAlike(known, list);
     if (isNew) {
       const ruled: RuledList = { sets: list.sets.map(({ id }) => ({ id })), shortcuts: list.shortcuts.map(audited) };
       const request = { list: ruled, devices: list.devices, languages: list.languages };
@@ -275,6 +277,6 @@ function reaudited(before: readonly Brief[], { touched, findings }: AuditUpdate)
   return [...before.filter(({ shortcuts }) => !isTouched.has(shortcuts[0]!)), ...findings].sort(byWorst);
 }
 
-function isProvedAlike(a: AuditedList, b: AuditedList): boolean {
+function isCheckedAlike(a: AuditedList, b: AuditedList): boolean {
   return a.languages.join() === b.languages.join() && a.devices.join() === b.devices.join();
 }

@@ -2,6 +2,7 @@
 import { expose } from 'comlink';
 
 import { EffortWorkerApi } from '@/answers/effort/workerApi';
+import { ProposeWorkerApi } from '@/answers/propose/workerApi';
 
 import { AuditWorkerApi } from './workerApi';
 import type { WorkerApis } from './client';
@@ -15,5 +16,6 @@ const audit = new AuditWorkerApi(
   () => new Promise((resolve) => setTimeout(resolve, 0)),
 );
 
-const apis: WorkerApis = { audit, effort: new EffortWorkerApi(audit) };
+const effort = new EffortWorkerApi(audit);
+const apis: WorkerApis = { audit, effort, propose: new ProposeWorkerApi(audit, effort) };
 expose(apis);

@@ -20,6 +20,11 @@ const shortcut = (id: string, code: string): AuditedShortcut => ({
   setId: null,
 });
 
+const PHONE = {
+  keyboards: [{ keyboard: 'phone-en', share: 1, pace: 1, device: 'phone-list' }],
+  ownKeyboards: [],
+};
+
 const request = (...shortcuts: AuditedShortcut[]): AuditRequest => ({
   list: { sets: [], shortcuts },
   devices: ['phone-list'],
@@ -124,10 +129,13 @@ test('a finding is opened with its evidence, and every fix that is given was tri
       evidence: expect.objectContaining({ examples: [expect.objectContaining({ word: 'so' })] }) as unknown,
     }),
   );
-  expect(api.fixes('1', ['word'])[0]).toMatchObject({ fix: { type: 'other code', code: ';so' }, cures: 'wholly' });
-  expect(api.safeFix('1', ['word'])).toMatchObject({ type: 'other code', code: ';so' });
-  expect(api.fixes('2', ['word'])).toEqual([]);
-  expect(api.safeFix('2', ['word'])).toBeNull();
+  expect(api.fixes('1', ['word'], PHONE)[0]).toMatchObject({
+    fix: { type: 'other code', code: ';so' },
+    cures: 'wholly',
+  });
+  expect(api.safeFix('1', ['word'], PHONE)).toMatchObject({ type: 'other code', code: ';so' });
+  expect(api.fixes('2', ['word'], PHONE)).toEqual([]);
+  expect(api.safeFix('2', ['word'], PHONE)).toBeNull();
   // The list is as it was after all that trying.
   expect(api.change({ put: [shortcut('1', 'so'), shortcut('2', ';w')] })!.findings).toEqual(report.findings);
 });

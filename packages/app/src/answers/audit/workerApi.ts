@@ -32,6 +32,7 @@ import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
 import { DEVICE_PROFILES, THIS_APP, type ProfileId } from '@yellow-latch/core/fit';
 import { isMade, type Mark } from '@yellow-latch/core/model';
 import { mainMark, nearCodes } from '@yellow-latch/core/propose';
+import { inUseOf, type KeyboardsAsked } from '@/answers/effort/keyboards';
 import { confusableSkeleton, parseLookAlikes, parseVocabulary } from '@yellow-latch/language';
 
 /** What is to be checked: the list, the devices in use (ids of profiles) and the languages written in (BCP 47). */
@@ -173,13 +174,13 @@ export class AuditWorkerApi {
   }
 
   /** What may be done about what is found about a shortcut, of these types, best first. */
-  fixes(id: string, types: readonly FindingType[], mark?: Mark): readonly TriedFix[] {
-    return this.audit ? fixesFor(this.audit, this.ofTypes(id, types), mark) : [];
+  fixes(id: string, types: readonly FindingType[], keyboards: KeyboardsAsked, mark?: Mark): readonly TriedFix[] {
+    return this.audit ? fixesFor(this.audit, this.ofTypes(id, types), { mark, inUse: inUseOf(keyboards) }) : [];
   }
 
   /** The fix to offer without a closer look. Null: there is none. */
-  safeFix(id: string, types: readonly FindingType[], mark?: Mark): Fix | null {
-    return this.audit ? safeFix(this.audit, this.ofTypes(id, types), mark) : null;
+  safeFix(id: string, types: readonly FindingType[], keyboards: KeyboardsAsked, mark?: Mark): Fix | null {
+    return this.audit ? safeFix(this.audit, this.ofTypes(id, types), { mark, inUse: inUseOf(keyboards) }) : null;
   }
 
   private ofTypes(id: string, types: readonly FindingType[]): Finding[] {

@@ -15,15 +15,17 @@ import { Field } from '@/look/Field';
 import { usePalette } from '@/look/useLook';
 
 import { EffortBar } from './EffortBar';
+import { Proposals } from './Proposals';
 import { rulesOf } from './form';
 import { untypableOf } from './untypable';
 import { useEffort } from './useEffort';
+import type { ProposedCode } from './useProposedCode';
 import type { EditorPartProps } from './useEditor';
 import { useVerdict } from './useVerdict';
 import { Verdict } from './Verdict';
 
 /** What you type: the code, whether it is safe, what it costs, and a line to try it in. */
-export function CodePart({ editor, draft, saved, isReadOnly }: EditorPartProps) {
+export function CodePart({ editor, draft, saved, isReadOnly, proposed }: EditorPartProps & { proposed: ProposedCode }) {
   const palette = usePalette();
   const newMark = useNewMark();
   const verdict = useVerdict(draft);
@@ -42,11 +44,18 @@ export function CodePart({ editor, draft, saved, isReadOnly }: EditorPartProps) 
             label={t`You type`}
             isCode
             readOnly={isReadOnly}
-            inputRef={field.ref}
+            inputRef={(input) => {
+              field.ref(input);
+              proposed.input.current = input;
+            }}
+            selectTextOnFocus={proposed.isProposed}
             value={field.value}
-            onChangeText={field.onChange}
+            onChangeText={(text) => {
+              proposed.type();
+              field.onChange(text);
+            }}
             onBlur={field.onBlur}
-            onSubmit={editor.save}
+            onSubmit={proposed.save}
             error={errors.code?.message ?? tellWhileTyped(field.value)}
             startsHere={editor.startsWithText}
             placeholder={t`like ${{ example: markCode('ws', newMark) }}`}
@@ -67,9 +76,11 @@ export function CodePart({ editor, draft, saved, isReadOnly }: EditorPartProps) 
           untypable={untypableOf(effort)}
           onOpen={(id) => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
           onKeepPrivate={isPrivate || isReadOnly ? null : () => setValue('isPrivate', true, { shouldDirty: true })}
-          onTake={(free) => setValue('code', free, { shouldDirty: true, shouldValidate: formState.isSubmitted })}
+          onTake={proposed.take}
         />
       )}
+
+      <Proposals proposals={proposed.others} onTake={proposed.take} />
 
       {trimCode(code) !== '' && expansion !== '' && <EffortBar effort={effort} />}
 

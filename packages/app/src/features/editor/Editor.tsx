@@ -42,7 +42,11 @@ function Gone({ place }: { place: string }) {
           }}
         >{t`Make a new one from what you typed`}</Button>
       )}
-      <Button mode="outlined" onPress={() => router.navigate('/')} contentStyle={styles.tall}>{t`Back to the list`}</Button>
+      <Button
+        mode="outlined"
+        onPress={() => router.navigate('/')}
+        contentStyle={styles.tall}
+      >{t`Back to the list`}</Button>
     </View>
   );
 }

@@ -13,6 +13,7 @@ import { EditorHead } from './EditorHead';
 import { NEW_SET } from './form';
 import { TextPart } from './TextPart';
 import { useEditor } from './useEditor';
+import { useProposedCode } from './useProposedCode';
 
 /** First what you want, then what you type for it, and whether that is safe; all else is closed. Save at the foot. */
 export function EditorForm({ saved, place }: { saved: Shortcut | null; place: string }) {
@@ -35,6 +36,7 @@ export function EditorForm({ saved, place }: { saved: Shortcut | null; place: st
     isPrivate,
   };
   const isReadOnly = useMay() === 'use' && !saved?.private;
+  const proposed = useProposedCode(editor, draft, saved, isReadOnly);
   const { unsettled } = useList();
   return (
     <View style={styles.page}>
@@ -46,10 +48,10 @@ export function EditorForm({ saved, place }: { saved: Shortcut | null; place: st
           </Suspense>
         )}
         <TextPart editor={editor} draft={draft} saved={saved} isReadOnly={isReadOnly} />
-        <CodePart editor={editor} draft={draft} saved={saved} isReadOnly={isReadOnly} />
+        <CodePart editor={editor} draft={draft} saved={saved} isReadOnly={isReadOnly} proposed={proposed} />
         {!isReadOnly && <Details editor={editor} />}
       </ScrollView>
-      <EditorFoot isReadOnly={isReadOnly} onSave={editor.save} onDelete={saved ? editor.remove : null} />
+      <EditorFoot isReadOnly={isReadOnly} onSave={proposed.save} onDelete={saved ? editor.remove : null} />
     </View>
   );
 }

@@ -18,6 +18,14 @@ const HOW: Record<HowMade, MessageDescriptor> = {
   consonants: msg`Without its vowels`,
   longer: msg`Made from the words of its text`,
   joined: msg`Without its space`,
+  word: msg`A word of its text`,
+  name: msg`What it’s called`,
+  kind: msg`What kind of thing it is`,
+  initials: msg`The initials of its text`,
+  syllable: msg`The beginning of a word`,
+  'two words': msg`The beginnings of two words`,
+  like: msg`Like another code of its kind`,
+  number: msg`With a number`,
 };
 
 type Asked = Extract<Fix, { type: 'other rules' }>['asks'];

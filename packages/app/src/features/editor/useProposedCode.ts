@@ -1,0 +1,74 @@
+import type { Shortcut } from '@yellow-latch/core/model';
+import type { Proposal } from '@yellow-latch/core/propose';
+import { useEffect, useRef, useState, type RefObject } from 'react';
+import type { TextInput } from 'react-native';
+
+import { useLatest } from '@/look/useLatest';
+
+import type { Editor } from './useEditor';
+import { useProposals } from './useProposals';
+import type { Draft } from './useVerdict';
+
+/** So many stand below the one in the field. */
+const MOST_OTHERS = 4;
+
+/** The code that stands in the field before one has thought of one. */
+export interface ProposedCode {
+  /** Whether what stands in the field is a proposal: it is chosen when one comes there, so that typing replaces it. */
+  readonly isProposed: boolean;
+  /** Other proposals; none once a code was typed. */
+  readonly others: readonly Proposal[];
+  /** Told of what a person types into the field. */
+  readonly type: () => void;
+  readonly take: (code: string) => void;
+  /** Saves; a code that is still worked out is waited for. */
+  readonly save: () => void;
+  readonly input: RefObject<TextInput | null>;
+}
+
+/** Proposes a code for a new shortcut as its text is typed, until a person types or takes one. */
+export function useProposedCode(
+  editor: Editor,
+  draft: Draft,
+  saved: Shortcut | null,
+  isReadOnly: boolean,
+): ProposedCode {
+  const { setValue, formState } = editor.form;
+  const { code, expansion } = draft;
+  const isNew = saved === null && !isReadOnly;
+  // What was typed before a reload is the person's own.
+  const [isOwn, setOwn] = useState(code !== '');
+  const { proposals, areCurrent } = useProposals(draft, isNew, editor.startsWithText);
+  const input = useRef<TextInput | null>(null);
+  const isSaveWanted = useRef(false);
+  const isSubmitted = useLatest(formState.isSubmitted);
+  const save = useLatest(editor.save);
+  const first = areCurrent ? proposals[0]?.code : undefined;
+  const hasText = expansion.trim() !== '';
+  useEffect(() => {
+    if (!isNew || isOwn) return;
+    if (hasText && first === undefined) return;
+    setValue('code', first ?? '', { shouldDirty: true, shouldValidate: isSubmitted.current });
+    const field = input.current as unknown as HTMLInputElement | null;
+    if (field && document.activeElement === field) requestAnimationFrame(() => field.select());
+    if (isSaveWanted.current) {
+      isSaveWanted.current = false;
+      save.current();
+    }
+  }, [isNew, isOwn, hasText, first, setValue, isSubmitted, save]);
+  const isAmong = proposals.some((one) => one.code === code);
+  return {
+    isProposed: isNew && !isOwn && code !== '',
+    others: isNew && (code === '' || isAmong) ? proposals.filter((one) => one.code !== code).slice(0, MOST_OTHERS) : [],
+    type: () => setOwn(true),
+    take: (taken) => {
+      setOwn(true);
+      setValue('code', taken, { shouldDirty: true, shouldValidate: formState.isSubmitted });
+    },
+    save: () => {
+      if (isNew && !isOwn && code === '' && hasText && !areCurrent) isSaveWanted.current = true;
+      else editor.save();
+    },
+    input,
+  };
+}

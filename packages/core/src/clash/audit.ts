@@ -266,6 +266,13 @@ export class Audit {
     };
   }
 
+  /** The same check of the list with other codes for some shortcuts, as a whole. Cost: that of a full audit. */
+  withCodes(codes: ReadonlyMap<string, string>): Audit {
+    const { list } = this;
+    const shortcuts = list.shortcuts.map((shortcut) => ({ ...shortcut, code: codes.get(shortcut.id) ?? shortcut.code }));
+    return Audit.run({ ...this.input, list: { ...list, shortcuts } });
+  }
+
   /** A shortcut of the list by its id. */
   shortcutOf(id: string): AuditedShortcut | undefined {
     return this.items.of(id)?.shortcut;

@@ -1,5 +1,5 @@
 import type { Mark } from '@yellow-latch/core/model';
-import { mainMark, USUAL } from '@yellow-latch/core/propose';
+import { mainMark, USUAL } from '@yellow-latch/core/propose/near';
 import { useMemo } from 'react';
 
 import { useList } from '@/frame/replica/ReplicaProvider';

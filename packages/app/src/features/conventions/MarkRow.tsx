@@ -38,7 +38,7 @@ export function MarkRow({ row, sample, collide, isOwn, isOpen, onToggle, onApply
       <Pressable
         role="button"
         aria-expanded={isOpen}
-        aria-label={`${code}, ${titleOfMark(mark)}: ${week}. ${tellEach(row)}`}
+        aria-label={`${titleOfMark(mark)}, ${code}: ${week}. ${tellEach(row)}`}
         onPress={onToggle}
         style={styles.line}
       >

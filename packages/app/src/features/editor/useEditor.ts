@@ -118,6 +118,8 @@ export function useEditor(saved: Shortcut | null, place: string) {
     form,
     sets,
     wasRefused: incoming?.type === 'refused',
+    /** Whether a code was typed before, and came back. */
+    hadCode: typedBefore.has('code'),
     startsWithText: start.cleaned !== null && start.cleaned.text !== '',
     lines,
     bringInLines,

@@ -37,7 +37,7 @@ export function useProposedCode(
   const { code, expansion } = draft;
   const isNew = saved === null && !isReadOnly;
   // What was typed before a reload is the person's own.
-  const [isOwn, setOwn] = useState(code !== '');
+  const [isOwn, setOwn] = useState(editor.hadCode);
   const { proposals, areCurrent } = useProposals(draft, isNew, editor.startsWithText);
   const input = useRef<TextInput | null>(null);
   const isSaveWanted = useRef(false);

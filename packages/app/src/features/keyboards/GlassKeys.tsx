@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { layerAfter, layerBefore, type Keyboard, type Press } from '@yellow-latch/core/effort';
+import type { Keyboard, Press } from '@yellow-latch/core/effort';
+import { layerAfter, layerBefore } from '@yellow-latch/core/effort/standIn';
 import { useRef, useState } from 'react';
 import { Pressable, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
 import { Text } from 'react-native-paper';

@@ -1,5 +1,6 @@
 import { plural, t } from '@lingui/core/macro';
-import { MEASURE_SECONDS, paceFrom, type Keyboard, type Pace } from '@yellow-latch/core/effort';
+import type { Keyboard, Pace } from '@yellow-latch/core/effort';
+import { MEASURE_SECONDS, paceFrom } from '@yellow-latch/core/effort/pace';
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';

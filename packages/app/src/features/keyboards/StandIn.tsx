@@ -1,5 +1,7 @@
 import { t } from '@lingui/core/macro';
-import { BEGINNING_STATE, pricerOf, typeFrom, type Keyboard } from '@yellow-latch/core/effort';
+import type { Keyboard } from '@yellow-latch/core/effort';
+import { pricerOf, typeFrom } from '@yellow-latch/core/effort/inUse';
+import { BEGINNING_STATE } from '@yellow-latch/core/effort/price';
 import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';

@@ -1,5 +1,6 @@
 import { plural, t } from '@lingui/core/macro';
-import { wayInside, type Keyboard } from '@yellow-latch/core/effort';
+import type { Keyboard } from '@yellow-latch/core/effort';
+import { wayInside } from '@yellow-latch/core/effort/inUse';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
 import { Text } from 'react-native-paper';

@@ -12,6 +12,7 @@ export const PAGES: readonly (readonly [path: string, there: string])[] = [
   ['/check/own-text', 'textarea'],
   ['/check/conventions', 'circle'],
   ['/check/conventions/apply?place=before&marker=,&scope=list', '[role=checkbox] [role=img]'],
+  ['/check/plan', '[role=checkbox]'],
   ['/check/savings', '[role=heading][aria-level="2"]'],
   ['/check/keyboards', '[role=img] svg'],
   ['/devices', '[role=listitem]'],

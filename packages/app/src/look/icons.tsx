@@ -48,6 +48,7 @@ import Printer from 'lucide-react-native/icons/printer';
 import Redo2 from 'lucide-react-native/icons/redo-2';
 import RefreshCw from 'lucide-react-native/icons/refresh-cw';
 import Rows3 from 'lucide-react-native/icons/rows-3';
+import Replace from 'lucide-react-native/icons/replace';
 import Ruler from 'lucide-react-native/icons/ruler';
 import ScanLine from 'lucide-react-native/icons/scan-line';
 import Search from 'lucide-react-native/icons/search';
@@ -124,6 +125,7 @@ const ICONS = {
   refresh: RefreshCw,
   return: CornerDownLeft,
   rows: Rows3,
+  replace: Replace,
   ruler: Ruler,
   scan: ScanLine,
   search: Search,

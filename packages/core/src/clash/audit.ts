@@ -134,6 +134,11 @@ export class Audit {
     return { ...this.input.list, shortcuts: Array.from(this.items.all(), ({ shortcut }) => shortcut) };
   }
 
+  /** What a match key is drawn like; null: look-alikes are not looked for. */
+  get skeletonOf(): ((key: string) => string) | null {
+    return this.input.skeletonOf ?? null;
+  }
+
   /** What the rules of shortcuts are settled from. */
   get rules(): Omit<RuledList, 'shortcuts'> {
     const { shortcuts: _, ...rules } = this.input.list;
@@ -269,7 +274,10 @@ export class Audit {
   /** The same check of the list with other codes for some shortcuts, as a whole. Cost: that of a full audit. */
   withCodes(codes: ReadonlyMap<string, string>): Audit {
     const { list } = this;
-    const shortcuts = list.shortcuts.map((shortcut) => ({ ...shortcut, code: codes.get(shortcut.id) ?? shortcut.code }));
+    const shortcuts = list.shortcuts.map((shortcut) => ({
+      ...shortcut,
+      code: codes.get(shortcut.id) ?? shortcut.code,
+    }));
     return Audit.run({ ...this.input, list: { ...list, shortcuts } });
   }
 

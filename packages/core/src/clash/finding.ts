@@ -37,6 +37,22 @@ export function asksForAnotherCode({ type, severity }: Finding): boolean {
   return severity !== 'note' && !ABOUT_EXPANSION.has(type);
 }
 
+/** Findings of a pair, of which the other's code may give way as well. */
+const OF_PAIRS: ReadonlySet<FindingType> = new Set<FindingType>([
+  'same code',
+  'unreachable',
+  'broken inside',
+  'delayed',
+  'hides',
+  'look-alike',
+  'near miss',
+]);
+
+/** Whether a finding is about a code beside another one, and would be gone if that were different. */
+export function isOfPair({ type }: Pick<Finding, 'type'>): boolean {
+  return OF_PAIRS.has(type);
+}
+
 /** A word in which a code fires, and how often it comes in 10,000 words. */
 export interface WordExample {
   readonly word: string;

@@ -1,12 +1,12 @@
-import type { AskedRules } from '../model';
-import type { Mark } from '../model';
+import { isSameMark, partsOf } from '../convention/mark';
 import { RECALL, type InUse } from '../effort';
-import { costOfCode, nearCodes, proposeCodes, type NearCode, type Proposal } from '../propose';
-import { mainMark, USUAL } from '../propose';
+import type { AskedRules, Mark } from '../model';
+import { costOfCode, mainMark, nearCodes, proposeCodes, USUAL, type NearCode, type Proposal } from '../propose';
 import type { Audit, AuditChange, Comparison } from './audit';
 import {
   asksForAnotherCode,
   compareSeverity,
+  isOfPair,
   type Fault,
   type Finding,
   type FindingType,
@@ -55,16 +55,6 @@ const MOST_CODES = 3;
 /** Groups of twins are merged as long as they are so few. */
 const MOST_MERGED = 8;
 
-/** Findings of a pair, of which the other's code may give way as well. */
-const OTHER_MAY_MOVE: ReadonlySet<FindingType> = new Set<FindingType>([
-  'same code',
-  'unreachable',
-  'broken inside',
-  'delayed',
-  'hides',
-  'look-alike',
-  'near miss',
-]);
 /** Findings that would not come up if the code had to stand at an edge, or were only offered. */
 const BY_RULES: ReadonlySet<FindingType> = new Set<FindingType>([
   'word',
@@ -104,7 +94,7 @@ export function fixesFor(audit: Audit, findings: readonly Finding[], by: FixBy =
   if (!shortcut) return [];
   const trial = new Trial(audit, shortcut.id, findings);
   for (const finding of findings) {
-    const other = OTHER_MAY_MOVE.has(finding.type) ? finding.shortcuts[1] : undefined;
+    const other = isOfPair(finding) ? finding.shortcuts[1] : undefined;
     if (!isAboutText(finding)) for (const one of [shortcut.id, other]) if (one) trial.otherCodes(one, finding, by);
     for (const fix of otherFixes(finding, shortcut, other)) trial.take(fix);
   }
@@ -221,6 +211,8 @@ class Trial {
   }
 }
 
+/** A code with another marker than the rest has to be known by heart, in seconds. */
+const OFF_CONVENTION = RECALL.arbitrary - RECALL.rule;
 /** So many of what is proposed for a text are tried beside what is near its code. */
 const MOST_PROPOSED = 6;
 
@@ -235,7 +227,10 @@ function otherCodes(audit: Audit, { id, code, kind }: AuditedShortcut, { mark, i
     if (cost === 'nowhere') return [];
     // It is known already but for its marker.
     const isKnown = how === 'marked' || how === 'joined';
-    return [{ code: other, how, seconds: isKnown && cost.seconds !== null ? cost.known + RECALL.word : cost.seconds }];
+    const recalled = isKnown && cost.seconds !== null ? cost.known + RECALL.word : cost.seconds;
+    const parts = partsOf(other);
+    const isOff = parts !== null && !isSameMark(parts.mark, under);
+    return [{ code: other, how, seconds: recalled === null ? null : recalled + (isOff ? OFF_CONVENTION : 0) }];
   });
   const proposed = proposeCodes({ entry: own, kind, mark: under, inUse, codes })
     .slice(0, MOST_PROPOSED)

@@ -69,7 +69,11 @@ const GOOD = [
 ];
 
 test('with a high price good codes stay; what clashes is changed all the same', () => {
-  const list = [...GOOD, shortcut(4, ';tel', '07700 900482'), shortcut(5, 'so', 'Sent from the road, so please forgive the short reply.')];
+  const list = [
+    ...GOOD,
+    shortcut(4, ';tel', '07700 900482'),
+    shortcut(5, 'so', 'Sent from the road, so please forgive the short reply.'),
+  ];
   const { moves, stuck, kept } = plan(list, 100);
   expect(moves.map(({ from }) => from).sort()).toEqual([';tel', 'so']);
   expect(kept).toBe(3);
@@ -104,13 +108,16 @@ test.each([1, 2, 3, 4])('no plan has a clash by the judgement of the check, rand
   const random = randomFrom(seed);
   const list = Array.from({ length: 60 }, (_, at) => {
     const [text] = pick(random, CHOSEN_CODES);
-    const code = pick(random, [';', '', '#', ',']) + pick(random, ['a', 'ab', 'so', 'the', 'mail', 'xq', 'ten', 'tenp', `k${at}`]);
+    const code =
+      pick(random, [';', '', '#', ',']) + pick(random, ['a', 'ab', 'so', 'the', 'mail', 'xq', 'ten', 'tenp', `k${at}`]);
     return shortcut(at, code, `${text} ${'a'.repeat(Math.floor(random() * 3))}`);
   });
   const made = plan(list, pick(random, [0, 2, 100]));
   const after = auditOf(list.map((one, at) => ({ ...one, code: codesAfter(list, made)[at]! })));
   const clashes = after.findings.filter((one) => asksForAnotherCode(one) && !made.stuck.includes(one.shortcuts[0]!));
-  expect(clashes.map(({ type, shortcuts }) => `${type} ${shortcuts.map((id) => after.shortcutOf(id)!.code).join(' ')}`)).toEqual([]);
+  expect(
+    clashes.map(({ type, shortcuts }) => `${type} ${shortcuts.map((id) => after.shortcutOf(id)!.code).join(' ')}`),
+  ).toEqual([]);
   expect(made.stuck).toEqual([]);
 });
 

@@ -170,7 +170,8 @@ function planOf({ shortcuts }: PlanInput, { options, problem }: Weighed, solved:
     const chosen = solved.chosen[i]!;
     const option = chosen < 0 ? present : options[chosen]!;
     after += option.cost;
-    if (option !== present) moves.push({ id, from: code, to: option.code, how: option.how, gain: present.cost - option.cost });
+    if (option !== present)
+      moves.push({ id, from: code, to: option.code, how: option.how, gain: present.cost - option.cost });
     else if (isUnsafe || chosen < 0) stuck.push(id);
   });
   const gap = solved.isBest || solved.cost <= 0 ? 0 : Math.max(0, (solved.cost - solved.bound) / solved.cost);

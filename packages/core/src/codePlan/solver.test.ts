@@ -51,19 +51,38 @@ describe('with conflicts', () => {
     const plan = solved(problem);
     const keys = keysOf(plan, problem);
     for (let i = 0; i < keys.length; i += 1)
-      for (let j = 0; j < i; j += 1) expect([keys[i], keys[j], conflicts(keys[i]!, keys[j]!, true)]).toEqual([keys[i], keys[j], false]);
+      for (let j = 0; j < i; j += 1)
+        expect([keys[i], keys[j], conflicts(keys[i]!, keys[j]!, true)]).toEqual([keys[i], keys[j], false]);
     expect(plan.cost).toBeGreaterThanOrEqual(plan.bound - 1e-9);
     expect(plan.cost).toBeLessThanOrEqual(solveGreedily(problem).cost + 1e-9);
   });
 
   test('a longer code may begin with a shorter one where nothing expands at once', () => {
-    const options: TestOption[][] = [[[';ten', 1], [';x', 5]], [[';tenp', 1], [';y', 5]]];
+    const options: TestOption[][] = [
+      [
+        [';ten', 1],
+        [';x', 5],
+      ],
+      [
+        [';tenp', 1],
+        [';y', 5],
+      ],
+    ];
     expect(solved(problemOf(options, { isInstant: true })).cost).toBe(6);
     expect(solved(problemOf(options, { isInstant: false })).cost).toBe(2);
   });
 
   test('two codes of the list may stay one slip apart, new ones not', () => {
-    const options: TestOption[][] = [[[';gat', 1], [';x', 5]], [[';hat', 1], [';y', 5]]];
+    const options: TestOption[][] = [
+      [
+        [';gat', 1],
+        [';x', 5],
+      ],
+      [
+        [';hat', 1],
+        [';y', 5],
+      ],
+    ];
     expect(solved(problemOf(options)).cost).toBe(6);
     expect(solved(problemOf(options, { present: [';gat', ';hat'] })).cost).toBe(2);
   });

@@ -31,7 +31,8 @@ export function problemOf(
 /** Random options: short keys of few letters, so that they often conflict; one long key of its own each, dear. */
 export function randomOptions(count: number, seed: number, letters = 'abdk'): TestOption[][] {
   const random = randomFrom(seed);
-  const key = () => `;${Array.from({ length: 1 + Math.floor(random() * 3) }, () => pick(random, [...letters])).join('')}`;
+  const key = () =>
+    `;${Array.from({ length: 1 + Math.floor(random() * 3) }, () => pick(random, [...letters])).join('')}`;
   return Array.from({ length: count }, (_, i) => {
     const some = new Map<string, number>();
     const wanted = 2 + Math.floor(random() * 5);
@@ -66,7 +67,12 @@ function areNear(a: string, b: string): boolean {
 function isSlip(a: string, b: string): boolean {
   if (a.length < 2) return false;
   for (let i = 0; i < a.length; i += 1) {
-    if (a.length === b.length && a.slice(0, i) === b.slice(0, i) && a.slice(i + 1) === b.slice(i + 1) && areNear(a[i]!, b[i]!))
+    if (
+      a.length === b.length &&
+      a.slice(0, i) === b.slice(0, i) &&
+      a.slice(i + 1) === b.slice(i + 1) &&
+      areNear(a[i]!, b[i]!)
+    )
       return true;
     if (b === a.slice(0, i + 1) + a.slice(i)) return true;
     if (i + 1 < a.length && a[i] !== a[i + 1] && b === a.slice(0, i) + a[i + 1]! + a[i]! + a.slice(i + 2)) return true;

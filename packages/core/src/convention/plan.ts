@@ -1,5 +1,5 @@
 import { checkCode, matchKey, type ConventionFields, type Scope, type Shortcut, type TextProblem } from '../model';
-import { nearCodes } from '../propose';
+import { nearCodes } from '../propose/near';
 import { isInScope, isSameMark, markCode, mayBeMarked, partsOf } from './mark';
 
 /** What a plan looks at. */

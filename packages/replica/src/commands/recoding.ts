@@ -7,10 +7,29 @@ import type { ChosenConvention, ConventionFields, Shortcut } from '@yellow-latch
 import type { Write } from '../storage/write';
 import type { Command } from './command';
 
-/**
- * A part of the list set in a convention, all codes at once, and the convention kept. `keepsUntil`: old codes
- * go on firing in Write until that moment (ms since 1970); null: they do not.
- */
+/** Codes that become others. `keepsUntil`: old codes go on firing in Write until that moment (ms since 1970); null: they do not. */
+export function changingCodes(
+  moves: readonly { readonly id: string; readonly to: string }[],
+  shortcuts: readonly Shortcut[],
+  keepsUntil: number | null,
+): Command {
+  const before = new Map(shortcuts.map((shortcut) => [shortcut.id, shortcut]));
+  const moved = moves.flatMap(({ id, to }) => {
+    const shortcut = before.get(id);
+    return shortcut ? [{ shortcut, to }] : [];
+  });
+  return {
+    writes: moved.map(({ shortcut, to }): Write => ({
+      type: 'shortcut',
+      id: shortcut.id,
+      fields: { code: to, ...(keepsUntil === null ? {} : { former: { code: shortcut.code, until: keepsUntil } }) },
+    })),
+    undo: () =>
+      moved.map(({ shortcut: { id, code, former } }): Write => ({ type: 'shortcut', id, fields: { code, former } })),
+  };
+}
+
+/** A part of the list set in a convention, all codes at once, and the convention kept. `keepsUntil` as for `changingCodes`. */
 export function recoding(
   recodes: readonly Recode[],
   shortcuts: readonly Shortcut[],
@@ -18,23 +37,12 @@ export function recoding(
   chosen: readonly ChosenConvention[],
   keepsUntil: number | null,
 ): Command {
-  const before = new Map(shortcuts.map((shortcut) => [shortcut.id, shortcut]));
-  const moved = recodes.flatMap(({ id, to }) => {
-    const shortcut = before.get(id);
-    return shortcut ? [{ shortcut, to }] : [];
-  });
+  const codes = changingCodes(recodes, shortcuts, keepsUntil);
   const known = chosen.find(({ scope }) => isSameScope(scope, convention.scope));
   return {
-    writes: [
-      ...moved.map(({ shortcut, to }): Write => ({
-        type: 'shortcut',
-        id: shortcut.id,
-        fields: { code: to, ...(keepsUntil === null ? {} : { former: { code: shortcut.code, until: keepsUntil } }) },
-      })),
-      { type: 'convention', ...(known ? { id: known.id } : {}), fields: convention },
-    ],
+    writes: [...codes.writes, { type: 'convention', ...(known ? { id: known.id } : {}), fields: convention }],
     undo: (ids) => [
-      ...moved.map(({ shortcut: { id, code, former } }): Write => ({ type: 'shortcut', id, fields: { code, former } })),
+      ...codes.undo(ids),
       known
         ? {
             type: 'convention',

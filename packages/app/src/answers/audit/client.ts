@@ -15,6 +15,7 @@ import type { Mark, Shortcut } from '@yellow-latch/core/model';
 import { Subscribable } from '@yellow-latch/core/subscribable';
 import { proxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 
+import type { CodePlanWorkerApi } from '@/answers/codePlan/workerApi';
 import type { EffortWorkerApi } from '@/answers/effort/workerApi';
 import type { KeyboardsAsked } from '@/answers/effort/keyboards';
 import type { ProposeWorkerApi } from '@/answers/propose/workerApi';
@@ -54,6 +55,7 @@ export interface WorkerApis {
   readonly audit: AuditWorkerApi;
   readonly effort: EffortWorkerApi;
   readonly propose: ProposeWorkerApi;
+  readonly codePlan: CodePlanWorkerApi;
 }
 
 /** The APIs as messages carry their questions. */

@@ -135,7 +135,7 @@ export class EffortWorkerApi {
   }
 
   /** Uses as said or counted; else from how often the text was typed out in what the person wrote. */
-  private usesOf(
+  usesOf(
     { uses, ownText }: EffortRequest,
     entries: readonly { readonly id: string; readonly expansion: string }[],
   ): (id: string) => Uses | null {

@@ -19,6 +19,7 @@ interface Bench {
 const BENCHES: readonly Bench[] = [
   { path: '/check/own-text', label: msg`Own texts`, icon: 'file-text' },
   { path: '/check/conventions', label: msg`Markers`, icon: 'ruler' },
+  { path: '/check/plan', label: msg`Plan`, icon: 'replace' },
   { path: '/check/savings', label: msg`Savings`, icon: 'timer' },
   { path: '/check/keyboards', label: msg`Keyboards`, icon: 'keyboard' },
 ];

@@ -1,6 +1,8 @@
 import { makeShortcut } from '@yellow-latch/core/model/testing';
 import type { Shortcut } from '@yellow-latch/core/model';
 
+import { guessKindOf } from '@/answers/kind';
+
 import { makeResolver, NEW_SET, newFormValues, tidy, type FormValues } from './form';
 import { tellCleaned, tellProblem } from '@/parts/kinds';
 
@@ -45,9 +47,9 @@ test('the end is cleaned unless it was put back; only line breaks change otherwi
   expect(tidy({ ...values, keepsEnd: true }).expansion).toBe('a\nb \n');
 });
 
-test('the kind is guessed from what was pasted', () => {
-  expect(newFormValues('https://corrieandvale.example').kind).toBe('link');
-  expect(newFormValues('½').kind).toBe('symbol');
+test('the kind is guessed from what was pasted', async () => {
+  expect(await guessKindOf('https://corrieandvale.example')).toBe('link');
+  expect(await guessKindOf('½')).toBe('symbol');
 });
 
 test('what was cut is counted in words', () => {

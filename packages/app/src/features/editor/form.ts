@@ -14,7 +14,6 @@ import {
   type Kind,
   type Shortcut,
 } from '@yellow-latch/core/model';
-import { guessKind } from '@yellow-latch/core/mnemonic';
 import type { FieldErrors, Resolver } from 'react-hook-form';
 
 import { loadExpansion } from '@/answers/expansion/context';
@@ -70,7 +69,7 @@ export function formValuesOf(shortcut: Shortcut | null): FormValues {
 }
 
 export function newFormValues(expansion = ''): FormValues {
-  return { ...formValuesOf(null), expansion, kind: guessKind(expansion) };
+  return { ...formValuesOf(null), expansion };
 }
 
 /** The rules that the form asks for, with what else the shortcut asked for before. */

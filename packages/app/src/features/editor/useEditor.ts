@@ -1,10 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { cleanEnd, withUnixNewlines, type Shortcut, type ShortcutFields } from '@yellow-latch/core/model';
-import { guessKind } from '@yellow-latch/core/mnemonic';
 import { useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 
+import { guessKindOf } from '@/answers/kind';
 import { useNotice } from '@/frame/Notices';
 import { useIsWide } from '@/look/useLook';
 import { handOver, takeIncoming } from '@/parts/incoming';
@@ -67,15 +67,25 @@ export function useEditor(saved: Shortcut | null, place: string) {
   const followExpansion = (expansion: string) => {
     forget();
     setValue('keepsEnd', false);
-    if (!saved && !isKindChosen.current) {
-      setValue('kind', guessKind(expansion, getValues('code')));
-    }
+    void followKind(expansion);
   };
+  const followKind = async (expansion: string) => {
+    if (saved || isKindChosen.current) return;
+    const kind = await guessKindOf(expansion, getValues('code'));
+    // It may have been chosen, or typed on, meanwhile.
+    if (kind !== null && !isKindChosen.current && getValues('expansion') === expansion) setValue('kind', kind);
+  };
+  const begunWith = came?.expansion;
+  useEffect(() => {
+    if (begunWith) void followKind(begunWith);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, for the text that the form begins with
+  }, [begunWith]);
   const saveValid = async (typed: FormValues) => {
     const tidied = tidy(typed);
     // The code may have come after the text.
     const isGuessed = !saved && !isKindChosen.current && !tidied.template;
-    const values = isGuessed ? { ...tidied, kind: guessKind(tidied.expansion, tidied.code) } : tidied;
+    const guessed = isGuessed ? await guessKindOf(tidied.expansion, tidied.code) : null;
+    const values = guessed === null ? tidied : { ...tidied, kind: guessed };
     const note = typed.keepsEnd || typed.template ? null : tellCleaned(cleanEnd(withUnixNewlines(typed.expansion)));
     const { isPrivate } = values;
     const newSet = values.setId === NEW_SET ? values.newSet : null;
@@ -119,7 +129,7 @@ export function useEditor(saved: Shortcut | null, place: string) {
     sets,
     wasRefused: incoming?.type === 'refused',
     /** Whether a code was typed before, and came back. */
-    hadCode: typedBefore.has('code'),
+    hadCode: came === null && typedBefore.has('code'),
     startsWithText: start.cleaned !== null && start.cleaned.text !== '',
     lines,
     bringInLines,

@@ -24,6 +24,7 @@ const PAGES: readonly { icon: IconName; label: MessageDescriptor; path: Href & s
   { icon: 'devices', label: msg`Devices`, path: '/devices' },
   { icon: 'file-text', label: msg`Own texts`, path: '/check/own-text' },
   { icon: 'ruler', label: msg`Markers`, path: '/check/conventions' },
+  { icon: 'replace', label: msg`Plan my codes`, path: '/check/plan' },
   { icon: 'timer', label: msg`Savings`, path: '/check/savings' },
   { icon: 'keyboard', label: msg`Keyboards`, path: '/check/keyboards' },
   { icon: 'file-up', label: msg`Import`, path: '/import' },

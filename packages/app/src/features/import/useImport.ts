@@ -8,6 +8,7 @@ import { useExchange } from '@/answers/exchange/useExchange';
 import { addUses } from '@yellow-latch/replica/storage/uses';
 import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 import { useCommand } from '@/frame/replica/useCommand';
+import { MANY_AT_ONCE, planOffer } from '@/parts/planOffer';
 
 import {
   importing,
@@ -145,6 +146,7 @@ export function useImport() {
       setBefore(current);
       try {
         await run(plan.command, tellImported(made, changed));
+        if (made >= MANY_AT_ONCE) planOffer.set(made);
         await addUses(replica.db, plan.uses);
       } catch (error) {
         setBefore(null);

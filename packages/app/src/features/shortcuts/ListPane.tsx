@@ -8,6 +8,7 @@ import { IconButton, Text } from 'react-native-paper';
 import { useAudit } from '@/answers/audit/AuditProvider';
 
 import { Lead } from '@/parts/findings/Lead';
+import { planOffer } from '@/parts/planOffer';
 import { SeverityFilter } from '@/parts/findings/SeverityFilter';
 import { fetchParts } from '@/bundles/editor';
 import { announce } from '@/frame/announce';
@@ -30,6 +31,7 @@ import { FilterSheet, filterWords } from './FilterSheet';
 import { countShortcuts, type ListItem } from './groups';
 import { ListMenu } from './ListMenu';
 import { NewBar } from './NewBar';
+import { PlanOffer } from './PlanOffer';
 import { SearchField } from './SearchField';
 import { SetHeading } from './SetHeading';
 import { ShortcutRow } from './ShortcutRow';
@@ -46,6 +48,7 @@ const isShortcut = ({ type }: ListItem) => type === 'shortcut';
 
 /** The list: pairs by set, a search over all that they hold, and the bar that starts a new one. */
 export function ListPane() {
+  const offered = useLive(planOffer);
   usePageTitle(t`Shortcuts`, { isList: true });
   const list = useList();
   const { query, setQuery, settledQuery, filters, setFilters } = useListFilters();
@@ -165,7 +168,7 @@ export function ListPane() {
           />
         )}
       </View>
-      {chosen === null && <Lead />}
+      {chosen === null && (offered === null ? <Lead /> : <PlanOffer />)}
       {chosen === null ? <NewBar /> : <ChoosingBar />}
       <FilterSheet
         isOpen={isFiltering}

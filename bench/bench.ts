@@ -8,6 +8,7 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { audit, auditGrowth, ownText, reaudit } from './audit';
+import { plan, propose } from './codes';
 import { catchUp, firstPull, openOffline, propagate } from './device';
 import { importing, search } from './keeping';
 import { keystroke } from './keystroke';
@@ -30,6 +31,8 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   'own-text-page': ownTextPage,
   price,
   markers,
+  propose,
+  plan,
   typing,
   propagate,
   'first-pull': firstPull,

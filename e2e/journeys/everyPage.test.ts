@@ -86,7 +86,9 @@ journey('a screen that fails leaves the others working', 'demo', async ({ open }
   const app = await open('phone');
   await app.seeText('“so” needs fixing.');
   // Check joins the names of languages, and the list and Write join nothing.
-  await app.driverScript(`window.whole = Intl.ListFormat; Intl.ListFormat = function () { throw new Error('made to fail'); }`);
+  await app.driverScript(
+    `window.whole = Intl.ListFormat; Intl.ListFormat = function () { throw new Error('made to fail'); }`,
+  );
   await app.pressPlace('Check');
   await app.seeText('Something went wrong');
   await app.expectAccessible();

@@ -74,7 +74,12 @@ journey(
       await third.tap('Keep the joined text');
       await third.seeText('Nothing to choose.');
       for (const app of [cut, computer])
-        await app.until(async () => !(await app.text()).includes('1 thing with two versions'), 'it to be settled');
+        await app.until(
+          async () =>
+            (await app.browser.driver.findElements(By.css('[aria-label="Devices, 1 thing with two versions"]')))
+              .length === 0,
+          'it to be settled',
+        );
       const all = await inStep([cut, computer, third]);
       expect(all).toContain('Ten minutes, from the');
       await cut.seeText('Ten minutes, from the');

@@ -47,26 +47,30 @@ journey(
   },
 );
 
-journey('a form that came back after a reload does not write over what another device wrote', 'demo', async ({ open }) => {
-  const app = await open('phone');
-  await app.openShortcut(';ten');
-  await app.fill('You get', 'Ten minutes away, by the mill.');
-  await app.until(async () => (await unsavedIn(app)).includes('by the mill'), 'the form to be kept');
-  const tablet = await OtherDevice.join(app.address);
-  await tablet.edit(await tablet.recordOf(';ten'), {
-    content: { expansion: 'Ten minutes, behind a tractor.', template: false, format: 'plain' },
-  });
-  await app.reload();
-  await app.until(
-    async () => (await textIn(app, 'You get')) === 'Ten minutes away, by the mill.',
-    'the text to be back',
-  );
-  await app.tap('Save');
-  await app.openUnderDevices('Two versions of 1 thing');
-  await app.seeText('behind a tractor');
-  await app.seeText('by the mill');
-  await app.expectAccessible();
-});
+journey(
+  'a form that came back after a reload does not write over what another device wrote',
+  'demo',
+  async ({ open }) => {
+    const app = await open('phone');
+    await app.openShortcut(';ten');
+    await app.fill('You get', 'Ten minutes away, by the mill.');
+    await app.until(async () => (await unsavedIn(app)).includes('by the mill'), 'the form to be kept');
+    const tablet = await OtherDevice.join(app.address);
+    await tablet.edit(await tablet.recordOf(';ten'), {
+      content: { expansion: 'Ten minutes, behind a tractor.', template: false, format: 'plain' },
+    });
+    await app.reload();
+    await app.until(
+      async () => (await textIn(app, 'You get')) === 'Ten minutes away, by the mill.',
+      'the text to be back',
+    );
+    await app.tap('Save');
+    await app.openUnderDevices('Two versions of 1 thing');
+    await app.seeText('behind a tractor');
+    await app.seeText('by the mill');
+    await app.expectAccessible();
+  },
+);
 
 /** The forms kept on the device, as its database holds them. */
 function unsavedIn(app: App): Promise<string> {

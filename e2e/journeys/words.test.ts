@@ -32,6 +32,9 @@ const LOOK = `
     if (!parent || parent.closest('script, style, textarea, iframe, #announced') || !isSeen(parent)) continue;
     const text = node.nodeValue.trim();
     if (text === '') continue;
+    // A code is of no language: a picture of one word, which its name holds.
+    const plate = parent.closest('[role=img]');
+    if (plate && !/\\s/.test(plate.textContent) && plate.ariaLabel?.includes(plate.textContent)) continue;
     if (isForeign(parent.innerText ?? text)) found.push('of no catalogue: ' + text);
     const end = node.nodeValue.lastIndexOf('⟧');
     if (end < 0) continue;

@@ -18,8 +18,8 @@ export class Items {
   private slips: SlipIndex;
   /** Match keys in order, for beginnings. */
   private readonly keys: string[];
-  /** Whether a word stands in several expansions; asked of few words. */
-  private readonly known = new Map<string, boolean>();
+  /** In how many expansions a word stands; asked of few words, and kept up to date. */
+  private readonly known = new Map<string, number>();
   /** The settled entries in the order of their match keys, so that a device need not sort them. */
   readonly sortedEntries: readonly FiringEntry[];
 
@@ -66,8 +66,8 @@ export class Items {
       this.sameExpansion.sort(item.entry.expansion);
       if (item.skeleton !== null) this.sameSkeleton.sort(item.skeleton);
       if (this.sameKey.of(item.key).length === 1) this.slips.add(item.key);
+      this.count(item, 1);
     }
-    this.known.clear();
     return { items, entries };
   }
 
@@ -79,7 +79,11 @@ export class Items {
     this.sameExpansion.remove(item.entry.expansion, item);
     this.keys.splice(firstKey(this.keys, item.key), 1);
     if (this.sameKey.of(item.key).length === 0) this.slips.remove(item.key);
-    this.known.clear();
+    this.count(item, -1);
+  }
+
+  private count({ entry }: Item, by: 1 | -1): void {
+    for (const [word, count] of this.known) if (entry.expansion.includes(word)) this.known.set(word, count + by);
   }
 
   private take(shortcut: AuditedShortcut, entry: FiringEntry): Item {
@@ -181,13 +185,13 @@ export class Items {
 
   /** Whether a word stands in several expansions: then it is meant. */
   readonly isKnown = (word: string): boolean => {
-    let isKnown = this.known.get(word);
-    if (isKnown === undefined) {
-      let count = 0;
+    let count = this.known.get(word);
+    if (count === undefined) {
+      count = 0;
       for (const { entry } of this.all()) if (entry.expansion.includes(word)) count += 1;
-      this.known.set(word, (isKnown = count > 1));
+      this.known.set(word, count);
     }
-    return isKnown;
+    return count > 1;
   };
 }
 

@@ -1,16 +1,14 @@
 import { SlipIndex } from '../clash/slips';
 import { isDelimiter } from '../fire';
 
-/** Keys that get in each other's way, by the index of a key. */
+/** Keys that get in each other's way, by the index of a key. Worked out when first asked: most keys are never weighed. */
 export interface KeyConflicts {
-  /** Drawn alike, or one slip of the finger apart. */
-  readonly alike: (key: number) => Int32Array;
+  /** Drawn alike, or one slip of the finger apart; and of two of which one is the other up to a character that ends a code, the other. */
+  readonly always: (key: number) => readonly number[];
   /** Those that this key goes on from; a conflict where the shorter one expands as soon as it is typed. */
-  readonly shorter: (key: number) => Int32Array;
+  readonly shorter: (key: number) => readonly number[];
   /** Those that go on from this key. */
-  readonly longer: (key: number) => Int32Array;
-  /** Those of which one is the other up to a character that ends a code: the shorter always goes first. */
-  readonly cut: (key: number) => Int32Array;
+  readonly longer: (key: number) => readonly number[];
 }
 
 /** At most so many keys one slip away are kept of each. */
@@ -18,7 +16,8 @@ const MOST_SLIPS = 64;
 
 /**
  * Which of some match keys, all different, conflict. `present`: keys that the list has now; two of them may stay one slip apart,
- * as they have been. `skeletonOf`: what a key is drawn like. Cost: linear in the letters of the keys, but for what it finds.
+ * as they have been. `skeletonOf`: what a key is drawn like; null: look-alikes are not looked for. Cost: linear in the letters of
+ * the keys and their order; of each key that is asked about, what it finds.
  */
 export function conflictsOf(
   keys: readonly string[],
@@ -26,62 +25,69 @@ export function conflictsOf(
   skeletonOf: ((key: string) => string) | null,
 ): KeyConflicts {
   const index = new Map(keys.map((key, at) => [key, at]));
-  const alike = new Pairs(keys.length);
-  const shorter = new Pairs(keys.length);
-  const longer = new Pairs(keys.length);
-  const cut = new Pairs(keys.length);
+  const sorted = [...keys].sort();
   const slips = new SlipIndex(new Set(keys));
-  const drawn = new Map<string, number[]>();
-  keys.forEach((key, at) => {
-    for (const { key: other } of slips.slipsOf(key, MOST_SLIPS)) {
-      const to = index.get(other)!;
-      if (present.has(key) && present.has(other)) continue;
-      alike.add(at, to);
-      alike.add(to, at);
-    }
+  const drawn = skeletonOf && groupsBy(keys, skeletonOf);
+
+  const shorterOf = (at: number): number[] => {
+    const key = keys[at]!;
+    const found: number[] = [];
     for (let length = 1; length < key.length; length += 1) {
-      const to = index.get(key.slice(0, length));
-      if (to === undefined) continue;
-      shorter.add(at, to);
-      longer.add(to, at);
-      if (isDelimiter(key[length]!)) {
-        cut.add(at, to);
-        cut.add(to, at);
-      }
+      const other = index.get(key.slice(0, length));
+      if (other !== undefined) found.push(other);
     }
-    if (!skeletonOf) return;
-    const skeleton = skeletonOf(key);
-    const others = drawn.get(skeleton);
-    if (!others) drawn.set(skeleton, [at]);
-    else {
-      for (const other of others) {
-        alike.add(at, other);
-        alike.add(other, at);
-      }
-      others.push(at);
+    return found;
+  };
+  const longerOf = (at: number): number[] => {
+    const key = keys[at]!;
+    const found: number[] = [];
+    for (let next = placeAfter(sorted, key); sorted[next]?.startsWith(key); next += 1)
+      found.push(index.get(sorted[next]!)!);
+    return found;
+  };
+  const shorter = remembered(keys.length, shorterOf);
+  const longer = remembered(keys.length, longerOf);
+  const alwaysOf = (at: number): number[] => {
+    const key = keys[at]!;
+    const isPresent = present.has(key);
+    const found = new Set<number>();
+    for (const { key: other } of slips.slipsOf(key, MOST_SLIPS)) {
+      if (!isPresent || !present.has(other)) found.add(index.get(other)!);
     }
-  });
-  return { alike: alike.reader(), shorter: shorter.reader(), longer: longer.reader(), cut: cut.reader() };
+    for (const other of drawn?.(key) ?? []) if (other !== at) found.add(other);
+    for (const other of shorter(at)) if (isDelimiter(key[keys[other]!.length]!)) found.add(other);
+    for (const other of longer(at)) if (isDelimiter(keys[other]![key.length]!)) found.add(other);
+    return [...found];
+  };
+  return { always: remembered(keys.length, alwaysOf), shorter, longer };
 }
 
-const NONE = new Int32Array(0);
+/** The answers of a question about numbers, each worked out once. */
+function remembered(count: number, ask: (at: number) => readonly number[]): (at: number) => readonly number[] {
+  const known = new Array<readonly number[] | undefined>(count);
+  return (at) => (known[at] ??= ask(at));
+}
 
-/** Lists of numbers by number, most of them empty. */
-class Pairs {
-  private readonly lists: (number[] | undefined)[];
-
-  constructor(count: number) {
-    this.lists = new Array<number[] | undefined>(count);
+/** Where in an order what comes after a key begins. */
+function placeAfter(sorted: readonly string[], key: string): number {
+  let low = 0;
+  let high = sorted.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (sorted[middle]! <= key) low = middle + 1;
+    else high = middle;
   }
+  return low;
+}
 
-  add(from: number, to: number): void {
-    const list = this.lists[from];
-    if (!list) this.lists[from] = [to];
-    else if (!list.includes(to)) list.push(to);
-  }
-
-  reader(): (key: number) => Int32Array {
-    const lists = this.lists.map((list) => (list ? Int32Array.from(list) : undefined));
-    return (key) => lists[key] ?? NONE;
-  }
+/** Those of some keys that something names alike. */
+function groupsBy(keys: readonly string[], nameOf: (key: string) => string): (key: string) => readonly number[] {
+  const groups = new Map<string, number[]>();
+  keys.forEach((key, at) => {
+    const name = nameOf(key);
+    const group = groups.get(name);
+    if (group) group.push(at);
+    else groups.set(name, [at]);
+  });
+  return (key) => groups.get(nameOf(key)) ?? [];
 }

@@ -34,8 +34,8 @@ export interface CodeOption {
 }
 
 /** So many new codes of each are weighed, the cheapest of them. */
-const MOST_NEW = 12;
-const NUMBERS = [2, 3, 5, 7, 9];
+const MOST_NEW = 10;
+const NUMBERS = [2, 5, 8];
 /** A code that is not safe is kept only where there is no other, in seconds a week. */
 const UNSAFE = 100_000;
 /** Where no keyboard is in use: so many seconds for each character. */

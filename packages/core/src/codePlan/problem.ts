@@ -93,8 +93,7 @@ export function conflictingKeys(
   call: (key: number, isAgainst: (other: number) => boolean) => boolean,
 ): boolean {
   if (!call(key, ALWAYS)) return false;
-  for (const other of conflicts.alike(key)) if (!call(other, ALWAYS)) return false;
-  for (const other of conflicts.cut(key)) if (!call(other, ALWAYS)) return false;
+  for (const other of conflicts.always(key)) if (!call(other, ALWAYS)) return false;
   const hides = (other: number) => isInstant[other] === 1;
   for (const other of conflicts.shorter(key)) if (!call(other, hides)) return false;
   if (isInstant[shortcut] === 1) for (const other of conflicts.longer(key)) if (!call(other, ALWAYS)) return false;

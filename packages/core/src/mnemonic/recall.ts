@@ -21,10 +21,7 @@ const MOST_WORDS = 40;
 export function recallKindOf(code: string, expansion: string): RecallKind {
   const { mnemonic } = splitMarker(matchKey(code));
   const inner = mnemonic.replaceAll(/[^\p{L}\p{N}\p{M}]/gu, '');
-  const words =
-    matchKey(expansion)
-      .match(/[\p{L}\p{N}][\p{L}\p{N}\p{M}]*/gu)
-      ?.slice(0, MOST_WORDS) ?? [];
+  const { words, kinds } = readOf(expansion);
   // Signs alone: what is typed looks like what comes.
   if (inner === '') return 'word';
   if (words.length === 0 || expansion.length <= 4) {
@@ -36,10 +33,30 @@ export function recallKindOf(code: string, expansion: string): RecallKind {
   if (single.some((one) => isByRule(one, words))) return 'rule';
   // A second of a kind: the same and one more.
   if (inner.length >= 4 && isByRule(inner.slice(0, -1), words)) return 'rule';
-  if (kindWords(expansion).some((word) => inner === word)) return 'word';
+  if (kinds().includes(inner)) return 'word';
   return words.some((word, from) => word[0] === inner[0] && areConsonants(inner, words.slice(from).join('')))
     ? 'consonants'
     : 'arbitrary';
+}
+
+/** What of a text a code may be made of. */
+interface Read {
+  readonly expansion: string;
+  readonly words: readonly string[];
+  readonly kinds: () => readonly string[];
+}
+
+/** The text that was asked about last: many codes are weighed for one. */
+let last: Read | null = null;
+
+function readOf(expansion: string): Read {
+  if (last?.expansion === expansion) return last;
+  const words =
+    matchKey(expansion)
+      .match(/[\p{L}\p{N}][\p{L}\p{N}\p{M}]*/gu)
+      ?.slice(0, MOST_WORDS) ?? [];
+  let known: readonly string[] | null = null;
+  return (last = { expansion, words, kinds: () => (known ??= kindWords(expansion)) });
 }
 
 function isByRule(inner: string, words: readonly string[]): boolean {

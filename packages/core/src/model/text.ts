@@ -38,8 +38,12 @@ export function hasMoreClusters(text: string, limit: number): boolean {
 
 /** The grapheme clusters of `text`, in order, each with its UTF-16 offset. Linear in its length. */
 export function clustersOf(text: string): Cluster[] {
+  // Below the first combining mark each unit is a cluster by itself, but for CR before LF.
+  if (PLAIN.test(text)) return Array.from(text, (character, index) => ({ text: character, index }));
   return Array.from(clusters(text));
 }
+
+const PLAIN = /^[^\r\u0300-\uffff]*$/;
 
 interface Cluster {
   text: string;

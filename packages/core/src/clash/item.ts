@@ -45,6 +45,16 @@ export function itemOf(
   };
 }
 
+/** The expansion as a match key, made once. */
+export function loweredOf(item: Item): string {
+  return (item.lowered ??= searchable(item.entry.expansion));
+}
+
+/** All of a shortcut in which a code may be met: its text and its code. */
+export function searchedIn(item: Item): string {
+  return `${loweredOf(item)}\0${item.typedKey}`;
+}
+
 /** A device under audit: its profile, and the list as it holds it. */
 export interface Device {
   readonly profile: DeviceProfile;

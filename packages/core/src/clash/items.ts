@@ -2,7 +2,8 @@ import { byAge, settleRules, type FiringEntry, type RuledList } from '../fire';
 import { compareUnits } from '../model';
 import { MOST_EXAMPLES, type Slip } from './finding';
 import { Groups } from './groups';
-import { itemOf, type AuditedShortcut, type Item } from './item';
+import { itemOf, searchedIn, type AuditedShortcut, type Item } from './item';
+import { PairIndex } from './pairIndex';
 import { differMuch, SlipIndex } from './slips';
 
 /**
@@ -16,6 +17,8 @@ export class Items {
   private readonly sameSkeleton = new Groups();
   private readonly sameExpansion = new Groups();
   private slips: SlipIndex;
+  /** By what stands in their texts and codes; made when it is first asked for. */
+  private texts: PairIndex<Item> | null = null;
   /** Match keys in order, for beginnings. */
   private readonly keys: string[];
   /** In how many expansions a word stands; asked of few words, and kept up to date. */
@@ -67,6 +70,7 @@ export class Items {
       if (item.skeleton !== null) this.sameSkeleton.sort(item.skeleton);
       if (this.sameKey.of(item.key).length === 1) this.slips.add(item.key);
       this.count(item, 1);
+      this.texts?.add(item, searchedIn(item));
     }
     return { items, entries };
   }
@@ -97,6 +101,22 @@ export class Items {
   }
 
   // ── who has to do with whom ──
+
+  /** Makes ready for edits, when there is time. */
+  prepare(): void {
+    if (this.texts) return;
+    this.texts = new PairIndex();
+    for (const item of this.all()) this.texts.add(item, searchedIn(item));
+  }
+
+  /** Those whose text or code may hold a stretch, folded as both are. Cost: what it gives. */
+  *thatMayHold(stretch: string): Generator<Item> {
+    this.prepare();
+    for (const item of this.texts!.mayHold(stretch) ?? this.all()) {
+      // Those that went stay in the index.
+      if (this.byId.get(item.id) === item) yield item;
+    }
+  }
 
   /** All with the same match key, oldest first, if there are several; else null. */
   twinsOf(item: Item): readonly Item[] | null {

@@ -1,10 +1,10 @@
 import { CompiledList, LARGEST_OVERLAY, type FiringEntry } from '../fire';
 import type { DeviceProfile } from '../fit';
-import { asTyped, ContextCorpus, hitsIn, searchable } from './contextCorpus';
+import { asTyped, ContextCorpus, hitsIn } from './contextCorpus';
 import { CONTEXTS } from './contexts';
 import { MOST_EXAMPLES } from './finding';
 import { TextHits } from './hits';
-import type { Device, Item } from './item';
+import { loweredOf, type Device, type Item } from './item';
 import type { Items } from './items';
 import type { MarkedTexts } from './markedHits';
 import { MarkedHits } from './markedHits';
@@ -38,21 +38,19 @@ export function textsWith(
   const expansions: Item[] = [...added];
   const codes: Item[] = [...added];
   const isNew = new Set(added);
-  const typed = keys.map(asTyped);
-  for (const item of items.all()) {
-    if (isNew.has(item)) continue;
-    const lowered = loweredOf(item);
-    for (const key of typed) {
-      if (lowered.includes(key) && expansions.at(-1) !== item) expansions.push(item);
-      if (item.typedKey.includes(key) && codes.at(-1) !== item) codes.push(item);
+  for (const key of keys.map(asTyped)) {
+    for (const item of items.thatMayHold(key)) {
+      if (isNew.has(item)) continue;
+      if (loweredOf(item).includes(key)) expansions.push(item);
+      if (item.typedKey.includes(key)) codes.push(item);
     }
   }
   return {
     words: marked.map(({ vocabulary }) => union(keys.map((key) => bankOf(vocabulary).containing(key)))),
     marked: marked.map((texts) => new Set([...added, ...texts.containing(keys)])),
     contexts: union(keys.map((key) => CONTEXT_BANK.containing(key))),
-    expansions,
-    codes,
+    expansions: [...new Set(expansions)],
+    codes: [...new Set(codes)],
     added,
   };
 }
@@ -64,11 +62,7 @@ export function prepareToReaudit(items: Items, marked: readonly MarkedTexts[]): 
     bankOf(texts.vocabulary).prepare();
     texts.prepare();
   }
-  for (const item of items.all()) loweredOf(item);
-}
-
-function loweredOf(item: Item): string {
-  return (item.lowered ??= searchable(item.entry.expansion));
+  items.prepare();
 }
 
 /** What fires where on one device: in words, contexts, the list's own expansions and codes. */

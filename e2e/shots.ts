@@ -147,14 +147,10 @@ const importing: Pose = async (app) => {
   await app.see(By.css('[aria-label^="Can’t be imported 1"]'));
 };
 
-/** Some of the list chosen, to do one thing to all of them. */
-const choosing: Pose = async (app) => {
-  await app.seeText('Synced');
-  await app.tap('More');
-  await app.tap('Select several');
-  for (const code of [';cv', ';hi', ';mail'])
-    await app.press(await app.see(By.css(`[role=checkbox][aria-label^="${code}, "]`)));
-  await app.seeText('3 selected');
+/** Other codes for the list, seen before anything changes. */
+const plan: Pose = async (app) => {
+  await app.open('/check/plan');
+  await app.see(By.css('[role=checkbox][aria-label^="“so” becomes"]'));
 };
 
 const sheet: Pose = async (app) => {
@@ -192,7 +188,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'conventions', pose: conventions, of: ['phone-light'] },
   { name: 'template', pose: template, of: ['phone-light'] },
   { name: 'importing', pose: importing, of: ['phone-light'] },
-  { name: 'choosing', pose: choosing, of: ['phone-light'] },
+  { name: 'plan', pose: plan, of: ['phone-light'] },
   { name: 'sheet', pose: sheet, of: ['computer-light'] },
   { name: 'sets', pose: sets, of: ['phone-dark'] },
   { name: 'keyboards', pose: keyboards, of: ['phone-light'] },

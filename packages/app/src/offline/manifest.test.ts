@@ -91,6 +91,8 @@ test('pictures of one form factor have one size, as stores that show them want',
 
 test('what is shared to it and what it opens are the files that Import reads', () => {
   const opened = manifest.file_handlers.flatMap(({ accept }) => Object.values(accept).flat());
-  const shared = manifest.share_target.params.files.flatMap(({ accept }) => accept.filter((one) => one.startsWith('.')));
+  const shared = manifest.share_target.params.files.flatMap(({ accept }) =>
+    accept.filter((one) => one.startsWith('.')),
+  );
   expect(new Set(opened)).toEqual(new Set(shared));
 });

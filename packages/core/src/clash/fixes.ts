@@ -211,8 +211,8 @@ class Trial {
   }
 }
 
-/** A code with another marker than the rest has to be known by heart, in seconds. */
-const OFF_CONVENTION = RECALL.arbitrary - RECALL.rule;
+/** A mnemonic that its owner does not know yet, or another marker than the rest have, is known by heart at first, in seconds. */
+const TO_LEARN = RECALL.arbitrary - RECALL.word;
 /** So many of what is proposed for a text are tried beside what is near its code. */
 const MOST_PROPOSED = 6;
 
@@ -227,16 +227,18 @@ function otherCodes(audit: Audit, { id, code, kind }: AuditedShortcut, { mark, i
     if (cost === 'nowhere') return [];
     // It is known already but for its marker.
     const isKnown = how === 'marked' || how === 'joined';
-    const recalled = isKnown && cost.seconds !== null ? cost.known + RECALL.word : cost.seconds;
+    if (cost.seconds === null) return [{ code: other, how, seconds: 0 }];
     const parts = partsOf(other);
     const isOff = parts !== null && !isSameMark(parts.mark, under);
-    return [{ code: other, how, seconds: recalled === null ? null : recalled + (isOff ? OFF_CONVENTION : 0) }];
+    const seconds = isKnown ? cost.known + RECALL.word : cost.seconds + TO_LEARN;
+    return [{ code: other, how, seconds: seconds + (isOff ? TO_LEARN : 0) }];
   });
   const proposed = proposeCodes({ entry: own, kind, mark: under, inUse, codes })
     .slice(0, MOST_PROPOSED)
-    .filter((one) => near.every((other) => other.code !== one.code));
+    .filter((one) => near.every((other) => other.code !== one.code))
+    .map(({ code: other, how, seconds }) => ({ code: other, how, seconds: (seconds ?? 0) + TO_LEARN }));
   const all = [...near, ...proposed];
-  if (inUse.length > 0) all.sort((a, b) => a.seconds! - b.seconds!);
+  if (inUse.length > 0) all.sort((a, b) => a.seconds - b.seconds);
   return all.map(({ code: other, how }) => ({ code: other, how }));
 }
 

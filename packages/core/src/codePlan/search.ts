@@ -6,9 +6,9 @@ import { Assignment, type PlanProblem } from './problem';
 const SMALL = 40;
 /** Steps of such a search, and of one over a part of a longer list. */
 const MOST_STEPS = 400_000;
-const MOST_STEPS_OF_PART = 3_000;
+const MOST_STEPS_OF_PART = 4_000;
 /** So many shortcuts are moved together in a longer list. */
-const MOST_MOVED = 9;
+const MOST_MOVED = 14;
 
 /** A plan: an option for each shortcut, and how good it is known to be. */
 export interface Solved {

@@ -1,7 +1,7 @@
 import type { Fix } from '@yellow-latch/core/clash';
 import type { ReplicaDatabase } from '@yellow-latch/replica/storage/database';
 
-const KEPT = 'safe fixes';
+const KEPT = 'safe-fixes';
 /** How long nothing is added before they are kept, in ms. */
 const REST = 500;
 

@@ -77,6 +77,10 @@ export function mnemonicsOf(expansion: string, kind = ''): Mnemonic[] {
     case 'tags':
       addWords(add, wordsOf(text.replaceAll(/[#_]/gu, ' ')));
       break;
+    case 'address':
+      // Whose it is, or the place, tells more than what every address has.
+      addWords(add, wordsOf(text.replaceAll(/\b(?:unit|flat|apt|suite|floor|no|c\/o)\b\.?/giu, ' ')));
+      break;
     case 'correction':
       add('word', text);
       break;
@@ -96,7 +100,11 @@ type Add = (how: How, ...texts: readonly (string | undefined)[]) => void;
  * that stand together, and one behind what it is.
  */
 function addNamed(add: Add, own: readonly string[], site: readonly string[], kinds: readonly string[]): void {
-  const tellingOf = (names: readonly string[]) => names.filter((name) => !SAYS_NOTHING.has(name));
+  const tellingOf = (names: readonly string[]) => {
+    const telling = names.filter((name) => !SAYS_NOTHING.has(name));
+    const longer = telling.filter((name) => !SMALL_WORDS.has(name));
+    return longer.length > 0 ? longer : telling;
+  };
   const [first] = tellingOf(own);
   add('kind', ...(first ? [] : kinds));
   for (const names of [tellingOf(own), tellingOf(site)]) {

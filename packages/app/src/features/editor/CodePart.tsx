@@ -80,6 +80,11 @@ export function CodePart({ editor, draft, saved, isReadOnly, proposed }: EditorP
         />
       )}
 
+      {proposed.hasNone && (
+        <Text role="status" variant="bodyMedium" style={{ color: palette.inkSoft }}>
+          {t`No good code is free for this text. Type one of your own.`}
+        </Text>
+      )}
       <Proposals proposals={proposed.others} onTake={proposed.take} />
 
       {trimCode(code) !== '' && expansion !== '' && <EffortBar effort={effort} />}

@@ -18,6 +18,8 @@ export interface ProposedCode {
   readonly isProposed: boolean;
   /** Other proposals; none once a code was typed. */
   readonly others: readonly Proposal[];
+  /** Whether none was found for the text. */
+  readonly hasNone: boolean;
   /** Told of what a person types into the field. */
   readonly type: () => void;
   readonly take: (code: string) => void;
@@ -60,6 +62,7 @@ export function useProposedCode(
   return {
     isProposed: isNew && !isOwn && code !== '',
     others: isNew && (code === '' || isAmong) ? proposals.filter((one) => one.code !== code).slice(0, MOST_OTHERS) : [],
+    hasNone: isNew && hasText && areCurrent && proposals.length === 0 && code === '',
     type: () => setOwn(true),
     take: (taken) => {
       setOwn(true);

@@ -142,3 +142,16 @@ journey(
     await app.until(async () => (await other.shortcuts()) === before, 'the list as it was');
   },
 );
+
+journey('after many came in at once, a plan for all codes is offered', 'empty', async ({ open }) => {
+  const app = await open('phone', '/import');
+  const rows = Array.from({ length: 12 }, (_, at) => `;verylong${at}code\tNote ${at} for the day, with kind regards`);
+  await app.insert(await app.field('Or paste a list'), rows.join('\n'));
+  await app.tap('Preview');
+  await app.tap('Import 12');
+  await app.seeText('12 imported. Do the codes fit together?');
+  await app.expectAccessible();
+  await app.tap('Plan my codes');
+  await planned(app, () => true);
+  await app.seeText('You save');
+});

@@ -11,9 +11,9 @@ import { draftOf, type Draft } from './useVerdict';
 const REST = 350;
 
 interface Proposals {
-  /** Best first. */
-  readonly proposals: readonly Proposal[];
-  /** Whether they are for the text as it stands. */
+  /** Best first; null: none yet, or no answer is to be had. */
+  readonly proposals: readonly Proposal[] | null;
+  /** Whether that is for the text as it stands. */
   readonly areCurrent: boolean;
 }
 
@@ -27,7 +27,7 @@ export function useProposals(draft: Draft, isAsked: boolean, cameAlong: boolean)
   const latest = useLatest(draft);
   const { expansion, kind, setId, template, fires, edge } = draft;
   const question = [expansion, kind, setId, template, fires, edge].join('\n');
-  const [answer, setAnswer] = useState<{ question: string; proposals: readonly Proposal[] } | null>(null);
+  const [answer, setAnswer] = useState<{ question: string; proposals: readonly Proposal[] | null } | null>(null);
   const isWanted = isAsked && expansion.trim() !== '';
   const isFirst = answer === null;
   const version = state.result?.version;
@@ -42,7 +42,7 @@ export function useProposals(draft: Draft, isAsked: boolean, cameAlong: boolean)
             ({ propose }) => propose.propose(draftOf(latest.current), request) as Promise<readonly Proposal[] | null>,
           )
           .then((proposals) => {
-            if (!isOver) setAnswer({ question, proposals: proposals ?? [] });
+            if (!isOver) setAnswer({ question, proposals });
           });
       },
       isFirst && cameAlong ? 0 : REST,
@@ -55,7 +55,7 @@ export function useProposals(draft: Draft, isAsked: boolean, cameAlong: boolean)
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [client, latest, version, isWanted, question, conventions, keyboards, ownKeyboards]);
   return {
-    proposals: isWanted ? (answer?.proposals ?? []) : [],
+    proposals: isWanted ? (answer?.proposals ?? null) : null,
     areCurrent: isWanted && answer?.question === question,
   };
 }

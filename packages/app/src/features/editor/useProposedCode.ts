@@ -40,7 +40,8 @@ export function useProposedCode(
   const isNew = saved === null && !isReadOnly;
   // What was typed before a reload is the person's own.
   const [isOwn, setOwn] = useState(editor.hadCode);
-  const { proposals, areCurrent } = useProposals(draft, isNew, editor.startsWithText);
+  const { proposals: found, areCurrent } = useProposals(draft, isNew, editor.startsWithText);
+  const proposals = found ?? [];
   const input = useRef<TextInput | null>(null);
   const isSaveWanted = useRef(false);
   const isSubmitted = useLatest(formState.isSubmitted);
@@ -49,7 +50,14 @@ export function useProposedCode(
   const hasText = expansion.trim() !== '';
   useEffect(() => {
     if (!isNew || isOwn) return;
-    if (hasText && first === undefined) return;
+    if (hasText && first === undefined) {
+      // None is to be had: saving says what is missing.
+      if (areCurrent && isSaveWanted.current) {
+        isSaveWanted.current = false;
+        save.current();
+      }
+      return;
+    }
     setValue('code', first ?? '', { shouldDirty: true, shouldValidate: isSubmitted.current });
     const field = input.current as unknown as HTMLInputElement | null;
     if (field && document.activeElement === field) requestAnimationFrame(() => field.select());
@@ -57,12 +65,12 @@ export function useProposedCode(
       isSaveWanted.current = false;
       save.current();
     }
-  }, [isNew, isOwn, hasText, first, setValue, isSubmitted, save]);
+  }, [isNew, isOwn, hasText, areCurrent, first, setValue, isSubmitted, save]);
   const isAmong = proposals.some((one) => one.code === code);
   return {
     isProposed: isNew && !isOwn && code !== '',
     others: isNew && (code === '' || isAmong) ? proposals.filter((one) => one.code !== code).slice(0, MOST_OTHERS) : [],
-    hasNone: isNew && hasText && areCurrent && proposals.length === 0 && code === '',
+    hasNone: isNew && hasText && areCurrent && found?.length === 0 && code === '',
     type: () => setOwn(true),
     take: (taken) => {
       setOwn(true);

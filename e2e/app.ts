@@ -240,9 +240,17 @@ export class App {
 
   /** Opens or closes a part of a page by what its heading begins with. */
   async unfold(name: string): Promise<void> {
-    const head = await this.see(By.css(`[role=button][aria-expanded][aria-label^=${JSON.stringify(name)}]`));
-    await this.atRest(head);
-    await this.press(head);
+    const head = () => this.see(By.css(`[role=button][aria-expanded][aria-label^=${JSON.stringify(name)}]`));
+    const state = async () => (await head()).getAttribute('aria-expanded');
+    const before = await state();
+    // What comes above it moves it: where the press missed it is pressed again.
+    await this.until(async () => {
+      if ((await state()) !== before) return true;
+      const at = await head();
+      await this.atRest(at);
+      await this.press(at);
+      return false;
+    }, `${name} to open or close`);
   }
 
   /** What has the focus, as a screen reader calls it; ‘body’: nothing has. */

@@ -1,6 +1,6 @@
 import type { Shortcut } from '@yellow-latch/core/model';
 import type { Proposal } from '@yellow-latch/core/propose';
-import { useEffect, useRef, useState, type RefObject } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import type { TextInput } from 'react-native';
 
 import { useLatest } from '@/look/useLatest';
@@ -59,16 +59,20 @@ export function useProposedCode(
       return;
     }
     setValue('code', first ?? '', { shouldDirty: true, shouldValidate: isSubmitted.current });
-    const field = input.current as unknown as HTMLInputElement | null;
-    if (field && document.activeElement === field) requestAnimationFrame(() => field.select());
     if (isSaveWanted.current) {
       isSaveWanted.current = false;
       save.current();
     }
   }, [isNew, isOwn, hasText, areCurrent, first, setValue, isSubmitted, save]);
+  const isProposed = isNew && !isOwn && code !== '';
+  // Whoever is in the field already types over it: it is chosen in the moment in which it comes there.
+  useLayoutEffect(() => {
+    const field = input.current as unknown as HTMLInputElement | null;
+    if (isProposed && field !== null && document.activeElement === field) field.select();
+  }, [isProposed, code]);
   const isAmong = proposals.some((one) => one.code === code);
   return {
-    isProposed: isNew && !isOwn && code !== '',
+    isProposed,
     others: isNew && (code === '' || isAmong) ? proposals.filter((one) => one.code !== code).slice(0, MOST_OTHERS) : [],
     hasNone: isNew && hasText && areCurrent && found?.length === 0 && code === '',
     type: () => setOwn(true),

@@ -1,11 +1,8 @@
 import { heldBy, keysOf, simulate, type CompiledList, type FiringEntry } from '../fire';
 import type { DeviceProfile } from '../fit';
-import { matchKey } from '../model';
+import { EMOJI, matchKey } from '../model';
 import { separatorOf } from './contextCorpus';
 import type { Severity, Trap } from './finding';
-
-/** A character shown as a picture (Unicode Technical Standard 51): no keyboard types it with a key of its own. */
-const EMOJI = /\p{Emoji_Presentation}|\p{Extended_Pictographic}\uFE0F/u;
 
 /** A trap of one device, what becomes of the typed code there, and how bad that is. */
 export interface TrapFound {

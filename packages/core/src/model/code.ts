@@ -35,6 +35,9 @@ export function isItself(code: string, expansion: string): boolean {
   return /\p{L}/u.test(code) && matchKey(code) === matchKey(expansion.trim());
 }
 
+/** A character shown as a picture (Unicode Technical Standard 51): no keyboard types it with a key of its own. */
+export const EMOJI = /\p{Emoji_Presentation}|\p{Extended_Pictographic}\uFE0F/u;
+
 /** A code as it is kept: white space around it is never meant. Inside, it stays. */
 export function trimCode(code: string): string {
   return code.trim();

@@ -1,5 +1,5 @@
 import { markCode, partsOf } from '../convention/mark';
-import { checkCode, clustersOf, matchKey, splitMarker, type Mark } from '../model';
+import { checkCode, clustersOf, EMOJI, matchKey, splitMarker, type Mark } from '../model';
 
 /** A code near one that was typed, and what was done to get it. */
 export interface NearCode {
@@ -45,7 +45,7 @@ export function nearCodes(
   const mark = (inner: string) => (isMarked ? before + inner + after : markCode(inner, ours));
   const first = clustersOf(mnemonic)[0]?.text ?? '';
   const longer = longerMnemonics(mnemonic, expansion, kind);
-  const joined = mnemonic.replaceAll(/\s+|\p{Emoji_Presentation}|\p{Extended_Pictographic}\uFE0F/gu, '');
+  const joined = mnemonic.replaceAll(new RegExp(`\\s+|${EMOJI.source}`, 'gu'), '');
   const consonants = mnemonic.replaceAll(/[aeiouäöüàâéèêëîïôûùáíóú]/giu, '');
   const proposals: NearCode[] = [
     ...(isMarked

@@ -14,6 +14,7 @@ import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
+import { OldCodes } from '@/parts/OldCodes';
 import { keptUntil, recoding } from '@yellow-latch/replica/commands/recoding';
 import { useList } from '@/frame/replica/ReplicaProvider';
 import { useCommand } from '@/frame/replica/useCommand';
@@ -120,15 +121,7 @@ export default function ApplyPage({ place, marker, scope: scopeText }: ApplyPage
                   : []),
               ].join(' ')}
             </Text>
-            <Tick role="checkbox" isOn={keepsOld} onPress={() => setKeepsOld(!keepsOld)}>
-              <View style={styles.title}>
-                <Text variant="bodyLarge">{t`Old codes still work for four weeks`}</Text>
-                <Text
-                  variant="bodySmall"
-                  style={{ color: palette.inkSoft }}
-                >{t`In Write. Each one tells you its new code.`}</Text>
-              </View>
-            </Tick>
+            <OldCodes isKept={keepsOld} onChange={setKeepsOld} />
             <Tick role="checkbox" isOn={isSmall} onPress={() => setSmall(!isSmall)}>
               <Text variant="bodyLarge">{t`Codes in lower case`}</Text>
             </Tick>

@@ -14,15 +14,14 @@ import { Fold } from '@/look/Fold';
 import { STRONG } from '@/look/fonts';
 import { LatchButton } from '@/look/LatchButton';
 import { Slider } from '@/look/Slider';
-import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
+import { OldCodes } from '@/parts/OldCodes';
 import { tellDuration, tellPercent } from '@/wording/format';
 
-import { groupsOf, type PlanItem } from './groups';
+import { groupsOf, WEEKS_A_MONTH, type PlanItem } from './groups';
 import { PlanRow } from './PlanRow';
 import { usePlan } from './usePlan';
 
-const WEEKS_A_MONTH = 52 / 12;
 /** What a change has to save at the stops of the slider, in seconds a month; the last starts afresh, but for what nobody would notice. */
 const STOPS = [1_200, 300, 120, 30, 3] as const;
 const MIDDLE = 2;
@@ -37,7 +36,7 @@ export default function PlanPage() {
   const [locked, setLocked] = useState<ReadonlySet<string>>(new Set());
   const [keepsOld, setKeepsOld] = useState(true);
   const [isOpen, setOpen] = useState(false);
-  const { plan, progress, cancel } = usePlan(STOPS[stop]! / WEEKS_A_MONTH, locked);
+  const { plan, isCurrent, progress, cancel } = usePlan(STOPS[stop]! / WEEKS_A_MONTH, locked);
   const byId = useMemo(() => new Map(shortcuts.map((shortcut) => [shortcut.id, shortcut])), [shortcuts]);
   const items = useMemo(() => (plan ? groupsOf(plan, locked, byId, sets) : []), [plan, locked, byId, sets]);
   const isWorking = progress !== null;
@@ -64,7 +63,7 @@ export default function PlanPage() {
       back={{ label: t`Back to Check`, href: '/check' }}
       hasOwnScroll
       foot={
-        plan && plan.moves.length > 0 && !isWorking ? (
+        plan && plan.moves.length > 0 && isCurrent && !isWorking ? (
           <View style={[styles.foot, { borderColor: palette.line }]}>
             <LatchButton
               label={plural(plan.moves.length, { one: 'Change # code', other: 'Change # codes' })}
@@ -120,15 +119,7 @@ export default function PlanPage() {
             </View>
             {plan && plan.moves.length > 0 && (
               <>
-                <Tick role="checkbox" isOn={keepsOld} onPress={() => setKeepsOld(!keepsOld)}>
-                  <View style={styles.words}>
-                    <Text variant="bodyLarge">{t`Old codes still work for four weeks`}</Text>
-                    <Text
-                      variant="bodySmall"
-                      style={{ color: palette.inkSoft }}
-                    >{t`In Write. Each one tells you its new code.`}</Text>
-                  </View>
-                </Tick>
+                <OldCodes isKept={keepsOld} onChange={setKeepsOld} />
                 <Fold title={t`How this is worked out`} summary="" isOpen={isOpen} onToggle={() => setOpen(!isOpen)}>
                   <Text variant="bodyMedium">{tellHow(plan)}</Text>
                 </Fold>
@@ -184,7 +175,6 @@ const styles = StyleSheet.create({
   told: { minHeight: 52, justifyContent: 'center', gap: 4 },
   working: { flexDirection: 'row', alignItems: 'center', gap: 12 },
   bar: { height: 6, borderRadius: 3, flex: 1, minWidth: 160 },
-  words: { flex: 1 },
   tall: { minHeight: 48 },
   foot: { flexDirection: 'row', justifyContent: 'flex-end', padding: 10, borderTopWidth: 1 },
 });

@@ -9,9 +9,7 @@ import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 import { tellDuration } from '@/wording/format';
 
-import type { PlanItem } from './groups';
-
-const WEEKS_A_MONTH = 52 / 12;
+import { WEEKS_A_MONTH, type PlanItem } from './groups';
 
 interface PlanRowProps {
   item: PlanItem;

@@ -1,6 +1,9 @@
 import type { CodePlan, PlannedMove } from '@yellow-latch/core/codePlan';
 import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
 
+/** Savings are worked out for a week, and told for a month. */
+export const WEEKS_A_MONTH = 52 / 12;
+
 /** A line of the plan: a set, or a shortcut of it. */
 export type PlanItem =
   | {

@@ -12,6 +12,8 @@ const REST = 250;
 interface PlanState {
   /** The last one; null: none yet, or none is to be had. */
   readonly plan: CodePlan | null;
+  /** Whether it is for what is asked: one that is not may change what was just told to stay. */
+  readonly isCurrent: boolean;
   /** How much of a new one is done, from 0 to 1; null: none is being made. */
   readonly progress: number | null;
   readonly cancel: () => void;
@@ -22,7 +24,7 @@ export function usePlan(price: number, locked: ReadonlySet<string>): PlanState {
   const { client, state } = useAudit();
   const { conventions } = useList();
   const request = useEffortRequest();
-  const [plan, setPlan] = useState<CodePlan | null>(null);
+  const [made, setMade] = useState<{ plan: CodePlan; price: number; locked: ReadonlySet<string> } | null>(null);
   const [progress, setProgress] = useState<number | null>(0);
   const version = state.result?.version;
   useEffect(() => {
@@ -40,10 +42,10 @@ export function usePlan(price: number, locked: ReadonlySet<string>): PlanState {
               }),
             ) as Promise<CodePlan | null>,
         )
-        .then((made) => {
+        .then((plan) => {
           if (isOver) return;
           setProgress(null);
-          if (made) setPlan(made);
+          if (plan) setMade({ plan, price, locked });
         });
     }, REST);
     return () => {
@@ -53,7 +55,8 @@ export function usePlan(price: number, locked: ReadonlySet<string>): PlanState {
   }, [client, conventions, request, price, locked, version]);
   useEffect(() => () => void client.ask(({ codePlan }) => codePlan.cancel()), [client]);
   return {
-    plan,
+    plan: made?.plan ?? null,
+    isCurrent: made?.price === price && made.locked === locked,
     progress,
     cancel: () => {
       setProgress(null);

@@ -150,8 +150,9 @@ export function unguardCell(cell: string): string {
   return /^'+[=+\-@\t\r\n＝＋－＠]/u.test(cell) ? cell.slice(1) : cell;
 }
 
-/** Rows as a table by RFC 4180, with CRLF between them; cells guarded. */
+/** Rows as a table by RFC 4180, with CRLF behind each; cells guarded. No rows are no text: a lone line break would be a row. */
 export function writeTable(rows: readonly (readonly string[])[], delimiter: Delimiter): string {
+  if (rows.length === 0) return '';
   return `${Papa.unparse(
     rows.map((row) => row.map(guardCell)),
     { delimiter, newline: '\r\n' },

@@ -1,6 +1,6 @@
 import { Audit, scanOwnText, type AuditedShortcut } from '../packages/core/src/clash';
 import { CompiledList, settleRules } from '../packages/core/src/fire';
-import { DEVICE_PROFILES } from '../packages/core/src/fit';
+import { DEVICE_PROFILES } from '../packages/core/src/profile';
 import { confusableSkeleton, parseLookAlikes, parseVocabulary } from '../packages/language/src';
 import { buildLookAlikes, buildVocabulary } from '../packages/language/src/build';
 import { brownText } from './brown';
@@ -9,7 +9,7 @@ import { median, medianTime, medianTimes, round, type Figure } from './measure';
 
 const english = parseVocabulary(buildVocabulary('en'));
 const lookAlikes = parseLookAlikes(buildLookAlikes());
-const PROFILES = [DEVICE_PROFILES['phone-list'], DEVICE_PROFILES['computer-list'], DEVICE_PROFILES.app];
+const PROFILES = [DEVICE_PROFILES['phone-list'], DEVICE_PROFILES.expander, DEVICE_PROFILES.app];
 
 function shortcutsOf(count: number, longer = 0): AuditedShortcut[] {
   return madeUpList(count, 1, longer).map(({ id, code, expansion }) => ({

@@ -5,7 +5,7 @@ import { planCodes, solve, solveGreedily, weighAll, type Planned, type Solved } 
 import { assignKeys } from '../packages/core/src/codePlan/assignment';
 import { problemOf, type TestOption } from '../packages/core/src/codePlan/testing';
 import { settleRules } from '../packages/core/src/fire';
-import { DEVICE_PROFILES } from '../packages/core/src/fit';
+import { DEVICE_PROFILES } from '../packages/core/src/profile';
 import { KEYBOARDS } from '../packages/core/src/effort/layouts';
 import { entry, randomFrom } from '../packages/core/src/fire/testing';
 import { matchKey, type Mark } from '../packages/core/src/model';
@@ -19,7 +19,7 @@ const MARK: Mark = { place: 'before', marker: ';' };
 const keyboardOf = (id: string) => KEYBOARDS.find((keyboard) => keyboard.id === id)!;
 const IN_USE = [
   { keyboard: keyboardOf('phone-en'), share: 6, pace: 1, device: DEVICE_PROFILES['phone-list'] },
-  { keyboard: keyboardOf('hardware-en-gb'), share: 2, pace: 1, device: DEVICE_PROFILES['computer-list'] },
+  { keyboard: keyboardOf('hardware-en-gb'), share: 2, pace: 1, device: DEVICE_PROFILES.expander },
 ];
 const english = parseVocabulary(buildVocabulary('en'));
 const lookAlikes = parseLookAlikes(buildLookAlikes());

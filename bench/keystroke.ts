@@ -1,5 +1,5 @@
 import { CompiledList, hasEdgeBefore, type FiringEntry } from '../packages/core/src/fire';
-import { THIS_APP } from '../packages/core/src/fit';
+import { THIS_APP } from '../packages/core/src/profile';
 import { pick, randomFrom } from '../packages/core/src/fire/testing';
 import { brownText } from './brown';
 import { madeUpList } from './lists';

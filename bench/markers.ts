@@ -3,7 +3,7 @@ import { compareMarks, markCode, partsOf } from '../packages/core/src/convention
 import { pricerOf, type InUse } from '../packages/core/src/effort';
 import { KEYBOARDS } from '../packages/core/src/effort/layouts';
 import { CompiledList, foldAll, settleRules, type RuledList } from '../packages/core/src/fire';
-import { DEVICE_PROFILES } from '../packages/core/src/fit';
+import { DEVICE_PROFILES } from '../packages/core/src/profile';
 import { parseVocabulary } from '../packages/language/src';
 import { buildVocabulary } from '../packages/language/src/build';
 import { brownText } from './brown';
@@ -35,7 +35,7 @@ export function markers(): Figure[] {
   const inUse = [
     use('phone-en', 6, DEVICE_PROFILES['phone-list']),
     use('tablet-figures-en', 2, DEVICE_PROFILES['tablet-list']),
-    use('hardware-en-gb', 2, DEVICE_PROFILES['computer-list']),
+    use('hardware-en-gb', 2, DEVICE_PROFILES.expander),
   ];
   const input = {
     list: { sets: [], shortcuts },

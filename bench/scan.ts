@@ -3,7 +3,7 @@ import Classic from 'ahocorasick';
 import Modern from 'modern-ahocorasick';
 
 import { CompiledList, hasEdgeBefore, isDelimiter, madeOf, type FiringEntry } from '../packages/core/src/fire';
-import { DEVICE_PROFILES, THIS_APP, type DeviceProfile } from '../packages/core/src/fit';
+import { DEVICE_PROFILES, THIS_APP, type DeviceProfile } from '../packages/core/src/profile';
 import { brownText } from './brown';
 import { madeUpList } from './lists';
 import { median, round, timesInTurn, type Figure } from './measure';

@@ -14,7 +14,6 @@ export const PAGES: readonly (readonly [path: string, there: string])[] = [
   ['/check/conventions/apply?place=before&marker=,&scope=list', '[role=checkbox] [role=img]'],
   ['/check/plan', '[role=checkbox]'],
   ['/check/savings', '[role=heading][aria-level="2"]'],
-  ['/check/keyboards', '[role=img] svg'],
   ['/devices', '[role=listitem]'],
   ['/devices/invite', '[role=timer]'],
   ['/devices/spare-key', '[role=button]'],

@@ -6,7 +6,7 @@ import { paceFrom, savingsOf, type InUse, type Uses } from './effort';
 import { KEYBOARDS } from './effort/layouts';
 import { compile, settleRules } from './fire';
 import { pick, randomFrom } from './fire/testing';
-import { DEVICE_PROFILES } from './fit';
+import { DEVICE_PROFILES } from './profile';
 
 /** The ways to all figures of an answer that are NaN or infinite. */
 function withoutValue(answer: unknown, way = ''): string[] {

@@ -1,7 +1,7 @@
 import { makeShortcut } from '@yellow-latch/core/model/testing';
 import { DeviceList } from '@yellow-latch/core/compose';
 import { compile } from '@yellow-latch/core/fire';
-import { THIS_APP } from '@yellow-latch/core/fit';
+import { THIS_APP } from '@yellow-latch/core/profile';
 import fc from 'fast-check';
 
 import { attach } from '.';

@@ -1,7 +1,7 @@
 import { makeShortcut } from '@yellow-latch/core/model/testing';
 import { DeviceList, MissedChances, type Refused } from '@yellow-latch/core/compose';
 import { compile, settleRules, type Explanation } from '@yellow-latch/core/fire';
-import { DEVICE_PROFILES, THIS_APP } from '@yellow-latch/core/fit';
+import { DEVICE_PROFILES, THIS_APP } from '@yellow-latch/core/profile';
 
 import { attach, type FieldContent, type FieldEvent, type FieldState } from '.';
 

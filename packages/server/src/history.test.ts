@@ -79,7 +79,7 @@ describe('history', () => {
       const [latest] = changeGroupsOf((await history()).changes);
       expect(canTakeBack(latest!)).toBe(true);
       const again = uuid();
-      for (const { id, fields } of takingBack(latest!)) await edit(id, fields, again);
+      for (const { id, fields } of takingBack(latest!)) await edit(id, fields as FieldChanges<'shortcut'>, again);
     };
     await takeBack();
     expect(await fieldsNow()).toEqual(before);

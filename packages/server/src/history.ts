@@ -1,4 +1,5 @@
 /** The log of a list, told. */
+import { isKnownTo, type RecordType } from '@yellow-latch/core/model';
 import type { Change, History, LoggedChange, SubscribedSets } from '@yellow-latch/core/sync';
 import { and, eq, sql, type SQL } from 'drizzle-orm';
 
@@ -16,6 +17,8 @@ export interface HistoryQuery {
   /** Only what came before this number of the log. */
   before?: number;
   limit: number;
+  /** The version of the model that the device knows. */
+  model: number;
 }
 
 /** So many changes of one group are told, unless that group is asked for: one large group does not hide what came before. */
@@ -113,7 +116,9 @@ class Reader {
   }
 
   private isTold(row: Row): boolean {
-    if (row.counts || !this.gets(row)) return false;
+    const type = row.recordType as RecordType;
+    // What was carried over is noted there; it is no change to the list.
+    if (row.counts || type === 'carried' || !isKnownTo(this.query.model, type) || !this.gets(row)) return false;
     const { together } = row;
     if (together === null || this.query.together) return true;
     const told = this.toldOf.get(together) ?? this.toldBefore(together, row.number);

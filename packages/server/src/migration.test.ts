@@ -3,6 +3,7 @@ import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
+import { MODEL_VERSION } from '@yellow-latch/core/model';
 import { asShortcut, PageSchema, type Page } from '@yellow-latch/core/sync';
 
 import { openDatabase, type Database } from './database';
@@ -24,7 +25,7 @@ afterAll(() => {
 });
 
 const device = () => deviceNow(db, db.select().from(devices).get()!.id);
-const page = (): Page => PageSchema.parse(JSON.parse(readPage(db, null, device(), { since: 0, limit: 100 }).json));
+const page = (): Page => PageSchema.parse(JSON.parse(readPage(db, null, device(), { since: 0, limit: 100, model: MODEL_VERSION }).json));
 
 test('every record is there, with its set and what it is about', () => {
   const set = db
@@ -58,10 +59,10 @@ test('the log is whole; its groups and deletions are known, its sets are not', (
   expect(db.select().from(changeGroups).all()).toMatchObject([
     { first: 2, last: 3, size: 2, shortcuts: 2, deletes: 0 },
   ]);
-  expect(readHistory(db, device(), { limit: 50 }).changes).toHaveLength(9);
+  expect(readHistory(db, device(), { limit: 50, model: MODEL_VERSION }).changes).toHaveLength(9);
   // What was not noted is shown to nobody who gets some sets.
   expect(
-    readHistory(db, { ...device(), subscribedSets: '[null]' }, { limit: 50 }).changes.every(
+    readHistory(db, { ...device(), subscribedSets: '[null]' }, { limit: 50, model: MODEL_VERSION }).changes.every(
       ({ record }) => record.type === 'list',
     ),
   ).toBe(true);
@@ -92,7 +93,7 @@ test('a database from before the renames of November 2026: what each device gets
     .from(devices)
     .all()
     .map(({ id }) => {
-      const { json } = readPage(old, null, deviceNow(old, id), { since: 0, limit: 100 });
+      const { json } = readPage(old, null, deviceNow(old, id), { since: 0, limit: 100, model: MODEL_VERSION });
       return PageSchema.parse(JSON.parse(json));
     });
   const set = pages[0]!.records.find(({ type }) => type === 'set')!;
@@ -104,7 +105,7 @@ test('a database from before the renames of November 2026: what each device gets
     ['set', 'shortcut', 'leftFinding'],
     ['set', 'shortcut', 'leftFinding'],
   ]);
-  expect(readHistory(old, deviceNow(old, old.select().from(devices).get()!.id), { limit: 50 }).changes).toHaveLength(3);
+  expect(readHistory(old, deviceNow(old, old.select().from(devices).get()!.id), { limit: 50, model: MODEL_VERSION }).changes).toHaveLength(3);
   old.$client.close();
   rmSync(data, { recursive: true });
 });

@@ -1,4 +1,5 @@
 /** Records of a list, read for devices page by page. */
+import { isKnownTo, MODEL_VERSION, type RecordType } from '@yellow-latch/core/model';
 import type { SubscribedSets } from '@yellow-latch/core/sync';
 
 import type { Database } from './database';
@@ -19,6 +20,8 @@ interface Reading {
   /** The id of the change that the device knows under the number `since`; undefined: it does not say. */
   last?: string;
   limit: number;
+  /** The version of the model that the device knows: records of later types are not sent to it. */
+  model: number;
 }
 
 export interface Read {
@@ -35,7 +38,7 @@ export interface Read {
  * without parsing them. From 0 a fresh copy begins; also from a number that was forgotten, or under which the device
  * knows another change than this server does: its data was set back, and the two have gone different ways since.
  */
-export function readRecords(db: Database, { listId, subscribedSets, since: asked, last, limit }: Reading): Read {
+export function readRecords(db: Database, { listId, subscribedSets, since: asked, last, limit, model }: Reading): Read {
   const statements = statementsOf(db);
   const list = statements.list.get({ id: listId })!;
   if (asked > list.lastNumber) {
@@ -48,7 +51,9 @@ export function readRecords(db: Database, { listId, subscribedSets, since: asked
   const isParted = known !== last && known !== null;
   const since = asked < list.forgotten || known !== last ? 0 : asked;
   const page =
-    subscribedSets === null ? readAll(db, listId, since, limit) : readSome(db, listId, subscribedSets, since, limit);
+    subscribedSets === null && model >= MODEL_VERSION
+      ? readAll(db, listId, since, limit)
+      : readSome(db, { listId, subscribedSets, since, limit, model });
   const through = page.upTo ?? list.lastNumber;
   const lastId = idOfChange(db, listId, through);
   const more = page.upTo !== null;
@@ -77,8 +82,17 @@ function readAll(db: Database, listId: string, since: number, limit: number): He
   return { bodies, removed: [], upTo: null };
 }
 
-/** For a device that gets some sets: what it gets, and the names of what it does not. */
-function readSome(db: Database, listId: string, sets: SubscribedSets, since: number, limit: number): Held {
+/** For a device that gets some sets, or knows some types: what it gets, and the names of what it does not. */
+function readSome(
+  db: Database,
+  {
+    listId,
+    subscribedSets: sets,
+    since,
+    limit,
+    model,
+  }: Pick<Reading, 'listId' | 'subscribedSets' | 'since' | 'limit' | 'model'>,
+): Held {
   const rows: RecordRow[] = [];
   let size = 0;
   let upTo: number | null = null;
@@ -90,7 +104,7 @@ function readSome(db: Database, listId: string, sets: SubscribedSets, since: num
     rows.push(row);
     size += row.body.length;
   }
-  const given = withReferring(db, listId, rows);
+  const given = withReferring(db, listId, rows).filter(({ type }) => isKnownTo(model, type as RecordType));
   const isGot = (row: RecordRow) => gets(db, listId, sets, row);
   return {
     bodies: given.filter(isGot).map(({ body }) => body),
@@ -129,8 +143,9 @@ export function readPage(
   db: Database,
   erasure: Erasure | null,
   device: Device,
-  { since, last, limit }: Pick<Reading, 'since' | 'last' | 'limit'>,
+  { since, last, limit, model }: Pick<Reading, 'since' | 'last' | 'limit' | 'model'>,
 ): Read & { json: string } {
-  const read = readRecords(db, { listId: device.listId, subscribedSets: subscribedSetsOf(device), since, last, limit });
+  const { listId } = device;
+  const read = readRecords(db, { listId, subscribedSets: subscribedSetsOf(device), since, last, limit, model });
   return { ...read, json: pageFor(erasure, deviceNow(db, device.id), read) };
 }

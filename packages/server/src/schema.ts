@@ -1,4 +1,5 @@
-import { DEVICE_KINDS, MAY } from '@yellow-latch/core/sync';
+import { DEVICE_KINDS } from '@yellow-latch/core/model';
+import { MAY } from '@yellow-latch/core/sync';
 import { sql } from 'drizzle-orm';
 import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 

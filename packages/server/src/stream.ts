@@ -23,6 +23,8 @@ interface Stream {
 export interface Position {
   since: number;
   last?: string;
+  /** The version of the model that the device knows. */
+  model: number;
 }
 
 /** A position as the id of an event, and read from one. */
@@ -84,10 +86,10 @@ export class Streams {
     request: Request,
     response: Response,
     { id, listId }: Device,
-    { since, last }: Position,
+    { since, last, model }: Position,
     onOver: (reached: number) => void,
   ): void {
-    const first = this.read(deviceNow(this.db, id), since, last);
+    const first = this.read(deviceNow(this.db, id), model, since, last);
     const lines = [...this.ofDevices.get(id)];
     for (const lost of lines.slice(0, Math.max(0, lines.length + 1 - MOST_OF_ONE_DEVICE))) this.hangUp(lost);
     response.writeHead(200, {
@@ -109,7 +111,7 @@ export class Streams {
           const device = deviceNow(this.db, id);
           // It may have been signed out by another program that shares the data.
           if (device.signedOutAt !== null) return this.hangUp(stream);
-          const read = this.read(device, sent);
+          const read = this.read(device, model, sent);
           if (!evenIfNone && read.through === sent) return;
           more = read.more;
           write(read, device);
@@ -165,8 +167,8 @@ export class Streams {
     return this.ofDevices.get(stream.device.id).has(stream);
   }
 
-  private read({ listId, subscribedSets }: Device, since: number, last?: string): Read {
-    const of = `${listId} ${subscribedSets} ${since} ${last ?? ''}`;
+  private read({ listId, subscribedSets }: Device, model: number, since: number, last?: string): Read {
+    const of = `${listId} ${model} ${subscribedSets} ${since} ${last ?? ''}`;
     if (this.lastRead?.of !== of)
       this.lastRead = {
         of,
@@ -176,6 +178,7 @@ export class Streams {
           since,
           last,
           limit: PAGE,
+          model,
         }),
       };
     return this.lastRead.read;

@@ -26,6 +26,7 @@ export function belongingOf({ type, id, fields }: StoredRecord): Belonging {
     case 'convention':
       return { type, id, setId: shown<{ setId?: string }>('scope')?.setId ?? null, refersTo: null };
     case 'leftFinding':
+    case 'carried':
       return { type, id, setId: null, refersTo: shown<string>('shortcutId') ?? null };
     default:
       return { type, id, setId: null, refersTo: null };
@@ -46,7 +47,8 @@ export function gets(
       return sets.includes(setId);
     case 'convention':
       return setId === null || sets.includes(setId);
-    case 'leftFinding': {
+    case 'leftFinding':
+    case 'carried': {
       // What is about a shortcut goes where the shortcut goes.
       const shortcut =
         refersTo === null ? undefined : statementsOf(db).record.get({ listId, type: 'shortcut', id: refersTo });

@@ -1,6 +1,6 @@
 import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, t } from '@lingui/core/macro';
-import { DEVICE_KINDS, type DeviceKind } from '@yellow-latch/core/sync';
+import { DEVICE_KINDS, type DeviceKind } from '@yellow-latch/core/model';
 import { StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -14,6 +14,10 @@ const NAMES: Record<DeviceKind, MessageDescriptor> = {
   computer: msg`Computer`,
 };
 
+export function nameOfDeviceKind(kind: DeviceKind): string {
+  return i18n._(NAMES[kind]);
+}
+
 /** What kind of device this is, of three. */
 export function KindChoice({ value, onChange }: { value: DeviceKind; onChange: (kind: DeviceKind) => void }) {
   return (
@@ -21,7 +25,7 @@ export function KindChoice({ value, onChange }: { value: DeviceKind; onChange: (
       {DEVICE_KINDS.map((kind) => (
         <Tick key={kind} role="radio" isOn={kind === value} onPress={() => onChange(kind)} style={styles.choice}>
           <Text variant="bodyLarge" style={kind === value && STRONG}>
-            {i18n._(NAMES[kind])}
+            {nameOfDeviceKind(kind)}
           </Text>
         </Tick>
       ))}

@@ -22,6 +22,8 @@ const FIELD_NAMES: Readonly<Record<string, MessageDescriptor>> = {
   languages: msg`languages`,
   devices: msg`kinds of device`,
   keyboards: msg`keyboards`,
+  places: msg`where you type`,
+  share: msg`how much you type there`,
 };
 
 /** A field of a record as a person knows it; one that is not known here by its own name. */

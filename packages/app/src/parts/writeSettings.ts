@@ -1,5 +1,3 @@
-import type { ProfileId } from '@yellow-latch/core/fit';
-
 import { useKept } from '@/frame/replica/useKept';
 
 /** How Write is set up on this device. */
@@ -9,8 +7,8 @@ export interface WriteSettings {
   readonly sound: boolean;
   /** Whether a text that was typed out although a code gives it is told of. */
   readonly missed: boolean;
-  /** Written as on this device. */
-  readonly device: ProfileId;
+  /** Written as in this place; the key of a profile. */
+  readonly device: string;
   /** What stands below the page: the stand-in keyboard where the device has one, the tap board, or neither. */
   readonly below: 'keys' | 'board' | null;
 }

@@ -3,7 +3,7 @@ import { dirname, join } from 'node:path';
 
 import { compile, CompiledList, keysOf, settleRules, simulate } from '../fire';
 import { pick, randomFrom } from '../fire/testing';
-import { DEVICE_PROFILES } from '../fit';
+import { DEVICE_PROFILES } from '../profile';
 import { Audit } from './audit';
 import { ContextCorpus } from './contextCorpus';
 import { CLAIMS } from './claims';
@@ -13,7 +13,7 @@ import { audit, find, listOf, NO_WORDS, PROFILES, shortcut, vocabularyOf } from 
 
 const instant = { rules: { fires: 'instant' } } as const;
 const phone = [DEVICE_PROFILES['phone-list']];
-const computer = [DEVICE_PROFILES['computer-list']];
+const computer = [DEVICE_PROFILES.expander];
 
 describe('codes and codes', () => {
   test('the younger of two equal codes loses; the older is told as the winner', () => {
@@ -30,7 +30,7 @@ describe('codes and codes', () => {
   test('a code that begins another hides it where a device fires at once, and waits elsewhere', () => {
     const checked = audit([shortcut('1', ';ten', 'ten', instant), shortcut('2', ';tenp', 'ten, parking', instant)]);
     const hidden = find(checked, '2', 'unreachable')!;
-    expect(hidden).toMatchObject({ severity: 'breaks', shortcuts: ['2', '1'], devices: ['computer-list'] });
+    expect(hidden).toMatchObject({ severity: 'breaks', shortcuts: ['2', '1'], devices: ['expander'] });
     expect(hidden.evidence).toMatchObject({ typed: ';tenp', result: 'tenp' });
     expect(hidden.evidence.trace[0]).toMatchObject({ rule: 'fired-by-instant', id: '1', at: 3 });
     expect(find(checked, '1', 'delayed')).toMatchObject({ severity: 'note', devices: ['app'], shortcuts: ['1', '2'] });
@@ -105,13 +105,13 @@ describe('words and texts', () => {
     });
     expect(find(checked, '1', 'word')!.evidence).toMatchObject({
       perTenThousand: 100,
-      byDevice: { 'phone-list': 100, 'computer-list': 100 },
+      byDevice: { 'phone-list': 100, expander: 100 },
     });
-    expect(find(checked, '1', 'beginning of words')!.evidence).toMatchObject({ byDevice: { 'computer-list': 50 } });
+    expect(find(checked, '1', 'beginning of words')!.evidence).toMatchObject({ byDevice: { expander: 50 } });
     expect(find(checked, '1', 'inside words')!.evidence.examples).toEqual([
       { word: 'also', language: 'en', perTenThousand: 25 },
     ]);
-    expect(checked.figures['computer-list']!.perTenThousand).toBe(175);
+    expect(checked.figures.expander!.perTenThousand).toBe(175);
   });
   test('two languages count by their shares', () => {
     const french = vocabularyOf(['ham', 'oui'], 'fr');

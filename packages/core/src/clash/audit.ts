@@ -1,5 +1,5 @@
 import type { FiringEntry, RuledList } from '../fire';
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import * as make from './assemble';
 import { misfires } from './misfires';
 import { CONTEXT_COUNT, CONTEXTS } from './contexts';

@@ -7,7 +7,7 @@ import {
   type FiringEntry,
   type FoldedText,
 } from '../fire';
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { matchKey } from '../model';
 
 /** A place at which a code fires when a text is typed: offsets in the text. */

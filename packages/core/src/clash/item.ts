@@ -1,5 +1,5 @@
 import type { CompiledList, FiringEntry, RuledList } from '../fire';
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { isItself, matchKey, type Kind } from '../model';
 import { searchable } from './contextCorpus';
 

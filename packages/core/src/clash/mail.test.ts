@@ -6,7 +6,7 @@ import { buildVocabulary } from '@yellow-latch/language/build';
 import { parseVocabulary } from '@yellow-latch/language';
 
 import mail from '../../fixtures/mail.json';
-import { DEVICE_PROFILES } from '../fit';
+import { DEVICE_PROFILES } from '../profile';
 import { splitMarker } from '../model';
 import { MARKS_AFTER } from './punctuation';
 import { audit, find, shortcut } from './testing';

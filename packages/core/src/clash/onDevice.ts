@@ -1,5 +1,5 @@
 import { CompiledList, LARGEST_OVERLAY, type FiringEntry } from '../fire';
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { asTyped, ContextCorpus, hitsIn } from './contextCorpus';
 import { CONTEXTS } from './contexts';
 import { MOST_EXAMPLES } from './finding';

@@ -1,5 +1,5 @@
 import { CompiledList, settleRules } from '../fire';
-import { DEVICE_PROFILES } from '../fit';
+import { DEVICE_PROFILES } from '../profile';
 import { decodeText } from '../exchange/decode';
 import { LARGEST_TEXT } from '../exchange/encodings';
 import { scanOwnText } from './ownText';

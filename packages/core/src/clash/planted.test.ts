@@ -1,6 +1,6 @@
 import { compile, keysOf, MOST_PASSES, simulate } from '../fire';
 import { pick, randomFrom } from '../fire/testing';
-import { DEVICE_PROFILES, type DeviceProfile } from '../fit';
+import { DEVICE_PROFILES, type DeviceProfile } from '../profile';
 import type { Audit, AuditInput } from './audit';
 import { CLAIMS } from './claims';
 import { CONTEXTS } from './contexts';
@@ -32,7 +32,7 @@ const WORDS = [
 // By Zipf’s law, so that each comes more than once a year.
 const vocabulary = { ...vocabularyOf(WORDS), perTenThousand: Float64Array.from(WORDS, (_, i) => 100 / (i + 1)) };
 const rescanning: DeviceProfile = {
-  ...DEVICE_PROFILES['computer-list'],
+  ...DEVICE_PROFILES.expander,
   id: 'rescanning',
   capitals: 'ignore',
   edge: 'own',
@@ -40,7 +40,7 @@ const rescanning: DeviceProfile = {
 };
 const devices: readonly DeviceProfile[] = [
   DEVICE_PROFILES['phone-list'],
-  DEVICE_PROFILES['computer-list'],
+  DEVICE_PROFILES.expander,
   DEVICE_PROFILES.app,
   rescanning,
 ];

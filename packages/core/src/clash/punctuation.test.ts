@@ -1,5 +1,5 @@
 import { randomFrom, pick } from '../fire/testing';
-import { DEVICE_PROFILES } from '../fit';
+import { DEVICE_PROFILES } from '../profile';
 import { splitMarker } from '../model';
 import type { Finding } from './finding';
 import { markedWordsFor, markedWordsUnder } from './markedWords';
@@ -142,7 +142,7 @@ describe('in an audit', () => {
       codes.map((code) => shortcut(code, code, `what ${code} stands for`, { rules })),
       {
         languages: [{ vocabulary: vocabulary() }],
-        profiles: [DEVICE_PROFILES['phone-list'], DEVICE_PROFILES['computer-list']],
+        profiles: [DEVICE_PROFILES['phone-list'], DEVICE_PROFILES.expander],
       },
     );
 

@@ -1,7 +1,7 @@
 /** What is said of codes that get in each other's way is held to what comes of typing: by every stream of a few keys. */
 import { keysOf, simulate, type AskedRules } from '../fire';
 import { pick, randomFrom } from '../fire/testing';
-import { DEVICE_PROFILES, type DeviceProfile } from '../fit';
+import { DEVICE_PROFILES, type DeviceProfile } from '../profile';
 import { findSecrets } from '../guard';
 import type { AuditedShortcut } from './item';
 import { Audit } from './audit';
@@ -103,14 +103,14 @@ describe('a code that begins one of the list, before it is saved', () => {
     expect(verdict(';ad')).toMatchObject({
       severity: 'breaks',
       shortcuts: ['~new', '1', '2'],
-      devices: ['computer-list'],
+      devices: ['expander'],
       count: 2,
     });
     const saved = audit([
       shortcut('1', ';addr', 'an address', instant),
       shortcut('3', ';ad', 'an advertisement', instant),
     ]);
-    expect(find(saved, '1', 'unreachable')!.devices).toEqual(['computer-list']);
+    expect(find(saved, '1', 'unreachable')!.devices).toEqual(['expander']);
   });
   test('is not, where nothing is lost', () => {
     expect(verdict(';ae')).toBeUndefined();

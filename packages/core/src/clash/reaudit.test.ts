@@ -1,6 +1,6 @@
 import { CompiledList, settleRules } from '../fire';
 import { pick, randomFrom } from '../fire/testing';
-import { DEVICE_PROFILES } from '../fit';
+import { DEVICE_PROFILES } from '../profile';
 import { Audit } from './audit';
 import { ContextCorpus, hitsIn, type Hit } from './contextCorpus';
 import type { AuditedShortcut } from './item';
@@ -28,7 +28,7 @@ function randomShortcut(random: () => number, id: string): AuditedShortcut {
 const vocabulary = vocabularyOf(WORDS);
 const input = (shortcuts: readonly AuditedShortcut[]) => ({
   list: listOf(shortcuts),
-  profiles: [...PROFILES, { ...DEVICE_PROFILES['computer-list'], id: 'rescanning', rescans: true }],
+  profiles: [...PROFILES, { ...DEVICE_PROFILES.expander, id: 'rescanning', rescans: true }],
   languages: [
     { vocabulary, share: 0.7 },
     { vocabulary: vocabularyOf(['sauce', 'ob', 'bas'], 'fr'), share: 0.3 },

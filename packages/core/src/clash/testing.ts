@@ -1,6 +1,6 @@
 /** For tests: a small language, lists made from a few words, and the devices to try them on. */
 import type { AskedRules, RuledList } from '../fire';
-import { DEVICE_PROFILES, type DeviceProfile } from '../fit';
+import { DEVICE_PROFILES, type DeviceProfile } from '../profile';
 import type { Kind } from '../model';
 import { Audit, type AuditInput } from './audit';
 import type { Finding, FindingType } from './finding';
@@ -36,7 +36,7 @@ export const PROFILES = Object.values(DEVICE_PROFILES) as readonly DeviceProfile
 export function audit(shortcuts: readonly AuditedShortcut[], more: Partial<AuditInput> = {}): Audit {
   return Audit.run({
     list: listOf(shortcuts),
-    profiles: [DEVICE_PROFILES['phone-list'], DEVICE_PROFILES['computer-list'], DEVICE_PROFILES.app],
+    profiles: [DEVICE_PROFILES['phone-list'], DEVICE_PROFILES.expander, DEVICE_PROFILES.app],
     languages: [{ vocabulary: NO_WORDS }],
     ...more,
   });

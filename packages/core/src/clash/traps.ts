@@ -1,5 +1,5 @@
-import { heldBy, keysOf, simulate, type CompiledList, type FiringEntry } from '../fire';
-import type { DeviceProfile } from '../fit';
+import { heldBy, isForeign, keysOf, simulate, type CompiledList, type FiringEntry } from '../fire';
+import type { DeviceProfile } from '../profile';
 import { EMOJI, matchKey } from '../model';
 import { separatorOf } from './contextCorpus';
 import type { Severity, Trap } from './finding';
@@ -16,6 +16,9 @@ export function trapsOf(entry: FiringEntry, list: CompiledList, languages: reado
   const { profile } = list;
   const { code } = entry;
   if (!mayBeTrapped(entry, profile)) return [];
+  const spoken = profile.languages !== null && profile.languages.length > 0 ? profile.languages : languages;
+  if (profile.languages !== null && isForeign(entry, { ...profile, languages: [...spoken] }))
+    return [{ trap: 'language of the entry', result: code, severity: 'breaks' }];
   const held = heldBy(entry, profile);
   if (held === null) return [{ trap: 'space in code', result: code, severity: 'breaks' }];
   const traps: TrapFound[] = [];
@@ -41,13 +44,6 @@ export function trapsOf(entry: FiringEntry, list: CompiledList, languages: reado
   const key = matchKey(code);
   const own = profile.builtIn.find((one) => matchKey(one.code) === key);
   if (own) traps.push({ trap: 'built-in entry', result: own.expansion, severity: 'note' });
-  const { language } = entry;
-  if (profile.perLanguage && language !== 'und' && languages.length > 0) {
-    const base = language.split('-')[0]!;
-    if (!languages.some((one) => one.split('-')[0] === base)) {
-      traps.push({ trap: 'language of the entry', result: code, severity: 'breaks' });
-    }
-  }
   return traps;
 }
 
@@ -57,7 +53,7 @@ function mayBeTrapped({ code, language, capitals }: FiringEntry, profile: Device
   return (
     (profile.sentenceCapitals && matches) ||
     profile.delimiters.length === 0 ||
-    (profile.perLanguage && language !== 'und') ||
+    (profile.languages !== null && language !== 'und') ||
     (profile.builtIn.length > 0 && profile.builtIn.some((own) => own.code.length === code.length)) ||
     /["'\s]|--|\.\.\./u.test(code) ||
     EMOJI.test(code)

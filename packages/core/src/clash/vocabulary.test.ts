@@ -3,7 +3,7 @@ import { parseVocabulary } from '@yellow-latch/language';
 
 import { brownText } from '../../../../bench/brown';
 import { CompiledList, settleRules } from '../fire';
-import { DEVICE_PROFILES } from '../fit';
+import { DEVICE_PROFILES } from '../profile';
 import { scanOwnText } from './ownText';
 import { audit, find, listOf, shortcut } from './testing';
 import { bandOf, weeksUntil } from './vocabulary';
@@ -29,13 +29,13 @@ describe('known values of SUBTLEX-US (Brysbaert & New 2009)', () => {
     const list = [shortcut('1', 'so', 'x', instant), shortcut('2', 'som', 'y', instant)];
     const checked = audit(list, {
       languages: [{ vocabulary: english }],
-      profiles: [{ ...DEVICE_PROFILES['computer-list'], edge: 'word' }],
+      profiles: [{ ...DEVICE_PROFILES.expander, edge: 'word' }],
     });
     const all = english.words.reduce(
       (sum, word, i) => sum + (word.startsWith('so') ? english.perTenThousand[i]! : 0),
       0,
     );
-    expect(checked.figures['computer-list']!.perTenThousand).toBeCloseTo(all, 6);
+    expect(checked.figures.expander!.perTenThousand).toBeCloseTo(all, 6);
     expect(find(checked, '2', 'unreachable')).toBeDefined();
     expect(find(checked, '2', 'beginning of words')).toBeUndefined();
   });

@@ -4,7 +4,7 @@ import { buildVocabulary } from '@yellow-latch/language/build';
 import { asksForAnotherCode, Audit, type AuditedShortcut } from '../clash';
 import { KEYBOARDS } from '../effort/layouts';
 import { pick, randomFrom } from '../fire/testing';
-import { DEVICE_PROFILES } from '../fit';
+import { DEVICE_PROFILES } from '../profile';
 import { guessKind } from '../mnemonic';
 import { CHOSEN_CODES } from '../mnemonic/chosenCodes';
 import { matchKey, type Mark } from '../model';
@@ -14,7 +14,7 @@ const MARK: Mark = { place: 'before', marker: ';' };
 const keyboardOf = (id: string) => KEYBOARDS.find((keyboard) => keyboard.id === id)!;
 const inUse = [
   { keyboard: keyboardOf('phone-en'), share: 6, pace: 1, device: DEVICE_PROFILES['phone-list'] },
-  { keyboard: keyboardOf('hardware-en-gb'), share: 2, pace: 1, device: DEVICE_PROFILES['computer-list'] },
+  { keyboard: keyboardOf('hardware-en-gb'), share: 2, pace: 1, device: DEVICE_PROFILES.expander },
 ];
 const profiles = inUse.map(({ device }) => device);
 const english = parseVocabulary(buildVocabulary('en'));

@@ -2,7 +2,7 @@ import { makeShortcut } from '../model/testing';
 import fc from 'fast-check';
 
 import { applyInputOnDevice, settleRules, startSession } from '../fire';
-import { DEVICE_PROFILES } from '../fit';
+import { DEVICE_PROFILES } from '../profile';
 import {
   DeviceList,
   formattedHtml,

@@ -1,5 +1,5 @@
 import { CompiledList, type FiringEntry } from '../fire';
-import { refusalOf, textHeld, type DeviceProfile, type Refusal } from '../fit';
+import { refusalOf, textHeld, type DeviceProfile, type Refusal } from '../profile';
 
 /** A code that was typed on a device which could not take its entry. */
 export interface Refused {

@@ -10,7 +10,7 @@ import { shortcut } from '../clash/testing';
 import type { InUse } from '../effort';
 import { KEYBOARDS } from '../effort/layouts';
 import { CompiledList, settleRules } from '../fire';
-import { DEVICE_PROFILES } from '../fit';
+import { DEVICE_PROFILES } from '../profile';
 import type { Mark } from '../model';
 import { USUAL } from '../propose';
 import { compareMarks, isOftenMistaken, isSameMark, markCode, usualMark, type CompareInput, type Comparison } from '.';
@@ -29,7 +29,7 @@ const use = (keyboard: string, share: number, device: InUse['device']): InUse =>
   device,
 });
 const PHONE = use('phone-en', 7, DEVICE_PROFILES['phone-list']);
-const COMPUTER = use('hardware-en-gb', 3, DEVICE_PROFILES['computer-list']);
+const COMPUTER = use('hardware-en-gb', 3, DEVICE_PROFILES.expander);
 const AFTER: Mark = { place: 'after', marker: ',' };
 const BEFORE: Mark = { place: 'before', marker: ',' };
 
@@ -114,7 +114,7 @@ test.each(LANGUAGES)(
   (first, ...others) => {
     const usual = [
       use(`phone-${first}`, 6, DEVICE_PROFILES['phone-list']),
-      use(`hardware-${first === 'en' ? 'en-gb' : first}`, 4, DEVICE_PROFILES['computer-list']),
+      use(`hardware-${first === 'en' ? 'en-gb' : first}`, 4, DEVICE_PROFILES.expander),
     ];
     const vocabularies = [first, ...others].map((language) => parseVocabulary(buildVocabulary(language)));
     expect(usualMark(usual, vocabularies)).toEqual(USUAL);

@@ -4,7 +4,7 @@ import type { InUse, Keyboard } from '../effort';
 import { glassKeyboard, LAYOUTS, KEYBOARDS } from '../effort/layouts';
 import { plainKeyboard, smallPhone } from '../effort/testing';
 import { pick, randomFrom } from '../fire/testing';
-import { DEVICE_PROFILES, THIS_APP } from '../fit';
+import { DEVICE_PROFILES, THIS_APP } from '../profile';
 import type { GlassLayout, Mark } from '../model';
 import {
   charactersOf,
@@ -64,7 +64,7 @@ function madeUpKeyboards(random: () => number): InUse[] {
       keyboard: { ...plainKeyboard([second.slice(0, 4), second.slice(4)]), id: 'second' },
       share: 2,
       pace: 0.5 + random(),
-      device: DEVICE_PROFILES['computer-list'],
+      device: DEVICE_PROFILES.expander,
     },
     { keyboard: hard, share: 1, pace: 1, device: THIS_APP },
   ];

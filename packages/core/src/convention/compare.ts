@@ -14,7 +14,7 @@ import {
 } from '../clash';
 import { effortInside, MISFIRE, UNLEARNING, WEEKS_A_YEAR, type InUse } from '../effort';
 import { CompiledList, foldAll, foldMade, madeForScan, settleRules, type FiringEntry, type FoldedText } from '../fire';
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { matchKey, type Mark } from '../model';
 import type { CannotCompare, CompareInput, Comparison, MarkCost, Misfires, PresentCost } from './comparison';
 import { frontOf } from './front';

@@ -1,6 +1,6 @@
 import { bankOf, CONTEXT_BANK, CONTEXT_COUNT, WORDS_A_CONTEXT, type Vocabulary } from '../clash';
 import type { FiringEntry } from '../fire';
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { MarkedCorpus } from './markedCorpus';
 import type { MarkIndex } from './markIndex';
 import { MarkTally } from './tally';

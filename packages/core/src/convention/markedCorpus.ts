@@ -1,6 +1,6 @@
 import { ContextCorpus, markedWordsUnder, type MarkedWord, type Vocabulary } from '../clash';
 import type { CompiledList, FoldedText } from '../fire';
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { matchKey } from '../model';
 
 /** Marked words as a tally weighs them. */

@@ -8,7 +8,7 @@ import {
   type FiringEntry,
   type FoldedText,
 } from '../fire';
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { matchKey } from '../model';
 import type { WeighedMarked } from './markedCorpus';
 import type { MarkIndex } from './markIndex';

@@ -1,5 +1,5 @@
 import { heldBy, type FiringEntry } from '../fire';
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { clustersOf } from '../model';
 import { TABLE_OF_SIGNS, TAKING_AN_OFFER } from './assumptions';
 import type { Keyboard } from './keyboard';

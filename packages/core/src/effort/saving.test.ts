@@ -1,5 +1,5 @@
 import { entry } from '../fire/testing';
-import { DEVICE_PROFILES, THIS_APP } from '../fit';
+import { DEVICE_PROFILES, THIS_APP } from '../profile';
 import {
   cheapestWay,
   compareEffort,

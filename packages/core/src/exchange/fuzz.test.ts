@@ -6,7 +6,7 @@ import spectrum from 'csv-spectrum';
 import { decodeText } from './decode';
 import { planImport } from './plan';
 import { readList, type ReadChoices } from './readList';
-import { setOf, shortcutOf } from './testing';
+import { setOf, shortcutOf, NO_REST } from './testing';
 import { DELIMITERS, readTable } from './table';
 import { findDelimiter } from './csvDelimiter';
 import { WRITTEN_FORMS, writeBackup, writeList } from './writeList';
@@ -48,7 +48,7 @@ async function realFiles(): Promise<Buffer[]> {
   );
   const backup = writeBackup(
     { shortcuts, sets },
-    { list: { languages: ['en'], devices: ['app'], keyboards: [] }, conventions: [], keyboards: [], leftFindings: [] },
+    { ...NO_REST, list: { languages: ['en'], devices: ['app'], keyboards: [], hasDevices: true } },
     null,
     '2026-11-26T09:00:00.000Z',
   );

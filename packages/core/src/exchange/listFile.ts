@@ -2,17 +2,23 @@ import { findNodeAtLocation, parseTree, type Node, type ParseError } from 'jsonc
 import { z } from 'zod';
 
 import {
+  CarriedFieldsSchema,
   ConventionFieldsSchema,
+  DeviceFieldsSchema,
   KeyboardFieldsSchema,
   IgnoredFindingFieldsSchema,
+  LeftOutFieldsSchema,
   ListFieldsSchema,
   RecordIdSchema,
   SetFieldsSchema,
   ShortcutFieldsSchema,
   UsedSchema,
+  type CarriedFields,
   type ConventionFields,
+  type DeviceFields,
   type KeyboardFields,
   type IgnoredFindingFields,
+  type LeftOutFields,
   type ListFields,
   type SetFields,
 } from '../model';
@@ -65,10 +71,13 @@ export const ListFileSchema = z.strictObject({
   shortcuts: z.array(FileShortcutSchema),
   rest: z
     .strictObject({
-      list: ListFieldsSchema.nullable(),
+      list: ListFieldsSchema.extend({ hasDevices: ListFieldsSchema.shape.hasDevices.default(false) }).nullable(),
       conventions: z.array(identified(ConventionFieldsSchema)),
       keyboards: z.array(identified(KeyboardFieldsSchema)),
       leftFindings: z.array(identified(IgnoredFindingFieldsSchema)),
+      devices: z.array(identified(DeviceFieldsSchema)).default([]),
+      leftOut: z.array(identified(LeftOutFieldsSchema)).default([]),
+      carried: z.array(identified(CarriedFieldsSchema)).default([]),
     })
     .optional(),
   private: SealedSchema.optional(),
@@ -83,6 +92,9 @@ export interface Rest {
   readonly conventions: readonly (ConventionFields & { id: string })[];
   readonly keyboards: readonly (KeyboardFields & { id: string })[];
   readonly leftFindings: readonly (IgnoredFindingFields & { id: string })[];
+  readonly devices: readonly (DeviceFields & { id: string })[];
+  readonly leftOut: readonly (LeftOutFields & { id: string })[];
+  readonly carried: readonly (CarriedFields & { id: string })[];
 }
 
 /** A file of ours, read: each shortcut a row, good or not. */

@@ -1,5 +1,17 @@
 import { makeShortcut } from '../model/testing';
 import type { Shortcut, ShortcutSet } from '../model';
+import type { Rest } from './listFile';
+
+/** A backup of which nothing but shortcuts and sets was chosen. */
+export const NO_REST: Rest = {
+  list: null,
+  conventions: [],
+  keyboards: [],
+  leftFindings: [],
+  devices: [],
+  leftOut: [],
+  carried: [],
+};
 
 let count = 0;
 

@@ -53,6 +53,9 @@ export function writeBackup({ shortcuts, sets }: Outgoing, rest: Rest, sealed: S
       conventions: [...rest.conventions],
       keyboards: [...rest.keyboards],
       leftFindings: [...rest.leftFindings],
+      devices: [...rest.devices],
+      leftOut: [...rest.leftOut],
+      carried: [...rest.carried],
     },
     ...(sealed ? { private: sealed } : {}),
   });

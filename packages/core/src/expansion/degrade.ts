@@ -1,4 +1,4 @@
-import { refusalOf, textHeld, type DeviceProfile, type Refusal } from '../fit';
+import { refusalOf, textHeld, type DeviceProfile, type Refusal } from '../profile';
 import { expand, type Expandable, type ExpansionContext, type ExpansionError } from './expand';
 import { parseTemplate } from './parse';
 import { GAP, nameOfGiven, type Segment } from './segment';
@@ -33,7 +33,7 @@ export function expandFor(
   if (expanded.type === 'errors') return expanded;
   const lost: Loss[] = [];
   if (shortcut.content.format === 'markdown' && !profile.formatting) lost.push('formatting');
-  if (!profile.lines && expanded.plain.includes('\n')) lost.push('lines');
+  if (profile.lines === 'joined' && expanded.plain.includes('\n')) lost.push('lines');
   if (!profile.blanks && has('blank')) lost.push('blanks');
   if (!profile.blanks && has('caret')) lost.push('caret');
   if (!profile.blanks && has('clipboard', 'selection')) lost.push('given');

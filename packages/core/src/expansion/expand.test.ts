@@ -1,4 +1,4 @@
-import { DEVICE_PROFILES } from '../fit';
+import { DEVICE_PROFILES } from '../profile';
 import { expand, expandFor, type Expandable } from '.';
 import { contextOf, NOW, shortcut, told } from './testing';
 
@@ -130,7 +130,7 @@ describe('formatted', () => {
 });
 
 describe('for a device that knows less', () => {
-  const { 'phone-list': phone, app, 'computer-list': computer } = DEVICE_PROFILES;
+  const { 'phone-list': phone, app, expander: computer } = DEVICE_PROFILES;
   const context = { now: NOW, locale: 'en-GB', zone: 'UTC', shortcutOf: () => undefined };
 
   test('blanks become gaps, lines are joined, formatting goes', () => {

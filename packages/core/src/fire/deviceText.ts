@@ -1,5 +1,5 @@
 /** What a device changes in what is typed, before it looks for codes. Common practice, no source. */
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 
 export type DeviceRule = 'device-capital' | 'device-quote' | 'device-dash' | 'device-dots' | 'device-stop';
 

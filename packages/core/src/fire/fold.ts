@@ -2,7 +2,7 @@
  * Text folded as codes are (their match key), cluster by cluster, with the way back to the places
  * it came from: what every search in a text runs on.
  */
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { clustersOf, matchKey } from '../model';
 import { classAt, classBefore, ENDS, FOLDED, JOINED, unitOf } from './character';
 import { hasEdgeBefore, isEdge } from './edge';

@@ -13,7 +13,7 @@ export { delimiterTest, isDelimiter } from './delimiter';
 export { hasEdgeBefore, type Edge } from './edge';
 export { foldAll, foldMade, foldTyped, type FoldedText } from './fold';
 export { isEndedInPassing, madeForScan, madeForScanOfEach, madeOf, passingState, type MadeText } from './madeText';
-export { heldBy } from './layers';
+export { heldBy, isForeign } from './layers';
 export { compile, CompiledList, LARGEST_OVERLAY, type ListChange } from './list';
 export { applyInputOnDevice, type DeviceOutcome, type Explanation } from './onDevice';
 export type { Match, Offer, Place } from './place';

@@ -1,5 +1,5 @@
 /** The codes of a list as a device holds them, in trees by the edge they need. */
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { matchKey } from '../model';
 import { byKeyAndAge, CodeTree, type Keyed } from './codeTree';
 import type { Edge } from './edge';
@@ -20,8 +20,16 @@ export function layersOf(held: readonly Keyed[], isBase: boolean): Layer[] {
   });
 }
 
-/** An entry by the rules of a device; null if it cannot hold such a code. */
+/** Whether a place's list is of another language than the entry, so that it never fires there. */
+export function isForeign({ language }: Pick<FiringEntry, 'language'>, { languages }: DeviceProfile): boolean {
+  if (languages === null || languages.length === 0 || language === 'und') return false;
+  const base = language.split('-')[0]!;
+  return !languages.some((one) => one.split('-')[0] === base);
+}
+
+/** An entry by the rules of a device; null if it cannot hold such a code, or holds it where it never fires. */
 export function heldBy(entry: FiringEntry, profile: DeviceProfile): FiringEntry | null {
+  if (isForeign(entry, profile)) return null;
   if (!profile.spacesInCodes && /\s/u.test(entry.code)) return null;
   const fires = profile.ways.includes(entry.fires) ? entry.fires : profile.otherwise;
   const edge = profile.edge === 'own' ? entry.edge : profile.edge;

@@ -1,4 +1,4 @@
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { fitsCapitals } from './capitals';
 import { byKeyAndAge, CodeTree, type Keyed } from './codeTree';
 import { delimiterTest } from './delimiter';

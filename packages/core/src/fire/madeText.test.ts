@@ -1,4 +1,4 @@
-import { DEVICE_PROFILES, type DeviceProfile } from '../fit';
+import { DEVICE_PROFILES, type DeviceProfile } from '../profile';
 import { delimiterTest } from './delimiter';
 import { hasEdgeBefore } from './edge';
 import { madeOf } from './madeText';

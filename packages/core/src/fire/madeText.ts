@@ -2,7 +2,7 @@
  * What a device makes of a whole text while it is typed key by key (rules 9) and nothing fires: the same as
  * `deviceText` after every key, in one pass.
  */
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { changesText, FAR, isAfterWord, isClosing, opensQuote } from './deviceText';
 import { unitsOf, type Units } from './units';
 

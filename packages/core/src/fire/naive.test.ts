@@ -1,4 +1,4 @@
-import { DEVICE_PROFILES, type DeviceProfile } from '../fit';
+import { DEVICE_PROFILES, type DeviceProfile } from '../profile';
 import type { FiringEntry } from './rules';
 import { simulate, type Keystroke } from './simulate';
 import { device, entry, listOf, pick, randomFrom } from './testing';

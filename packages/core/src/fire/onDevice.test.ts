@@ -1,4 +1,4 @@
-import { DEVICE_PROFILES, THIS_APP } from '../fit';
+import { DEVICE_PROFILES, THIS_APP } from '../profile';
 import {
   applyEdit,
   CompiledList,

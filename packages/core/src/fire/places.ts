@@ -1,4 +1,4 @@
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { ENDS, FOLDED, OPENING, UNITS } from './character';
 import { delimiterTest } from './delimiter';
 import { isEdge } from './edge';

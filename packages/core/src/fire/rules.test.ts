@@ -1,4 +1,4 @@
-import { DEVICE_PROFILES, DeviceProfileSchema, type DeviceProfile } from '../fit';
+import { DEVICE_PROFILES, DeviceProfileSchema, type DeviceProfile } from '../profile';
 import { compile } from './list';
 import type { FiringEntry } from './rules';
 import { applyInput, offersOf } from './session';
@@ -284,7 +284,7 @@ describe('device profiles', () => {
   test.each<[Partial<DeviceProfile>, [string, string]]>([
     [{ ways: ['offer'], otherwise: 'instant' }, ['ways', 'otherwise']],
     [{ ways: ['instant'], otherwise: 'instant', keepsDelimiter: 'drop' }, ['ways', 'keepsDelimiter']],
-    [{ formatting: true, lines: false }, ['formatting', 'lines']],
+    [{ formatting: true, lines: 'joined' }, ['formatting', 'lines']],
     [{ spacesInCodes: false, builtIn: [{ code: 'a b', expansion: 'c' }] }, ['spacesInCodes', 'builtIn']],
   ])('%j contradicts itself, and both fields are named', (more, fields) => {
     const result = DeviceProfileSchema.safeParse(device(more));

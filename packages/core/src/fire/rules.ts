@@ -29,6 +29,8 @@ export interface RuledList {
   readonly shortcuts: readonly (Pick<Shortcut, 'id' | 'code' | 'content' | 'kind' | 'setId'> & {
     rules?: AskedRules;
     uses?: number;
+    /** BCP 47; null: that of the list. */
+    language?: string | null;
   })[];
 }
 
@@ -58,9 +60,19 @@ export function settleRules(list: RuledList): FiringEntry[] {
     }
     return rules;
   };
-  return list.shortcuts.map(({ id, code, content, kind, setId, rules, uses = 0 }) => {
+  return list.shortcuts.map(({ id, code, content, kind, setId, rules, uses = 0, language: own }) => {
     const base = inherited(kind, setId);
     const { fires, edge, capitals, delimiter } = rules ? { ...base, ...rules } : base;
-    return { id, code, expansion: content.expansion, uses, language, fires, edge, capitals, delimiter };
+    return {
+      id,
+      code,
+      expansion: content.expansion,
+      uses,
+      language: own ?? language,
+      fires,
+      edge,
+      capitals,
+      delimiter,
+    };
   });
 }

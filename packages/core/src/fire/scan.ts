@@ -1,4 +1,4 @@
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { fitsCapitals } from './capitals';
 import { FOLDED, OF_WORD, UNITS } from './character';
 import { FIRES_AT_ONCE, HAS_TWIN, NEEDS_CAPITALS, NEVER_FIRES, type CodeTree } from './codeTree';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 
-import { THIS_APP } from '../fit';
+import { THIS_APP } from '../profile';
 import {
   applyEdit,
   applyInput,

@@ -1,4 +1,4 @@
-import type { DeviceProfile } from '../fit';
+import type { DeviceProfile } from '../profile';
 import { compile, CompiledList } from './list';
 import { applyInputOnDevice, type Explanation } from './onDevice';
 import type { Range } from './range';

@@ -1,5 +1,5 @@
 /** For tests: entries and profiles with the usual rules, and a source of random numbers with a seed. */
-import { THIS_APP, type DeviceProfile } from '../fit';
+import { THIS_APP, type DeviceProfile } from '../profile';
 import { CompiledList } from './list';
 import type { FiringEntry } from './rules';
 

@@ -1,6 +1,28 @@
 /**
- * Fit: what one kind of device does with a shortcut. A profile is data; the firing engine reads it,
- * and so the same list can be typed as on any device.
+ * Fit: what becomes of each shortcut in each place where one types. It works there as here, works with a change (lines joined,
+ * formatting gone), or does not, and why.
+ *
+ * `compileFor` gives what a place would hold; `ListFit` types every code of it as there (`core/fire`) and follows edits. No rule
+ * about devices stands here: a shortcut works if typing its code gives its text. Carrying a list over is in `carry.ts`.
  */
-export { refusalOf, textHeld, type Refusal } from './hold';
-export { DEVICE_PROFILES, DeviceProfileSchema, THIS_APP, type DeviceProfile, type ProfileId } from './profile';
+export {
+  compileFor,
+  type Change,
+  type FitContext,
+  type FitList,
+  type FitShortcut,
+  type ForPlace,
+  type Obstacle,
+  type Placed,
+} from './place';
+export { ListFit, type Fit, type FitSums, type NamedPlace } from './listFit';
+export {
+  BY_FILE,
+  carrySteps,
+  digestOf,
+  effortOfCarry,
+  savedThere,
+  UNKNOWN_DIGEST,
+  type CarryEffort,
+  type CarryStep,
+} from './carry';

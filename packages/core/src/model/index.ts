@@ -7,6 +7,8 @@
 export { isLineTooLong, LanguageSchema, lineOf } from './checked';
 export * from './code';
 export * from './convention';
+export * from './derivedId';
+export * from './device';
 export * from './expansion';
 export * from './keyboard';
 export * from './kind';

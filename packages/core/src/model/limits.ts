@@ -7,6 +7,7 @@ export const LIMITS = {
   setNameClusters: 60,
   reasonClusters: 200,
   noteClusters: 300,
+  deviceNameClusters: 60,
   usesAWeek: 10_000,
   keyboards: 8,
   shortcutsPerList: 50_000,

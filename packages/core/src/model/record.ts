@@ -3,6 +3,14 @@ import { z } from 'zod';
 import { checkedText, LanguageSchema, lineOf } from './checked';
 import { checkCode } from './code';
 import { ConventionFieldsSchema, type ConventionFields } from './convention';
+import {
+  CarriedFieldsSchema,
+  DeviceFieldsSchema,
+  LeftOutFieldsSchema,
+  type CarriedFields,
+  type DeviceFields,
+  type LeftOutFields,
+} from './device';
 import { checkExpansion } from './expansion';
 import { KeyboardFieldsSchema, KeyboardUseSchema, type KeyboardFields } from './keyboard';
 import { KINDS } from './kind';
@@ -83,8 +91,8 @@ export const IgnoredFindingFieldsSchema = z.strictObject({
 export type IgnoredFindingFields = z.infer<typeof IgnoredFindingFieldsSchema>;
 
 /**
- * What holds for the whole list: the languages its owner writes in (BCP 47) and the devices it fires on
- * (ids of device profiles), at least one of each; the keyboards in use, none: not said.
+ * What holds for the whole list: the languages its owner writes in (BCP 47). `devices` (ids of profiles) and `keyboards` are what
+ * was chosen before devices were records: `hasDevices` false says that they still count for devices of which there is no record.
  */
 export const ListFieldsSchema = z.strictObject({
   languages: z.array(LanguageSchema).min(1).max(12),
@@ -93,6 +101,7 @@ export const ListFieldsSchema = z.strictObject({
     .min(1)
     .max(12),
   keyboards: z.array(KeyboardUseSchema).max(LIMITS.keyboards),
+  hasDevices: z.boolean(),
 });
 export type ListFields = z.infer<typeof ListFieldsSchema>;
 
@@ -106,7 +115,8 @@ export const LIST_RECORD_ID = '00000000-0000-7000-8000-000000000001';
  * which a person is asked to choose where devices wrote without knowing of each other; of the others
  * the later counts. `counters` are counted by each device for itself. `defaults`: what a field is
  * that a record was made without, since it came to the model later. `most`: how many a list may hold, those
- * among them that were deleted and may still come back.
+ * among them that were deleted and may still come back. `since`: the version of the model that brought it; a device of an
+ * earlier one is not sent it.
  */
 export const RECORD_TYPES = {
   shortcut: {
@@ -116,8 +126,17 @@ export const RECORD_TYPES = {
     counters: { used: UsedSchema },
     defaults: { rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null },
     most: LIMITS.shortcutsPerList,
+    since: 1,
   },
-  set: { fields: SetFieldsSchema, guarded: ['name'], settled: ['name'], counters: {}, defaults: {}, most: 500 },
+  set: {
+    fields: SetFieldsSchema,
+    guarded: ['name'],
+    settled: ['name'],
+    counters: {},
+    defaults: {},
+    most: 500,
+    since: 1,
+  },
   leftFinding: {
     fields: IgnoredFindingFieldsSchema,
     guarded: ['reason'],
@@ -125,8 +144,17 @@ export const RECORD_TYPES = {
     counters: {},
     defaults: {},
     most: 20_000,
+    since: 1,
   },
-  list: { fields: ListFieldsSchema, guarded: [], settled: [], counters: {}, defaults: { keyboards: [] }, most: 1 },
+  list: {
+    fields: ListFieldsSchema,
+    guarded: [],
+    settled: [],
+    counters: {},
+    defaults: { keyboards: [], hasDevices: false },
+    most: 1,
+    since: 1,
+  },
   convention: {
     fields: ConventionFieldsSchema,
     guarded: [],
@@ -134,6 +162,7 @@ export const RECORD_TYPES = {
     counters: {},
     defaults: {},
     most: 600,
+    since: 1,
   },
   keyboard: {
     fields: KeyboardFieldsSchema,
@@ -142,9 +171,45 @@ export const RECORD_TYPES = {
     counters: {},
     defaults: {},
     most: 100,
+    since: 1,
+  },
+  device: {
+    fields: DeviceFieldsSchema,
+    guarded: ['name'],
+    settled: ['name'],
+    counters: {},
+    defaults: {},
+    most: 1_000,
+    since: 2,
+  },
+  leftOut: {
+    fields: LeftOutFieldsSchema,
+    guarded: [],
+    settled: [],
+    counters: {},
+    defaults: {},
+    most: 50_000,
+    since: 2,
+  },
+  carried: {
+    fields: CarriedFieldsSchema,
+    guarded: [],
+    settled: [],
+    counters: {},
+    defaults: {},
+    most: 200_000,
+    since: 2,
   },
 } as const satisfies Record<string, RecordTypeOf>;
 export type RecordType = keyof typeof RECORD_TYPES;
+
+/** The version of the model: raised when types of records are added. A device says which one it knows. */
+export const MODEL_VERSION = 2;
+
+/** Whether a device of a version of the model knows a type of records. */
+export function isKnownTo(version: number, type: RecordType): boolean {
+  return RECORD_TYPES[type].since <= version;
+}
 
 interface RecordTypeOf {
   fields: z.ZodObject;
@@ -153,6 +218,7 @@ interface RecordTypeOf {
   counters: Readonly<Record<string, typeof UsedSchema>>;
   defaults: Readonly<Record<string, unknown>>;
   most: number;
+  since: number;
 }
 
 /** Whether a field is counted by each device for itself. */
@@ -167,6 +233,9 @@ export interface FieldsOf {
   list: ListFields;
   convention: ConventionFields;
   keyboard: KeyboardFields;
+  device: DeviceFields;
+  leftOut: LeftOutFields;
+  carried: CarriedFields;
 }
 
 /** A record as screens read it. `changed` is in ms since 1970. */
@@ -210,3 +279,10 @@ export interface ChosenConvention extends ConventionFields, Read {}
 
 /** A keyboard of a person's own. */
 export interface OwnKeyboard extends KeyboardFields, Read {}
+
+/** What a person types on. */
+export interface Device extends DeviceFields, Read {}
+
+export interface LeftOut extends LeftOutFields, Read {}
+
+export interface Carried extends CarriedFields, Read {}

@@ -1,6 +1,6 @@
 import { KEYBOARDS } from '../effort/layouts';
 import { entry } from '../fire/testing';
-import { DEVICE_PROFILES } from '../fit';
+import { DEVICE_PROFILES } from '../profile';
 import { CHOSEN_CODES } from '../mnemonic/chosenCodes';
 import { checkCode, matchKey, type Mark } from '../model';
 import { proposeCodes, type CodesInUse, type Proposal } from '.';
@@ -9,7 +9,7 @@ const MARK: Mark = { place: 'before', marker: ';' };
 const keyboardOf = (id: string) => KEYBOARDS.find((keyboard) => keyboard.id === id)!;
 const inUse = [
   { keyboard: keyboardOf('phone-en'), share: 6, pace: 1, device: DEVICE_PROFILES['phone-list'] },
-  { keyboard: keyboardOf('hardware-en-gb'), share: 2, pace: 1, device: DEVICE_PROFILES['computer-list'] },
+  { keyboard: keyboardOf('hardware-en-gb'), share: 2, pace: 1, device: DEVICE_PROFILES.expander },
 ];
 
 /** The codes of some shortcuts, looked up the plain way. */

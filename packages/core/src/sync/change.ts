@@ -29,6 +29,9 @@ const fieldSchemas: Record<RecordType, z.ZodType> = {
   list: RECORD_TYPES.list.fields.partial().extend({ deleted }),
   convention: RECORD_TYPES.convention.fields.partial().extend({ deleted }),
   keyboard: RECORD_TYPES.keyboard.fields.partial().extend({ deleted }),
+  device: RECORD_TYPES.device.fields.partial().extend({ deleted }),
+  leftOut: RECORD_TYPES.leftOut.fields.partial().extend({ deleted }),
+  carried: RECORD_TYPES.carried.fields.partial().extend({ deleted }),
 };
 
 /** Versions of one field that a change may have seen: more than a record keeps, since some were made before it kept few. */

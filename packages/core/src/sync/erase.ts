@@ -27,6 +27,9 @@ const PLACEHOLDERS: Readonly<Record<RecordType, Readonly<Record<string, unknown>
   list: {},
   convention: {},
   keyboard: { layout: ERASED_LAYOUT },
+  device: { name: 'erased' },
+  leftOut: {},
+  carried: { code: 'erased', digest: '0000000000000000' },
 };
 
 function placeholder(type: RecordType, field: string, value: unknown): unknown {

@@ -71,6 +71,9 @@ const WRITTEN: Record<RecordType, Record<string, unknown>> = {
       dead: '',
     },
   },
+  device: { name: 'heron' },
+  leftOut: {},
+  carried: { code: ';heron', digest: '00000000000heron'.replace(/[^0-9a-f]/gu, 'f') },
 };
 
 test.each(Object.keys(RECORD_TYPES) as RecordType[])(

@@ -4,7 +4,7 @@
  */
 import { z } from 'zod';
 
-import { RECORD_TYPES, RecordIdSchema, type RecordType } from '../model';
+import { DEVICE_KINDS, RECORD_TYPES, RecordIdSchema, type RecordType } from '../model';
 import { ChangeSchema, type Change } from './change';
 import { ClockSchema } from './clock';
 import type { LoggedChange } from './history';
@@ -97,9 +97,6 @@ export const PushAnswerSchema = z
   .transform(({ taken, through }) => ({ acknowledged: taken, through }));
 export type PushAnswer = z.output<typeof PushAnswerSchema>;
 
-export const DEVICE_KINDS = ['phone', 'tablet', 'computer'] as const;
-export type DeviceKind = (typeof DEVICE_KINDS)[number];
-
 /** A name of a device or a list: one line. */
 const NameSchema = z
   .string()
@@ -187,7 +184,7 @@ export const DeviceSettingsSchema = z
   .transform(({ takes, ...settings }) => (takes === undefined ? settings : { ...settings, subscribedSets: takes }));
 export interface DeviceSettings {
   name?: string;
-  kind?: DeviceKind;
+  kind?: (typeof DEVICE_KINDS)[number];
   may?: May;
   subscribedSets?: SubscribedSets;
 }

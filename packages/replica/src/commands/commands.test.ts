@@ -193,10 +193,11 @@ test('a form in which nothing differs writes nothing', async () => {
 test('a keyboard that is saved is in use from then on, one that is deleted is not', async () => {
   const { replica } = await listOf(';a');
   const id = uuid();
-  const use = { keyboard: id, share: 1, pace: 1, device: 'computer-list' };
+  const use = { keyboard: id, share: 1, pace: 1 };
+  const on = replica.read().devices[0]!;
   const layout = LAYOUTS['hardware-en-gb']!;
-  await tryOut(replica, savingKeyboard({ id, layout }, use, replica.read()));
-  await replica.write(savingKeyboard({ id, layout }, use, replica.read()).writes);
+  await tryOut(replica, savingKeyboard({ id, layout }, use, on, replica.read()));
+  await replica.write(savingKeyboard({ id, layout }, use, on, replica.read()).writes);
   const inUse = () => replica.read().keyboards.map(({ keyboard }) => keyboard);
   expect(inUse().at(-1)).toBe(id);
   const remove = deletingKeyboard(id, replica.read());

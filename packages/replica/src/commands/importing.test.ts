@@ -21,10 +21,15 @@ const list: ListView = {
   sets: [visits],
   ignored: [],
   languages: ['en'],
-  devices: ['app'],
+  devices: [],
+  places: [],
+  profiles: ['app'],
   keyboards: [],
   ownKeyboards: [],
   conventions: [],
+  leftOut: [],
+  carried: [],
+  chosen: { languages: ['en'], devices: ['app'], keyboards: [], hasDevices: true },
   unsettled: [],
 };
 

@@ -15,7 +15,7 @@ import { editing } from './shortcuts';
 export type Choices = ReadonlyMap<number, ImportChoice>;
 
 /** Parts of a backup beside shortcuts and sets. */
-export const REST_PARTS = ['list', 'conventions', 'keyboards', 'leftFindings'] as const;
+export const REST_PARTS = ['list', 'conventions', 'keyboards', 'leftFindings', 'devices'] as const;
 export type RestPart = (typeof REST_PARTS)[number];
 
 export interface Import {
@@ -182,14 +182,14 @@ function restCommands({ rest, restParts }: Import, list: ListView): Command[] {
   if (!rest) return [];
   const commands: Command[] = [];
   if (restParts.includes('list') && rest.list) commands.push(choosing(rest.list, list));
-  const put = <T extends 'convention' | 'keyboard' | 'leftFinding'>(
+  const put = <T extends 'convention' | 'keyboard' | 'leftFinding' | 'device' | 'leftOut' | 'carried'>(
     type: T,
     there: readonly { id: string; changed: number }[],
     { id, ...fields }: { id: string },
     knownId = id,
   ) => {
     const known = there.find((one) => one.id === knownId);
-    const write = (some: object): Write => ({ type, id: knownId, fields: some });
+    const write = (some: object) => ({ type, id: knownId, fields: some }) as Write;
     if (!known)
       commands.push({ writes: [write({ ...fields, deleted: false })], undo: () => [write({ deleted: true })] });
     else {
@@ -203,5 +203,10 @@ function restCommands({ rest, restParts }: Import, list: ListView): Command[] {
       put('convention', list.conventions, one, list.conventions.find(({ scope }) => isSameScope(scope, one.scope))?.id);
   if (restParts.includes('keyboards')) for (const one of rest.keyboards) put('keyboard', list.ownKeyboards, one);
   if (restParts.includes('leftFindings')) for (const one of rest.leftFindings) put('leftFinding', list.ignored, one);
+  if (restParts.includes('devices')) {
+    for (const one of rest.devices) put('device', list.devices, one);
+    for (const one of rest.leftOut) put('leftOut', list.leftOut, one);
+    for (const one of rest.carried) put('carried', list.carried, one);
+  }
   return commands;
 }

@@ -16,7 +16,7 @@ export function redoing(command: Command, ids: readonly string[]): Command {
     const again = { ...write, seen: undefined } as Write;
     if (!deleted.has(id)) return again;
     if (deleted.get(id) === 'erased' || write.isPrivate) return { ...again, id: undefined };
-    return { ...again, id, fields: { ...write.fields, deleted: false } };
+    return { ...again, id, fields: { ...write.fields, deleted: false } } as Write;
   });
   return { writes, undo: command.undo };
 }

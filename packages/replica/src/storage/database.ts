@@ -1,5 +1,5 @@
-import type { Shortcut } from '@yellow-latch/core/model';
-import type { Change, DeviceKind, May, StoredRecord, SubscribedSets } from '@yellow-latch/core/sync';
+import type { DeviceKind, Shortcut } from '@yellow-latch/core/model';
+import type { Change, May, StoredRecord, SubscribedSets } from '@yellow-latch/core/sync';
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPObjectStore } from 'idb';
 
 import { draftOf, OPEN_DRAFT, type Draft } from './draft';
@@ -41,6 +41,8 @@ export interface DeviceState {
   through: number;
   /** The id of the change with that number, by which the server tells whether it still has the same log; null: not known. */
   last: string | null;
+  /** The version of the model by which `records` was received: of a later one it lacks whole types. */
+  model: number;
 }
 
 /** The same as it is kept; a state of an earlier version lacks some of it. */

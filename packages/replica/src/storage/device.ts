@@ -1,10 +1,10 @@
 /** What a device is before and after a list has welcomed it. */
-import type { DeviceKind, NewDevice, Welcome } from '@yellow-latch/core/sync';
+import { KIND_NAMES } from '@yellow-latch/core/devices';
+import type { DeviceKind } from '@yellow-latch/core/model';
+import type { NewDevice, Welcome } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
 import type { DeviceState, KeptState } from './database';
-
-export const KIND_NAMES: Record<DeviceKind, string> = { phone: 'Phone', tablet: 'Tablet', computer: 'Computer' };
 
 /** A device that nobody knows yet. What a state kept by an earlier version lacks is as it is here. */
 export function newDeviceState(state: Partial<DeviceState> = {}): DeviceState {
@@ -23,6 +23,7 @@ export function newDeviceState(state: Partial<DeviceState> = {}): DeviceState {
     clock: null,
     through: 0,
     last: null,
+    model: 1,
     ...state,
   };
 }

@@ -1,4 +1,4 @@
-import { RECORD_TYPES, type RecordType, type Shortcut } from '@yellow-latch/core/model';
+import { MODEL_VERSION, RECORD_TYPES, type RecordType, type Shortcut } from '@yellow-latch/core/model';
 import {
   applyChange,
   changedAt,
@@ -94,7 +94,10 @@ export class Replica {
   get next(): Position {
     return this.copy
       ? { since: this.copy.through, last: null }
-      : { since: this.device.through, last: this.device.last };
+      : this.device.model < MODEL_VERSION
+        ? // What an earlier version of the app could not read was not sent to it.
+          { since: 0, last: null }
+        : { since: this.device.through, last: this.device.last };
   }
 
   get refusals(): readonly string[] {
@@ -103,7 +106,7 @@ export class Replica {
 
   /** The list as it stands. The same object until something changes. */
   read(): ListView {
-    this.view ??= viewOf(this.shown.values(), this.own.values(), this.viewBefore);
+    this.view ??= viewOf(this.shown.values(), this.own.values(), this.viewBefore, this.device);
     this.viewBefore = this.view;
     return this.view;
   }
@@ -255,6 +258,7 @@ export class Replica {
       may: page.may,
       subscribedSets: page.subscribedSets,
       inStepAt: now,
+      ...(copy ? { model: MODEL_VERSION } : {}),
       ...(copy || page.through >= state.through ? { through: page.through, last: page.last } : {}),
     };
     void tx.objectStore('state').put(keptState(next), 'device');

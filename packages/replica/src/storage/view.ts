@@ -1,9 +1,21 @@
+import {
+  devicesOf,
+  keyboardsInUse,
+  KIND_NAMES,
+  placesOf,
+  profilesOf,
+  type Hand,
+  type PlaceOfDevice,
+} from '@yellow-latch/core/devices';
 import { sketchOf } from '@yellow-latch/core/expansion/sketch';
 import {
   compareUnits,
+  type Carried,
   type ChosenConvention,
+  type Device,
   type KeyboardUse,
   type IgnoredFinding,
+  type LeftOut,
   type ListFields,
   type OwnKeyboard,
   type RecordType,
@@ -20,10 +32,20 @@ export interface ListView {
   ignored: IgnoredFinding[];
   /** The languages its owner writes in; BCP 47. */
   languages: readonly string[];
-  /** The devices it fires on; ids of device profiles. */
-  devices: readonly string[];
-  /** The keyboards in use, one at least. */
+  /** What its owner types on: one device at least. */
+  devices: readonly Device[];
+  /** Every place of every device. */
+  places: readonly PlaceOfDevice[];
+  /** The places it is checked for, each once; keys of profiles. */
+  profiles: readonly string[];
+  /** The keyboards it is priced on, one at least: what is typed on each, and in which of the places. */
   keyboards: readonly KeyboardUse[];
+  /** What devices are to do without. */
+  leftOut: readonly LeftOut[];
+  /** What places that the app cannot write to hold, as far as one has said. */
+  carried: readonly Carried[];
+  /** What was chosen for the whole list. */
+  chosen: ListFields;
   /** Keyboards of the owner's own, beside those that are there from the start. */
   ownKeyboards: OwnKeyboard[];
   /** Conventions that were chosen for the list or a part of it. */
@@ -33,21 +55,9 @@ export interface ListView {
 }
 
 /** What holds for a list until its owner chooses. */
-const UNTIL_CHOSEN: ListFields = {
-  languages: ['en'],
-  devices: ['app', 'phone-list', 'tablet-list', 'computer-list'],
-  keyboards: [],
-};
+const UNTIL_CHOSEN: ListFields = { languages: ['en'], devices: ['app'], keyboards: [], hasDevices: true };
 
-/** The keyboards that are taken to be in use until the owner says: a phone and a computer in the first language. */
-export function usualKeyboards([language = 'en']: readonly string[]): KeyboardUse[] {
-  const base = language.split('-')[0]!;
-  const known = ['de', 'fr', 'es'].includes(base) ? base : 'en';
-  return [
-    { keyboard: `phone-${known}`, share: 6, pace: 1, device: 'phone-list' },
-    { keyboard: `hardware-${known === 'en' ? 'en-gb' : known}`, share: 4, pace: 1, device: 'computer-list' },
-  ];
-}
+const SOMEBODY: Hand = { id: '', name: KIND_NAMES.computer, kind: 'computer' };
 
 /**
  * What screens read of a device's records and its private shortcuts. What is as it was in `before` is the same object,
@@ -57,6 +67,7 @@ export function viewOf(
   records: Iterable<StoredRecord>,
   own: Iterable<Shortcut>,
   before: ListView | null = null,
+  hand: Hand = SOMEBODY,
 ): ListView {
   const shortcuts = [...own];
   const sets: ShortcutSet[] = [];
@@ -64,16 +75,24 @@ export function viewOf(
   const ownKeyboards: OwnKeyboard[] = [];
   const conventions: ChosenConvention[] = [];
   const unsettled: ListView['unsettled'] = [];
-  let chosen = UNTIL_CHOSEN;
+  const deviceRecords: Device[] = [];
+  const known = new Set<string>();
+  const leftOut: LeftOut[] = [];
+  const carried: Carried[] = [];
+  let list: ListFields | null = null;
   for (const record of records) {
+    if (record.type === 'device') known.add(record.id);
     if (isDeleted(record)) continue;
     if (unsettledFields(record).length > 0) unsettled.push({ type: record.type, id: record.id });
-    if (record.type === 'shortcut') shortcuts.push(shortcutOf(record));
+    if (record.type === 'shortcut') shortcuts.push(readOnce(record, asShortcut));
     else if (record.type === 'set') sets.push(asRead<'set'>(record));
     else if (record.type === 'leftFinding') ignored.push(asRead<'leftFinding'>(record));
     else if (record.type === 'keyboard') ownKeyboards.push(asRead<'keyboard'>(record));
     else if (record.type === 'convention') conventions.push(asRead<'convention'>(record));
-    else chosen = asRead<'list'>(record);
+    else if (record.type === 'device') deviceRecords.push(asRead<'device'>(record));
+    else if (record.type === 'leftOut') leftOut.push(readOnce(record, asRead<'leftOut'>));
+    else if (record.type === 'carried') carried.push(readOnce(record, asRead<'carried'>));
+    else list = asRead<'list'>(record);
   }
   sets.sort((a, b) => compareUnits(a.order, b.order) || compareUnits(a.id, b.id));
   shortcuts.sort((a, b) => byCode.compare(a.code, b.code) || compareUnits(a.id, b.id));
@@ -85,22 +104,39 @@ export function viewOf(
       sketchOf(shortcut.content.expansion, (id) => codes.get(id)),
     );
   }
-  const { languages, devices } = chosen;
-  const keyboards = chosen.keyboards.length > 0 ? chosen.keyboards : usualKeyboards(languages);
-  const view = { shortcuts, sets, ignored, languages, devices, keyboards, ownKeyboards, conventions, unsettled };
+  const chosen = list ?? UNTIL_CHOSEN;
+  const { languages } = chosen;
+  const devices = devicesOf({ records: deviceRecords, known, list, hand });
+  const places = placesOf(devices, languages, ownKeyboards);
+  const view: ListView = {
+    shortcuts,
+    sets,
+    ignored,
+    languages,
+    devices,
+    places,
+    profiles: profilesOf(places),
+    keyboards: keyboardsInUse(devices, languages, places),
+    ownKeyboards,
+    conventions,
+    leftOut,
+    carried,
+    chosen,
+    unsettled,
+  };
   return before ? sharing(before, view) : view;
 }
 
 /** Records never change, they are replaced: each is read once. */
-const read = new WeakMap<StoredRecord, Shortcut>();
+const read = new WeakMap<StoredRecord, unknown>();
 const sketched = new WeakMap<Shortcut, Shortcut>();
 
-function shortcutOf(record: StoredRecord): Shortcut {
-  const known = read.get(record);
+function readOnce<Shown>(record: StoredRecord, readAs: (record: StoredRecord) => Shown): Shown {
+  const known = read.get(record) as Shown | undefined;
   if (known) return known;
-  const shortcut = asShortcut(record);
-  read.set(record, shortcut);
-  return shortcut;
+  const shown = readAs(record);
+  read.set(record, shown);
+  return shown;
 }
 
 function withSketch(shortcut: Shortcut, sketch: string): Shortcut {
@@ -113,14 +149,20 @@ function withSketch(shortcut: Shortcut, sketch: string): Shortcut {
 
 /** A view with the parts of an earlier one, wherever they are equal. */
 function sharing(before: ListView, view: ListView): ListView {
-  const { shortcuts, ...rest } = view;
-  const isSame =
-    shortcuts.length === before.shortcuts.length && shortcuts.every((one, at) => one === before.shortcuts[at]);
-  const shared = Object.entries(rest).map(([name, part]) => {
-    const was = before[name as keyof typeof rest];
-    return [name, JSON.stringify(was) === JSON.stringify(part) ? was : part];
+  const shared = Object.entries(view).map(([name, part]) => {
+    const was = before[name as keyof ListView];
+    return [name, isEqual(name, was, part) ? was : part];
   });
-  return { shortcuts: isSame ? before.shortcuts : shortcuts, ...(Object.fromEntries(shared) as typeof rest) };
+  return Object.fromEntries(shared) as unknown as ListView;
+}
+
+/** The parts of which there may be very many: what is in them is read once, so that equal ones are the same. */
+const LARGE: readonly string[] = ['shortcuts', 'leftOut', 'carried'] satisfies (keyof ListView)[];
+
+function isEqual(name: string, a: unknown, b: unknown): boolean {
+  if (!LARGE.includes(name)) return JSON.stringify(a) === JSON.stringify(b);
+  const [was, is] = [a, b] as [readonly unknown[], readonly unknown[]];
+  return is.length === was.length && is.every((one, at) => one === was[at]);
 }
 
 const byCode = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });

@@ -56,6 +56,6 @@ export function wholeRecords(
       ([field]) => field !== 'deleted' && !isCounter(record.type, field),
     );
     const fields = isDeleted(record) ? { deleted: true } : { ...plainFields(record), ...Object.fromEntries(own) };
-    return [{ type: record.type, id: record.id, fields }];
+    return [{ type: record.type, id: record.id, fields } as Write];
   });
 }

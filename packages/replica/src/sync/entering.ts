@@ -1,6 +1,7 @@
-import type { DeviceKind } from '@yellow-latch/core/sync';
+import type { DeviceKind } from '@yellow-latch/core/model';
 import { v7 as uuid } from 'uuid';
 
+import { addingJoined } from '../commands/devices';
 import { makeCurrentDevice, succeedDevice, type OpenedDevice } from '../storage/currentDevice';
 import { newDeviceState, newSecret, welcomedState } from '../storage/device';
 import { Replica, UNSENT, type Unsent } from '../storage/replica';
@@ -30,9 +31,10 @@ export async function enter(entrance: Entrance, introduced: Introduced, before: 
           await (entrance.type === 'code' ? server.join(entrance.code, me) : server.recover(entrance.key, me)),
         );
   const { db } = before ? await succeedDevice(before.db, state) : await makeCurrentDevice(state);
+  const replica = await Replica.open(db, state);
+  await replica.write(addingJoined(state, { devices: [] }).writes);
   const unsent = (await db.get('kept', UNSENT)) as Unsent | undefined;
   if (unsent && unsent.listId === state.listId && state.listId !== null) {
-    const replica = await Replica.open(db, state);
     if (unsent.writes.length > 0) await replica.write(unsent.writes);
     await db.delete('kept', UNSENT);
   }

@@ -34,7 +34,7 @@ async function device(server: FakeServer): Promise<{ replica: Replica; sync: Syn
   return { replica, sync };
 }
 
-function shortcut(code: string, id?: string): Write {
+function shortcut(code: string, id?: string): Write & { type: 'shortcut' } {
   return {
     type: 'shortcut',
     id,

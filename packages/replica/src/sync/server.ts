@@ -21,6 +21,7 @@ import {
   type PushAnswer,
   type Welcome,
 } from '@yellow-latch/core/sync';
+import { MODEL_VERSION } from '@yellow-latch/core/model';
 import type { z } from 'zod';
 
 import type { Position } from '../storage/replica';
@@ -66,7 +67,7 @@ async function ask<T>(path: string, schema: z.ZodType<T> | null, { method, body 
 const post = <T>(path: string, schema: z.ZodType<T>, body: unknown = {}) => ask(path, schema, { method: 'POST', body });
 
 function queryOf({ since, last }: Position): string {
-  return `since=${since}${last === null ? '' : `&last=${last}`}`;
+  return `since=${since}${last === null ? '' : `&last=${last}`}&model=${MODEL_VERSION}`;
 }
 
 /** Settings as they are sent. */
@@ -92,7 +93,10 @@ export const server = {
   openStream: (device: string, from: Position) => new EventSource(`/api/d/${device}/stream?${queryOf(from)}`),
 
   history: (device: string, query: Record<string, string>): Promise<History> =>
-    ask(`/d/${device}/history?${String(new URLSearchParams(query))}`, HistorySchema as z.ZodType<History>),
+    ask(
+      `/d/${device}/history?${String(new URLSearchParams({ ...query, model: String(MODEL_VERSION) }))}`,
+      HistorySchema as z.ZodType<History>,
+    ),
   directory: (device: string): Promise<Directory> => ask(`/d/${device}/devices`, DirectorySchema),
   setDevice: (device: string, other: string, settings: DeviceSettings): Promise<Directory> =>
     ask(`/d/${device}/devices/${other}`, DirectorySchema, { method: 'PATCH', body: sent(settings) }),

@@ -14,17 +14,21 @@ const LARGEST_PAGE = 2_500;
 /** Quick rather than small: a first copy is ten megabytes, and to press them hard takes longer than to send them. */
 const QUICK = { level: 1 };
 
+/** The version of the model that the device knows; the first one did not say. */
+const ModelSchema = z.coerce.number().int().positive().default(1);
+
 const SinceSchema = z.object({
   since: z.coerce.number().int().nonnegative().default(0),
   /** The id of the change that the device knows under that number. */
   last: z.uuid({ version: 'v7' }).optional(),
   limit: z.coerce.number().int().positive().max(LARGEST_PAGE).default(LARGEST_PAGE),
+  model: ModelSchema,
 });
 
 /** Where a stream goes on, as its events say it; see `positionOf`. */
-function resumedAt(lastEventId: string): Position {
+function resumedAt(lastEventId: string, query: object): Position {
   const [since, last] = lastEventId.split('/');
-  return parse(SinceSchema, { since, last });
+  return parse(SinceSchema, { ...query, since, last });
 }
 
 const HistoryQuerySchema = z.object({
@@ -34,6 +38,7 @@ const HistoryQuerySchema = z.object({
   deleted: z.literal('1').optional(),
   before: z.coerce.number().int().nonnegative().optional(),
   limit: z.coerce.number().int().positive().max(500).default(50),
+  model: ModelSchema,
 });
 
 /** What a device does with its list: send changes, read pages, follow the stream, look back. */
@@ -58,7 +63,8 @@ export function listRoutes(api: ApiOptions): Router {
   routes.get('/stream', (request, response) => {
     const asking = deviceOf(db, request, idOf(request), now());
     const lastEventId = request.headers['last-event-id'];
-    const from = typeof lastEventId === 'string' ? resumedAt(lastEventId) : parse(SinceSchema, request.query);
+    const from =
+      typeof lastEventId === 'string' ? resumedAt(lastEventId, request.query) : parse(SinceSchema, request.query);
     presence.note(asking.id, from.since, now());
     streams.start(request, response, asking, from, (reached) => presence.note(asking.id, reached, now()));
   });

@@ -16,7 +16,7 @@ import {
 import { MISFIRE, UNLEARNING, WEEKS_A_YEAR, type InUse } from '@yellow-latch/core/effort';
 import { KEYBOARDS } from '@yellow-latch/core/effort/layouts';
 import type { RuledList } from '@yellow-latch/core/fire';
-import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
+import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/profile';
 import type { Mark } from '@yellow-latch/core/model';
 import { guessKind } from '@yellow-latch/core/mnemonic';
 import { parseVocabulary } from '@yellow-latch/language';
@@ -24,7 +24,7 @@ import { buildVocabulary } from '@yellow-latch/language/build';
 
 import { plainAWeek, plainCost } from '../../../core/src/convention/testing';
 import { pick, randomFrom } from '../../../core/src/fire/testing';
-import { DEMO_KEYBOARDS, DEMO_SETS } from './scenario';
+import { DEMO_DEVICES, DEMO_SETS } from './scenario';
 
 /** Marks of two people take a second to weigh one by one for every four. */
 const IS_SOAK = Boolean(process.env.YELLOW_LATCH_SOAK);
@@ -53,7 +53,7 @@ function listOf(codes: readonly (readonly [code: string, expansion: string])[]):
 const ansel = {
   list: listOf(DEMO_SETS.flatMap(({ shortcuts }) => shortcuts.map(([code, expansion]) => [code, expansion] as const))),
   scope: { of: 'list' } as const,
-  inUse: DEMO_KEYBOARDS.map(({ keyboard, share, device }) => use(keyboard, share, device as ProfileId)),
+  inUse: DEMO_DEVICES.map(({ keyboards, share, places }) => use(keyboards[0]!.keyboard, share, places[0]!.profile as ProfileId)),
   languages: [{ vocabulary: parseVocabulary(buildVocabulary('en')) }],
   usesAWeek: (id: string) => 1 + (Number(id) % 4),
 };
@@ -100,7 +100,7 @@ const wanda = {
     ].map((mnemonic, index) => [`#${mnemonic}`, `Ein Satz, der sich wiederholt, Nummer ${index}`] as const),
   ),
   scope: { of: 'list' } as const,
-  inUse: [use('phone-de', 7, 'phone-list'), use('hardware-de', 3, 'computer-list')],
+  inUse: [use('phone-de', 7, 'phone-list'), use('hardware-de', 3, 'expander')],
   languages: [{ vocabulary: parseVocabulary(buildVocabulary('de')) }],
   usesAWeek: (id: string) => 2 + (Number(id) % 5),
   ownText: POSTS,

@@ -1,5 +1,5 @@
 import { Audit } from '@yellow-latch/core/clash';
-import { DEVICE_PROFILES } from '@yellow-latch/core/fit';
+import { DEVICE_PROFILES } from '@yellow-latch/core/profile';
 import { guessKind } from '@yellow-latch/core/mnemonic';
 import { confusableSkeleton, parseLookAlikes, parseVocabulary } from '@yellow-latch/language';
 import { buildLookAlikes, buildVocabulary } from '@yellow-latch/language/build';
@@ -21,7 +21,7 @@ const audit = Audit.run({
       })),
     ),
   },
-  profiles: [DEVICE_PROFILES['phone-list'], DEVICE_PROFILES['tablet-list'], DEVICE_PROFILES['computer-list']],
+  profiles: [DEVICE_PROFILES['phone-list'], DEVICE_PROFILES['tablet-list'], DEVICE_PROFILES.expander],
   languages: [{ vocabulary: parseVocabulary(buildVocabulary('en')) }],
   skeletonOf: (key) => confusableSkeleton(key, lookAlikes),
 });

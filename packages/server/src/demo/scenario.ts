@@ -7,13 +7,38 @@
  * faults that lists have in life: words as codes, one code beginning another, a typo, two codes
  * alike, an account number.
  */
-import type { Kind, KeyboardUse } from '@yellow-latch/core/model';
+import { usualPlaces } from '@yellow-latch/core/devices';
+import type { DeviceFields, Kind } from '@yellow-latch/core/model';
 
 /** The phone in the van does most of the typing. */
-export const DEMO_KEYBOARDS: readonly KeyboardUse[] = [
-  { keyboard: 'phone-en', share: 6, pace: 1, device: 'phone-list' },
-  { keyboard: 'tablet-figures-en', share: 2, pace: 1, device: 'tablet-list' },
-  { keyboard: 'hardware-en-gb', share: 2, pace: 1, device: 'computer-list' },
+export const DEMO_DEVICES: readonly DeviceFields[] = [
+  {
+    name: 'Phone',
+    kind: 'phone',
+    joined: null,
+    places: usualPlaces('phone', true),
+    keyboards: [{ keyboard: 'phone-en', share: 1, pace: 1 }],
+    share: 6,
+  },
+  {
+    name: 'Tablet',
+    kind: 'tablet',
+    joined: null,
+    places: usualPlaces('tablet', false),
+    keyboards: [{ keyboard: 'tablet-figures-en', share: 1, pace: 1 }],
+    share: 2,
+  },
+  {
+    name: 'Computer',
+    kind: 'computer',
+    joined: null,
+    places: [
+      { profile: 'expander', answers: {} },
+      { profile: 'app', answers: {} },
+    ],
+    keyboards: [{ keyboard: 'hardware-en-gb', share: 1, pace: 1 }],
+    share: 2,
+  },
 ];
 
 /** `shape`: the source of a template, or Markdown. Inside, `{:shortcut code=|…|}` stands for the shortcut with that code. */

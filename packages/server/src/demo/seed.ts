@@ -1,3 +1,4 @@
+import { idOfJoined } from '@yellow-latch/core/devices';
 import { LIST_RECORD_ID } from '@yellow-latch/core/model';
 import { guessKind } from '@yellow-latch/core/mnemonic';
 import {
@@ -16,7 +17,7 @@ import type { Database } from '../database';
 import { admitDevice, type Device } from '../devices';
 import { receiveChanges } from '../ledger';
 import { devices, lists } from '../schema';
-import { DEMO_BOARD, DEMO_KEYBOARDS, DEMO_SETS, DEMO_USES } from './scenario';
+import { DEMO_BOARD, DEMO_DEVICES, DEMO_SETS, DEMO_USES } from './scenario';
 
 /** Fills an empty list with the demo scenario, as changes of a device like any other. */
 export function seedDemo(db: Database, listId: string, now: number): void {
@@ -34,7 +35,7 @@ function demoChanges(device: Device, now: number): Change[] {
   const made: Change[] = [];
   const together = uuid();
   let clock: string | null = null;
-  const create = <T extends 'shortcut' | 'set' | 'list'>(
+  const create = <T extends 'shortcut' | 'set' | 'list' | 'device'>(
     type: T,
     fields: FieldChanges<T>,
     id: string = uuid(),
@@ -78,10 +79,15 @@ function demoChanges(device: Device, now: number): Change[] {
     'list',
     {
       languages: ['en'],
-      devices: ['app', 'phone-list', 'tablet-list', 'computer-list'],
-      keyboards: [...DEMO_KEYBOARDS],
+      devices: ['app'],
+      keyboards: [],
+      hasDevices: true,
     },
     LIST_RECORD_ID,
   );
+  // The workshop's computer is the one that has joined.
+  for (const fields of DEMO_DEVICES)
+    if (fields.kind === 'computer') create('device', { ...fields, joined: device.id }, idOfJoined(device.id));
+    else create('device', fields);
   return made;
 }

@@ -5,6 +5,7 @@ import { useList, useOpened, useSyncState } from '@/frame/replica/ReplicaProvide
 
 import { AuditClient, type AuditResult, type AuditState } from './client';
 import { sortFindings, type Findings } from './findings';
+import { nameByDevices } from './sentences/places';
 
 interface Audited {
   client: AuditClient;
@@ -31,6 +32,7 @@ export function AuditProvider({
   makeClient?: () => AuditClient;
 }) {
   const list = useList();
+  nameByDevices(list.places);
   const { db } = useOpened().replica;
   const [client] = useState(makeClient);
   const [hasLooked, setHasLooked] = useState(false);

@@ -71,7 +71,7 @@ const list = (...shortcuts: ListView['shortcuts']): AuditedList => ({
   shortcuts,
   sets: [],
   languages: ['en'],
-  devices: ['phone-list'],
+  profiles: ['phone-list'],
 });
 
 const NO_KEYBOARDS = { keyboards: [], ownKeyboards: [] };

@@ -18,6 +18,7 @@ import { proxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 import type { CodePlanWorkerApi } from '@/answers/codePlan/workerApi';
 import type { EffortWorkerApi } from '@/answers/effort/workerApi';
 import type { KeyboardsAsked } from '@/answers/effort/keyboards';
+import type { FitWorkerApi } from '@/answers/fit/workerApi';
 import type { ProposeWorkerApi } from '@/answers/propose/workerApi';
 import { changeBetween } from '@yellow-latch/replica/storage/listDiff';
 
@@ -56,6 +57,7 @@ export interface WorkerApis {
   readonly effort: EffortWorkerApi;
   readonly propose: ProposeWorkerApi;
   readonly codePlan: CodePlanWorkerApi;
+  readonly fit: FitWorkerApi;
 }
 
 /** The APIs as messages carry their questions. */
@@ -64,7 +66,7 @@ type ReachedApis = { readonly [Name in keyof WorkerApis]: WorkerApis[Name] & Pro
 /** The APIs as the page reaches them. */
 export type RemoteApis = Remote<ReachedApis>;
 
-const EMPTY: AuditedList = { shortcuts: [], sets: [], languages: [], devices: [] };
+const EMPTY: AuditedList = { shortcuts: [], sets: [], languages: [], profiles: [] };
 
 // Comlink's types give a promise for each member of a union, where one promise of any is meant: hence
 // the assertions below.
@@ -208,7 +210,7 @@ export class AuditClient {
     const isNew = known === EMPTY || !isCheckedAlike(known, list);
     if (isNew) {
       const ruled: RuledList = { sets: list.sets.map(({ id }) => ({ id })), shortcuts: list.shortcuts.map(audited) };
-      const request = { list: ruled, devices: list.devices, languages: list.languages };
+      const request = { list: ruled, devices: list.profiles, languages: list.languages };
       this.turn({ phase: 'working', progress: 0 });
       this.answer(list, () =>
         api.audit.run(
@@ -240,7 +242,7 @@ export class AuditClient {
         version: versionOf(list),
         at: Date.now(),
         languages: list.languages,
-        devices: list.devices,
+        devices: list.profiles,
       };
       this.turn({ phase: 'ready', progress: 1, result });
     });
@@ -269,8 +271,9 @@ export class AuditClient {
   }
 }
 
-function audited({ id, code, content, kind, setId, rules, private: isPrivate }: Shortcut): AuditedShortcut {
-  return { id, code, content, kind, setId, rules, private: isPrivate };
+function audited(shortcut: Shortcut): AuditedShortcut {
+  const { id, code, content, kind, setId, rules, language, private: isPrivate } = shortcut;
+  return { id, code, content, kind, setId, rules, language, private: isPrivate };
 }
 
 /** All findings after an edit: those about what it touched are replaced. */
@@ -280,5 +283,5 @@ function reaudited(before: readonly Brief[], { touched, findings }: AuditUpdate)
 }
 
 function isCheckedAlike(a: AuditedList, b: AuditedList): boolean {
-  return a.languages.join() === b.languages.join() && a.devices.join() === b.devices.join();
+  return a.languages.join() === b.languages.join() && a.profiles.join() === b.profiles.join();
 }

@@ -16,7 +16,7 @@ const leftOf = (shortcutId: string, type: string, about: string) => ({
 const FOUND = [
   finding('a', 'word', 'breaks', { devices: ['phone-list'] }),
   finding('b', 'same code', 'breaks'),
-  finding('b', 'word', 'risky', { devices: ['computer-list'] }),
+  finding('b', 'word', 'risky', { devices: ['expander'] }),
   finding('c', 'claimed', 'note'),
   finding('gone', 'claimed', 'note'),
 ];

@@ -3,6 +3,7 @@ import { expose } from 'comlink';
 
 import { CodePlanWorkerApi } from '@/answers/codePlan/workerApi';
 import { EffortWorkerApi } from '@/answers/effort/workerApi';
+import { FitWorkerApi } from '@/answers/fit/workerApi';
 import { ProposeWorkerApi } from '@/answers/propose/workerApi';
 
 import { AuditWorkerApi } from './workerApi';
@@ -21,5 +22,6 @@ const apis: WorkerApis = {
   effort,
   propose: new ProposeWorkerApi(audit, effort),
   codePlan: new CodePlanWorkerApi(audit, effort, pause),
+  fit: new FitWorkerApi(audit),
 };
 expose(apis);

@@ -29,13 +29,13 @@ import {
 } from '@yellow-latch/core/clash';
 import { expandFor } from '@yellow-latch/core/expansion';
 import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
-import { DEVICE_PROFILES, THIS_APP, type ProfileId } from '@yellow-latch/core/fit';
+import { profileOf, THIS_APP } from '@yellow-latch/core/profile';
 import { isMade, type Mark } from '@yellow-latch/core/model';
 import { mainMark, nearCodes } from '@yellow-latch/core/propose';
 import { inUseOf, type KeyboardsAsked } from '@/answers/effort/keyboards';
 import { confusableSkeleton, parseLookAlikes, parseVocabulary } from '@yellow-latch/language';
 
-/** What is to be checked: the list, the devices in use (ids of profiles) and the languages written in (BCP 47). */
+/** What is to be checked: the list, the places where one types (keys of profiles) and the languages written in (BCP 47). */
 export interface AuditRequest {
   readonly list: RuledList;
   readonly devices: readonly string[];
@@ -107,7 +107,7 @@ export class AuditWorkerApi {
     }
     const steps = Audit.steps({
       list: { ...request.list, shortcuts: request.list.shortcuts.map(this.asText) },
-      profiles: request.devices.flatMap((id) => DEVICE_PROFILES[id as ProfileId] ?? []),
+      profiles: request.devices.map(profileOf),
       languages: vocabularies.map((vocabulary) => ({ vocabulary })),
       skeletonOf,
       unchecked,
@@ -131,6 +131,11 @@ export class AuditWorkerApi {
   checked(): { readonly audit: Audit; readonly vocabularies: readonly Vocabulary[] } | null {
     const { audit, vocabularies } = this;
     return audit && { audit, vocabularies };
+  }
+
+  /** The list as it was told, templates among it, by id. */
+  asTold(): ReadonlyMap<string, AuditedShortcut> {
+    return this.told;
   }
 
   /** Stops the run in progress; what was checked before stays. */
@@ -203,9 +208,7 @@ export class AuditWorkerApi {
     if (!this.audit) return null;
     const own = readOwnText(bytes, format);
     if ('type' in own) return own;
-    // A device of a later version of the app is not known here.
-    const profile = DEVICE_PROFILES[device as ProfileId] ?? THIS_APP;
-    return { own, report: scanOwnText(own.text, CompiledList.compile(this.audit.entries, profile)) };
+    return { own, report: scanOwnText(own.text, CompiledList.compile(this.audit.entries, profileOf(device))) };
   }
 
   /** A shortcut with the text it would give now, gaps for its blanks: what is checked of a template. */

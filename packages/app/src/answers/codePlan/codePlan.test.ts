@@ -47,7 +47,7 @@ async function apiOf(...shortcuts: AuditedShortcut[]): Promise<CodePlanWorkerApi
   const pause = () => Promise.resolve();
   const audit = new AuditWorkerApi((name) => Promise.resolve(name === 'en' ? VOCABULARY : []), pause);
   if (shortcuts.length > 0)
-    await audit.run({ list: { sets: [], shortcuts }, devices: ['phone-list', 'computer-list'], languages: ['en'] });
+    await audit.run({ list: { sets: [], shortcuts }, devices: ['phone-list', 'expander'], languages: ['en'] });
   return new CodePlanWorkerApi(audit, new EffortWorkerApi(audit), pause);
 }
 

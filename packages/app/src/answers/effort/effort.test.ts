@@ -42,7 +42,7 @@ async function apiOf(...shortcuts: AuditedShortcut[]): Promise<EffortWorkerApi> 
   );
   await audit.run({
     list: { sets: [{ id: 's' }], shortcuts },
-    devices: ['phone-list', 'computer-list'],
+    devices: ['phone-list', 'expander'],
     languages: ['en'],
   });
   return new EffortWorkerApi(audit);

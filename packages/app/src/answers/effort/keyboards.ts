@@ -1,6 +1,6 @@
 import type { InUse, Keyboard } from '@yellow-latch/core/effort';
 import { keyboardFrom, LAYOUTS } from '@yellow-latch/core/effort/layouts';
-import { DEVICE_PROFILES, THIS_APP, type ProfileId } from '@yellow-latch/core/fit';
+import { profileOf } from '@yellow-latch/core/profile';
 import type { KeyboardUse, Layout, OwnKeyboard } from '@yellow-latch/core/model';
 
 /** The keyboards in use, and the own ones among which they may be. */
@@ -42,7 +42,6 @@ export function inUseOf({ keyboards, ownKeyboards }: KeyboardsAsked): InUse[] {
   return keyboards.flatMap(({ keyboard: id, share, pace, device }) => {
     const layout = layoutOf(id, ownKeyboards);
     if (!layout) return [];
-    const profile = DEVICE_PROFILES[device as ProfileId] ?? THIS_APP;
-    return [{ keyboard: keyboardOf(id, sameLayout(id, layout)), share, pace, device: profile }];
+    return [{ keyboard: keyboardOf(id, sameLayout(id, layout)), share, pace, device: profileOf(device) }];
   });
 }

@@ -13,7 +13,7 @@ const shortcut = (code: string, expansion: string, more: Partial<Shortcut> = {})
     ...more,
   });
 const NOTHING = { shortcuts: [], sets: [] };
-const REST = { list: null, conventions: [], keyboards: [], leftFindings: [] };
+const REST = { list: null, conventions: [], keyboards: [], leftFindings: [], devices: [], leftOut: [], carried: [] };
 
 // So many rounds take a while on a busy machine.
 jest.setTimeout(60_000);

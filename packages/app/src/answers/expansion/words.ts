@@ -1,7 +1,7 @@
 import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, t } from '@lingui/core/macro';
 import type { ExpansionError, Loss, OpenBlank, TemplateProblem } from '@yellow-latch/core/expansion';
-import type { Refusal } from '@yellow-latch/core/fit';
+import type { Refusal } from '@yellow-latch/core/profile';
 
 import { tellCount, tellList } from '@/wording/format';
 
@@ -94,6 +94,8 @@ export function tellRefusal(why: Refusal | 'date'): string {
       return t`That device can’t keep dates up to date.`;
     case 'too long':
       return t`The text is too long for that device.`;
+    case 'several lines':
+      return t`That device can’t hold a text of several lines.`;
     case 'space in code':
       return t`That device can’t have a space in a code.`;
   }

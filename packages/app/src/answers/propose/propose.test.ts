@@ -41,7 +41,7 @@ async function apisOf(...shortcuts: AuditedShortcut[]) {
   const propose = new ProposeWorkerApi(audit, new EffortWorkerApi(audit));
   if (shortcuts.length > 0) {
     const list = { sets: [{ id: 's' }], shortcuts };
-    await audit.run({ list, devices: ['phone-list', 'computer-list'], languages: ['en'] });
+    await audit.run({ list, devices: ['phone-list', 'expander'], languages: ['en'] });
   }
   return { audit, propose };
 }

@@ -21,7 +21,6 @@ const BENCHES: readonly Bench[] = [
   { path: '/check/conventions', label: msg`Markers`, icon: 'ruler' },
   { path: '/check/plan', label: msg`Plan`, icon: 'replace' },
   { path: '/check/savings', label: msg`Savings`, icon: 'timer' },
-  { path: '/check/keyboards', label: msg`Keyboards`, icon: 'keyboard' },
 ];
 
 /** The benches of the workshop: other ways to look at the list than finding by finding. */

@@ -23,7 +23,7 @@ interface CheckFiltersProps {
 
 /** Which of the shortcuts with problems are shown: by verdict at a tap, by problem, device and set in a sheet. */
 export function CheckFilters({ filter, rows, onFilter }: CheckFiltersProps) {
-  const { sets, devices } = useList();
+  const { sets, profiles } = useList();
   const [isOpen, setOpen] = useState(false);
   const active = activeFilters(filter, sets);
   const count = countShown(rows, filter);
@@ -63,7 +63,10 @@ export function CheckFilters({ filter, rows, onFilter }: CheckFiltersProps) {
           <Choice
             label={t`Device`}
             value={filter.device}
-            choices={[{ value: null, label: t`any` }, ...devices.map((id) => ({ value: id, label: deviceLabel(id) }))]}
+            choices={[
+              { value: null, label: t`any` },
+              ...profiles.map((key) => ({ value: key, label: deviceLabel(key) })),
+            ]}
             onChange={(device) => onFilter({ ...filter, device })}
           />
           <Choice

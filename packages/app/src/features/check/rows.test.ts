@@ -10,8 +10,8 @@ const shortcuts = ['a', 'b', 'c', 'd'].map((id) => ({ id, setId: id === 'a' ? 'v
 const FOUND = [
   finding('a', 'word', 'breaks', { devices: ['phone-list'] }),
   finding('b', 'same code', 'breaks'),
-  finding('b', 'word', 'risky', { devices: ['computer-list'] }),
-  finding('d', 'context', 'risky', { devices: ['computer-list'] }),
+  finding('b', 'word', 'risky', { devices: ['expander'] }),
+  finding('d', 'context', 'risky', { devices: ['expander'] }),
   finding('a', 'near miss', 'note'),
   finding('c', 'claimed', 'note'),
 ];
@@ -57,7 +57,7 @@ describe('what was found is shown', () => {
   });
 
   test('by device: its verdict there alone; what concerns no device concerns all', () => {
-    expect(lines({ device: 'computer-list' })).toEqual(['breaks: 1', 'b 2', 'risky: 1', 'd 1', 'note: 2']);
+    expect(lines({ device: 'expander' })).toEqual(['breaks: 1', 'b 2', 'risky: 1', 'd 1', 'note: 2']);
   });
 
   test('by set and by type; the types stay to choose from', () => {

@@ -28,7 +28,7 @@ describe('a row says the worst of a shortcut', () => {
     ['A common abbreviation: it expands each time you mean that.', finding('word', misfires({ app: 1 }, true))],
     [
       'Other words contain it: on the computer it expands by mistake about 2.4 times in 10,000 words.',
-      finding('inside words', misfires({ 'computer-list': 2.4 })),
+      finding('inside words', misfires({ expander: 2.4 })),
     ],
     [
       'Never expands on the phone, because “;ten” expands first.',
@@ -43,8 +43,8 @@ describe('a row says the worst of a shortcut', () => {
   test('misfires in words and in parts of words are one reason, counted together where they are most', () => {
     expect(
       told(
-        finding('beginning of words', misfires({ 'computer-list': 81 })),
-        finding('word', misfires({ app: 44, 'computer-list': 44 })),
+        finding('beginning of words', misfires({ expander: 81 })),
+        finding('word', misfires({ app: 44, expander: 44 })),
         finding('near miss'),
       ),
     ).toEqual({
@@ -60,8 +60,8 @@ describe('the figure of the whole list in a sentence', () => {
       Object.entries(of).map(([id, perTenThousand]) => [id, { perTenThousand }]),
     ) as unknown as ListFigures;
   const open = [
-    finding('word', misfires({ app: 40, 'computer-list': 40 })),
-    finding('word', { shortcuts: ['2'], ...misfires({ app: 1, 'computer-list': 30 }) }),
+    finding('word', misfires({ app: 40, expander: 40 })),
+    finding('word', { shortcuts: ['2'], ...misfires({ app: 1, expander: 30 }) }),
   ];
 
   test.each<[string, Record<string, number>]>([
@@ -69,12 +69,9 @@ describe('the figure of the whole list in a sentence', () => {
     ['Your list expands by mistake about 41 times in 10,000 words, nearly all of it “so”.', { app: 41 }],
     [
       'On the computer, your list expands by mistake about 70 times in 10,000 words, mostly “so”.',
-      { app: 41, 'computer-list': 70 },
+      { app: 41, expander: 70 },
     ],
-    [
-      'Your list expands by mistake about 42 times in 10,000 words, nearly all of it “so”.',
-      { app: 42, 'computer-list': 41 },
-    ],
+    ['Your list expands by mistake about 42 times in 10,000 words, nearly all of it “so”.', { app: 42, expander: 41 }],
     ['Your list expands by mistake about 5 times in 10,000 words.', { 'tablet-list': 5 }],
   ])('%s', (sentence, of) => expect(tellListFigure(figures(of), open, codeOf)).toBe(sentence));
 });

@@ -1,201 +1,139 @@
-import { i18n, type MessageDescriptor } from '@lingui/core';
-import { msg, t } from '@lingui/core/macro';
-import type { DeviceInfo, DeviceSettings, May, SubscribedSets } from '@yellow-latch/core/sync';
+import { t } from '@lingui/core/macro';
+import type { Device } from '@yellow-latch/core/model';
+import type { DeviceInfo } from '@yellow-latch/core/sync';
+import { addingJoined, linkingDevice, removingDevice, settingDevice } from '@yellow-latch/replica/commands/devices';
+import { server } from '@yellow-latch/replica/sync/server';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { DeviceName } from '@/parts/DeviceName';
-import { KindChoice } from '@/parts/KindChoice';
 import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
-import { STRONG } from '@/look/fonts';
-import { RadioGroup } from '@/look/RadioGroup';
-import { Tick } from '@/look/Tick';
-import { usePalette } from '@/look/useLook';
-import { useList, useManages, useOpened, useSyncState } from '@/frame/replica/ReplicaProvider';
-import { server } from '@yellow-latch/replica/sync/server';
-
-import { SignOutSheet } from './SignOutSheet';
-import { devicesIn, useDirectory } from '@/parts/directory';
 import { tellNotDone } from '@/frame/refusals';
-import { tellCount, tellMoment } from '@/wording/format';
+import { useList, useOpened, useWrite } from '@/frame/replica/ReplicaProvider';
+import { useCommand } from '@/frame/replica/useCommand';
+import { LatchButton } from '@/look/LatchButton';
+import { usePalette } from '@/look/useLook';
+import { DeviceName } from '@/parts/DeviceName';
+import { devicesIn, useDirectory } from '@/parts/directory';
+import { KindChoice } from '@/parts/KindChoice';
+import { tellMoment } from '@/wording/format';
 
+import { Access } from './Access';
+import { Ways } from './Ways';
+import { Places } from './Places';
+import { Share } from './Share';
 import { tellStep } from './words';
 
-/** One device: its name and kind, what it may and takes, and the way out. */
+/** One device: what it is, where one types on it, what fits there, and what it may do if it has joined. */
 export function DevicePage({ id }: { id: string }) {
   const { directory, isAway } = useDirectory();
   const { replica } = useOpened();
-  const device = directory && devicesIn(directory, replica.state.id).find((one) => one.id === id);
-  if (!device) {
+  const { devices } = useList();
+  const device = devices.find((one) => one.id === id || one.joined === id) ?? null;
+  const joinedId = device ? device.joined : id;
+  const joined = directory && (devicesIn(directory, replica.state.id).find((one) => one.id === joinedId) ?? null);
+  if (!device && !joined) {
     const waiting = isAway ? t`You’re offline. Connect to see it.` : t`Loading…`;
     return (
       <DetailPage title={directory ? t`This device isn’t on your list` : t`Device`} about={id}>
-        <Text variant="bodyLarge">{directory ? t`It was signed out.` : waiting}</Text>
+        <Text variant="bodyLarge">{directory ? t`It was signed out or removed.` : waiting}</Text>
       </DetailPage>
     );
   }
-  const others = devicesIn(directory, id).filter((one) => one.id !== id);
-  return <DeviceForm key={id} device={device} others={others} hasSpareKey={directory.spareKey !== null} />;
+  return <DeviceForm key={id} device={device} joined={joined} />;
 }
 
-const MAY_WORDS: Record<May, [label: MessageDescriptor, meaning: MessageDescriptor]> = {
-  edit: [msg`Edit the list`, msg`It can change everything.`],
-  use: [msg`Only use it`, msg`Codes expand there, but it can’t change the list.`],
-};
-
-function DeviceForm({
-  device,
-  others,
-  hasSpareKey,
-}: {
-  device: DeviceInfo;
-  others: readonly DeviceInfo[];
-  hasSpareKey: boolean;
-}) {
+function DeviceForm({ device, joined }: { device: Device | null; joined: DeviceInfo | null }) {
   const palette = usePalette();
-  const router = useRouter();
   const notify = useNotice();
+  const write = useWrite();
+  const list = useList();
   const { replica } = useOpened();
-  const { sets } = useList();
   const { take } = useDirectory();
-  const { waiting } = useSyncState();
-  const canManage = useManages();
-  const [isLeaving, setLeaving] = useState(false);
-  const self = replica.state.id;
-  const isSelf = device.id === self;
-
-  const set = async (settings: DeviceSettings, done: string) => {
+  const isSelf = joined?.id === replica.state.id;
+  const { name, kind } = (device ?? joined)!;
+  const setKind = async (next: Device['kind']) => {
     try {
-      take(await server.setDevice(self, device.id, settings));
-      notify({ text: done });
+      if (device) await write(...settingDevice(device, { kind: next }, list).writes);
+      if (joined) take(await server.setDevice(replica.state.id, joined.id, { kind: next }));
+      notify({ text: t`Changed the kind of ${name}.` });
     } catch (error) {
       notify({ text: tellNotDone(error) });
     }
   };
-  const toggle = (setId: string | null) => {
-    const all = [...sets.map(({ id }) => id), null];
-    const now = device.subscribedSets ?? all;
-    const next = now.includes(setId) ? now.filter((id) => id !== setId) : [...now, setId];
-    const subscribedSets: SubscribedSets = all.every((id) => next.includes(id)) ? null : next;
-    void set(
-      { subscribedSets },
-      subscribedSets === null
-        ? t`${{ name: device.name }} gets all sets.`
-        : t`${{ name: device.name }} gets ${{ count: tellCount(subscribedSets.length) }} of ${{ all: tellCount(all.length) }} sets.`,
-    );
-  };
-  const signOut = async (heir: DeviceInfo | null) => {
-    setLeaving(false);
-    try {
-      if (heir) await server.setDevice(self, heir.id, { may: 'edit', subscribedSets: null });
-      take(await server.signOut(self, device.id));
-      if (isSelf) {
-        await replica.leave('left');
-        location.replace('/');
-      } else {
-        notify({ text: t`Signed out ${{ name: device.name }}.` });
-        router.navigate('/devices');
-      }
-    } catch (error) {
-      notify({ text: tellNotDone(error) });
-    }
-  };
-
   return (
-    <DetailPage title={device.name} about={device.id}>
+    <DetailPage title={name} about={device?.id ?? joined!.id}>
       <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
         {isSelf && `${t`This device`} · `}
-        {t`${{ state: tellStep(device) }}. Joined ${{ moment: tellMoment(device.joined) }}.`}
+        {joined
+          ? t`${{ state: tellStep(joined) }}. Joined ${{ moment: tellMoment(joined.joined) }}.`
+          : t`It doesn’t run Yellow Latch. You copy your list to it.`}
       </Text>
-      <DeviceName device={device} />
-      <KindChoice
-        value={device.kind}
-        onChange={(kind) => void set({ kind }, t`Changed the kind of ${{ name: device.name }}.`)}
-      />
-
-      {!isSelf && canManage && (
-        <RadioGroup label={t`This device can`} hasChosen>
-          <Text variant="titleMedium" role="heading" aria-level={2}>{t`This device can`}</Text>
-          {(Object.keys(MAY_WORDS) as May[]).map((value) => (
-            <Tick
-              key={value}
-              role="radio"
-              isOn={device.may === value}
-              onPress={() =>
-                void set(
-                  { may: value },
-                  value === 'use'
-                    ? t`${{ name: device.name }} can only use the list.`
-                    : t`${{ name: device.name }} can edit the list.`,
-                )
-              }
-            >
-              <View style={styles.words}>
-                <Text variant="bodyLarge" style={device.may === value && STRONG}>
-                  {i18n._(MAY_WORDS[value][0])}
-                </Text>
-                <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-                  {i18n._(MAY_WORDS[value][1])}
-                </Text>
-              </View>
-            </Tick>
-          ))}
-        </RadioGroup>
-      )}
-
-      {canManage && sets.length > 0 && (
-        <View role="group" aria-label={t`This device gets`}>
-          <Text variant="titleMedium" role="heading" aria-level={2}>{t`This device gets`}</Text>
-          {[...sets.map(({ id, name: label }) => ({ id: id, label })), { id: null, label: t`Shortcuts in no set` }].map(
-            ({ id, label }) => (
-              <Tick
-                key={id ?? 'none'}
-                role="checkbox"
-                isOn={device.subscribedSets === null || device.subscribedSets.includes(id)}
-                onPress={() => toggle(id)}
-              >
-                <Text variant="bodyLarge">{label}</Text>
-              </Tick>
-            ),
-          )}
-          <Text
-            variant="bodySmall"
-            style={{ color: palette.inkSoft }}
-          >{t`Sets you untick leave this device but stay on your list.`}</Text>
-        </View>
-      )}
-
-      {(isSelf || canManage) && (
-        <Button
-          icon="sign-out"
-          mode="outlined"
-          textColor={palette.alarm}
-          style={styles.out}
-          contentStyle={styles.tall}
-          onPress={() => setLeaving(true)}
-        >
-          {isSelf ? t`Sign out this device` : t`Sign out ${{ name: device.name }}`}
-        </Button>
-      )}
-      <SignOutSheet
-        device={device}
-        isSelf={isSelf}
-        isOpen={isLeaving}
-        others={others}
-        hasSpareKey={hasSpareKey}
-        waiting={waiting}
-        onClose={() => setLeaving(false)}
-        onSignOut={(heir) => void signOut(heir)}
-      />
+      {device && <Ways device={device} />}
+      {!device && joined && <NotTypedOn joined={joined} />}
+      {device && <Places device={device} />}
+      {device && list.devices.length > 1 && <Share device={device} />}
+      <DeviceName key={name} name={name} joined={joined?.id ?? null} device={device} />
+      <KindChoice value={kind} onChange={(next) => void setKind(next)} />
+      {joined && <Access joined={joined} device={device} />}
+      {device && !joined && <Remove device={device} />}
     </DetailPage>
   );
 }
 
+/** A browser that is in the list, and of which nobody has said that it is typed on. */
+function NotTypedOn({ joined }: { joined: DeviceInfo }) {
+  const list = useList();
+  const run = useCommand();
+  const same = list.devices.filter((device) => device.joined === null && device.kind === joined.kind);
+  return (
+    <View style={styles.block}>
+      <Text variant="bodyLarge">{t`Do you type on this one, too? Then your list is checked for it.`}</Text>
+      <LatchButton
+        label={t`I type on it`}
+        isQuiet
+        onPress={() => void run(addingJoined(joined, list), t`Added ${{ name: joined.name }}.`)}
+      />
+      {same.map((device) => (
+        <Button
+          key={device.id}
+          mode="outlined"
+          onPress={() => void run(linkingDevice(device, joined.id, list), t`This is ${{ name: device.name }} now.`)}
+          style={styles.button}
+          contentStyle={styles.tall}
+        >
+          {t`It’s the one I call “${{ name: device.name }}”`}
+        </Button>
+      ))}
+    </View>
+  );
+}
+
+function Remove({ device }: { device: Device }) {
+  const palette = usePalette();
+  const router = useRouter();
+  const list = useList();
+  const run = useCommand();
+  return (
+    <Button
+      icon="trash"
+      mode="outlined"
+      textColor={palette.alarm}
+      style={styles.button}
+      contentStyle={styles.tall}
+      onPress={() => {
+        void run(removingDevice(device, list), t`Removed ${{ name: device.name }}.`);
+        router.navigate('/devices');
+      }}
+    >
+      {t`Remove ${{ name: device.name }}`}
+    </Button>
+  );
+}
+
 const styles = StyleSheet.create({
-  words: { flex: 1, paddingVertical: 6 },
-  out: { alignSelf: 'flex-start', marginTop: 8 },
+  block: { gap: 8, alignItems: 'flex-start' },
+  button: { alignSelf: 'flex-start', borderRadius: 6 },
   tall: { minHeight: 48 },
 });

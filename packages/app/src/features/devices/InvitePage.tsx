@@ -18,7 +18,7 @@ import { useOpened } from '@/frame/replica/ReplicaProvider';
 import { isRefusal, server } from '@yellow-latch/replica/sync/server';
 import { tellRefusal } from '@/frame/refusals';
 
-import { QrCode } from './QrCode';
+import { QrCode } from '@/look/QrCode';
 import { useDirectory } from '@/parts/directory';
 import { tellLeft } from './words';
 
@@ -176,6 +176,14 @@ export function InvitePage() {
         </View>
       )}
       {shown === 'asked' && <Text variant="bodyLarge">{t`Making a code…`}</Text>}
+      {joined === null && (
+        <Button
+          mode="text"
+          style={styles.start}
+          contentStyle={styles.tall}
+          onPress={() => router.navigate('/devices/add')}
+        >{t`It can’t run Yellow Latch`}</Button>
+      )}
     </DetailPage>
   );
 }

@@ -12,6 +12,8 @@ import { usePalette } from '@/look/useLook';
 
 interface SignOutSheetProps {
   device: DeviceInfo;
+  /** Whether it is among what one types on. */
+  isTypedOn: boolean;
   isSelf: boolean;
   isOpen: boolean;
   /** The other devices of the list. */
@@ -20,13 +22,14 @@ interface SignOutSheetProps {
   /** How many changes of this device are not sent yet. */
   waiting: number;
   onClose: () => void;
-  /** `heir`: the device that can edit the whole list from now on. */
-  onSignOut: (heir: DeviceInfo | null) => void;
+  /** `heir`: the device that can edit the whole list from now on; `keeps`: one goes on typing on this one. */
+  onSignOut: (heir: DeviceInfo | null, keeps: boolean) => void;
 }
 
 /** Asks before a device is signed out; the last one that can edit the whole list first says who can instead. */
 export function SignOutSheet({
   device,
+  isTypedOn,
   isSelf,
   isOpen,
   others,
@@ -37,6 +40,7 @@ export function SignOutSheet({
 }: SignOutSheetProps) {
   const palette = usePalette();
   const [heirId, setHeirId] = useState<string | null>(null);
+  const [keeps, setKeeps] = useState(true);
   const isLast = isSelf && others.length > 0 && mayManage(device) && !others.some(mayManage);
   const heir = others.find(({ id }) => id === heirId) ?? null;
   return (
@@ -75,13 +79,18 @@ export function SignOutSheet({
             ))}
           </RadioGroup>
         )}
+        {isTypedOn && (
+          <Tick role="checkbox" isOn={keeps} onPress={() => setKeeps(!keeps)}>
+            <Text variant="bodyLarge" style={styles.words}>{t`I still type on it`}</Text>
+          </Tick>
+        )}
         <View style={styles.row}>
           <Button mode="text" onPress={onClose} contentStyle={styles.tall}>{t`Stay`}</Button>
           <Button
             mode="outlined"
             disabled={isLast && !heir}
             textColor={palette.alarm}
-            onPress={() => onSignOut(isLast ? heir : null)}
+            onPress={() => onSignOut(isLast ? heir : null, keeps)}
             contentStyle={styles.tall}
           >{t`Sign out`}</Button>
         </View>
@@ -92,6 +101,7 @@ export function SignOutSheet({
 
 const styles = StyleSheet.create({
   sheet: { paddingHorizontal: 20, paddingBottom: 8, gap: 12 },
+  words: { flex: 1 },
   row: { flexDirection: 'row', justifyContent: 'flex-end', gap: 12 },
   tall: { minHeight: 48 },
 });

@@ -1,12 +1,21 @@
 /** Records and their fields, as history and versions tell of them. */
 import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, t } from '@lingui/core/macro';
-import type { Content, ConventionFields, Kind, Layout, RecordType } from '@yellow-latch/core/model';
+import {
+  DEVICE_KINDS,
+  type Content,
+  type ConventionFields,
+  type DeviceKind,
+  type Kind,
+  type Layout,
+  type RecordType,
+} from '@yellow-latch/core/model';
 
 import { shortened } from '@/answers/audit/sentences/words';
 import { languageName, tellList } from '@/wording/format';
 import { tellMark } from '@/answers/effort/words';
 import { deviceLabels, tellHowOften } from '@/answers/audit/sentences';
+import { nameOfDeviceKind } from '@/parts/KindChoice';
 import { kindName } from '@/parts/kinds';
 import type { ListView } from '@yellow-latch/replica/storage/view';
 
@@ -14,9 +23,12 @@ const THINGS: Record<RecordType, MessageDescriptor> = {
   shortcut: msg`a shortcut`,
   set: msg`a set`,
   leftFinding: msg`an ignored finding`,
-  list: msg`your languages, devices and keyboards`,
+  list: msg`your languages`,
   convention: msg`a marker`,
   keyboard: msg`a keyboard`,
+  device: msg`a device`,
+  leftOut: msg`what a device does without`,
+  carried: msg`what was copied to a device`,
 };
 
 export function nameOfThing(type: RecordType): string {
@@ -70,7 +82,9 @@ export function tellValue(field: string, value: unknown, { sets }: Pick<ListView
     case 'devices':
       return deviceLabels(value as readonly string[]);
     case 'kind':
-      return kindName(value as Kind);
+      return DEVICE_KINDS.includes(value as DeviceKind)
+        ? nameOfDeviceKind(value as DeviceKind)
+        : kindName(value as Kind);
     case 'language':
       return languageName(value as string);
     case 'capitals':
@@ -80,6 +94,13 @@ export function tellValue(field: string, value: unknown, { sets }: Pick<ListView
     case 'icon':
     case 'keyboards':
     case 'former':
+    case 'places':
+    case 'share':
+    case 'joined':
+    case 'hasDevices':
+    case 'deviceId':
+    case 'of':
+    case 'refersTo':
       return '';
     default:
       return value as string;

@@ -14,7 +14,7 @@ export function restOf(
   return {
     list: chosen,
     conventions: list.conventions.map(({ id, scope, mark, capitals }) => ({ id, scope, mark, capitals })),
-    keyboards: list.ownKeyboards.map(({ changed: _changed, ...keyboard }) => keyboard),
+    keyboards: list.ownKeyboards.map(withoutChanged),
     leftFindings: list.ignored.map(({ id, shortcutId, finding, about, reason }) => ({
       id,
       shortcutId,
@@ -22,5 +22,13 @@ export function restOf(
       about,
       reason,
     })),
+    // What has no record yet is read off what was chosen for the list.
+    devices: list.devices.filter(({ changed }) => changed > 0).map(withoutChanged),
+    leftOut: list.leftOut.map(withoutChanged),
+    carried: list.carried.map(withoutChanged),
   };
+}
+
+function withoutChanged<One extends { changed: number }>({ changed: _changed, ...fields }: One): Omit<One, 'changed'> {
+  return fields;
 }

@@ -26,7 +26,7 @@ const PAGES: readonly { icon: IconName; label: MessageDescriptor; path: Href & s
   { icon: 'ruler', label: msg`Markers`, path: '/check/conventions' },
   { icon: 'replace', label: msg`Plan my codes`, path: '/check/plan' },
   { icon: 'timer', label: msg`Savings`, path: '/check/savings' },
-  { icon: 'keyboard', label: msg`Keyboards`, path: '/check/keyboards' },
+  { icon: 'choose', label: msg`What works where`, path: '/devices/table' },
   { icon: 'file-up', label: msg`Import`, path: '/import' },
   { icon: 'download', label: msg`Export and back up`, path: '/export' },
   { icon: 'printer', label: msg`Print a sheet`, path: '/sheet' },

@@ -12,10 +12,11 @@ import { Sealed } from './Sealed';
 import type { Importer } from './useImport';
 
 const REST_WORDS: Record<RestPart, MessageDescriptor> = {
-  list: msg`Your languages, devices and keyboards`,
+  list: msg`Your languages`,
   conventions: msg`Your markers`,
   keyboards: msg`Your own keyboards`,
-  leftFindings: msg`Ignored findings`,
+  leftFindings: msg`Ignored problems`,
+  devices: msg`Your devices, and what was copied to them`,
 };
 
 interface FileChoicesProps {

@@ -1,59 +1,97 @@
 import { t } from '@lingui/core/macro';
+import { usualKeyboards } from '@yellow-latch/core/devices';
 import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
-import { LIMITS, type KeyboardUse } from '@yellow-latch/core/model';
+import { LIMITS, type Device, type DeviceKeyboard } from '@yellow-latch/core/model';
+import { choosing } from '@yellow-latch/replica/commands/list';
+import { settingDevice } from '@yellow-latch/replica/commands/devices';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { DetailPage } from '@/frame/DetailPage';
 import { keyboardOf, layoutOf } from '@/answers/effort/keyboards';
+import { nameOfKeyboard } from '@/answers/effort/words';
+import { DetailPage } from '@/frame/DetailPage';
+import { useNotice } from '@/frame/Notices';
+import { useList, useWrite } from '@/frame/replica/ReplicaProvider';
+import { useCommand } from '@/frame/replica/useCommand';
 import { ChoiceSheet } from '@/look/ChoiceSheet';
 import { RadioGroup } from '@/look/RadioGroup';
-import { useList, useWrite } from '@/frame/replica/ReplicaProvider';
-import { useChoose } from '@/frame/replica/useChoose';
-import { useCommand } from '@/frame/replica/useCommand';
-import { choosing } from '@yellow-latch/replica/commands/list';
-import { nameOfKeyboard } from '@/answers/effort/words';
+import { wholePercents } from '@/parts/percents';
+import { languageName } from '@/wording/format';
 
-import { wholePercents } from './percents';
 import { PaceSheet } from './PaceSheet';
 import { sampleOf } from './sample';
 import { UseCard } from './UseCard';
 import { WayExplorer } from './WayExplorer';
 
-/** The device that a keyboard most likely belongs to. */
-function deviceOf(id: string): string {
-  const held = ['phone', 'tablet'].find((kind) => id.startsWith(kind));
-  return `${held ?? 'computer'}-list`;
+/** The keyboards of a device: which, and how much each is used; drawn, with the way of any text lit up. */
+export default function KeyboardsPage({ id }: { id: string }) {
+  const { devices } = useList();
+  const device = devices.find((one) => one.id === id);
+  const back = { label: t`Back to the device`, href: { pathname: '/devices/[id]', params: { id } } as const };
+  return device ? (
+    <Keyboards device={device} back={back} />
+  ) : (
+    <DetailPage title={t`This device isn’t on your list`} about={id} />
+  );
 }
 
-/** The keyboards in use: how much each is used, drawn from its data, with the way of any text lit up. */
-export default function KeyboardsPage() {
+interface KeyboardsProps {
+  device: Device;
+  back: { label: string; href: { pathname: '/devices/[id]'; params: { id: string } } };
+}
+
+function Keyboards({ device, back }: KeyboardsProps) {
   const router = useRouter();
   const write = useWrite();
-  const choose = useChoose();
-  const list = useList();
-  const { keyboards, ownKeyboards, shortcuts } = list;
   const run = useCommand();
+  const notify = useNotice();
+  const list = useList();
+  const { languages, ownKeyboards, shortcuts } = list;
   const [shownIndex, setShownIndex] = useState(0);
-  const [isAdding, setAdding] = useState(false);
+  const [isChoosing, setChoosing] = useState<'add' | 'change' | null>(null);
   const [measured, setMeasured] = useState<number | null>(null);
+  const keyboards = device.keyboards.length > 0 ? device.keyboards : usualKeyboards(device.kind, languages);
   const known = keyboards.map((use) => ({ use, layout: layoutOf(use.keyboard, ownKeyboards) }));
-  const shown = known[Math.min(shownIndex, known.length - 1)]!;
+  const index = Math.min(shownIndex, known.length - 1);
+  const shown = known[index]!;
   const percents = wholePercents(keyboards.map(({ share }) => share));
-  const change = (index: number, next: KeyboardUse) => void choose({ keyboards: keyboards.with(index, next) });
-  const remove = (index: number) => {
-    const name = nameOfKeyboard(keyboards[index]!.keyboard, ownKeyboards);
-    void run(choosing({ keyboards: keyboards.toSpliced(index, 1) }, list), t`Removed ${name}.`);
+  const set = (next: DeviceKeyboard[]) => settingDevice(device, { keyboards: next }, list);
+  const change = (at: number, next: DeviceKeyboard) => void write(...set(keyboards.with(at, next)).writes);
+  const remove = (at: number) => {
+    const name = nameOfKeyboard(keyboards[at]!.keyboard, ownKeyboards);
+    void run(set(keyboards.toSpliced(at, 1)), t`Removed ${name}.`);
   };
-  const free = [
-    ...Object.keys(LAYOUTS).map((id) => ({ value: id, label: nameOfKeyboard(id, []) })),
-    ...ownKeyboards.map(({ id, layout }) => ({ value: id, label: layout.name })),
+  const choices = [
+    ...Object.keys(LAYOUTS).map((value) => ({ value, label: nameOfKeyboard(value, []) })),
+    ...ownKeyboards.map((own) => ({ value: own.id, label: own.layout.name })),
   ].filter(({ value }) => !keyboards.some(({ keyboard }) => keyboard === value));
+  const choose = async (keyboard: string | null) => {
+    if (keyboard === null) return;
+    const use = { keyboard, share: 1, pace: isChoosing === 'change' ? shown.use.pace : 1 };
+    await write(...set(isChoosing === 'change' ? keyboards.with(index, use) : [...keyboards, use]).writes);
+    offerLanguage(keyboard);
+  };
+  // Who types on a German keyboard most likely writes German.
+  const offerLanguage = (keyboard: string) => {
+    const spoken = /-([a-z]{2})(-[a-z]+)?$/u.exec(keyboard)?.[1];
+    if (spoken === undefined || languages.some((one) => one.split('-')[0] === spoken)) return;
+    const language = languageName(spoken);
+    notify({
+      text: t`Do you write ${language}, too?`,
+      action: {
+        label: t`Check for ${language}`,
+        onPress: () =>
+          void run(choosing({ languages: [...languages, spoken] }, list), t`Checking for ${language}, too.`),
+      },
+    });
+  };
+  const toOwn = (own: string) =>
+    router.navigate({ pathname: '/devices/keyboard/[keyboard]', params: { keyboard: own, on: device.id } });
   const makeOwn = async () => {
     if (!shown.layout) return;
-    const [id] = await write({
+    const [own] = await write({
       type: 'keyboard',
       fields: {
         layout: {
@@ -62,28 +100,25 @@ export default function KeyboardsPage() {
         },
       },
     });
-    router.navigate({ pathname: '/check/keyboards/[id]', params: { id: id! } });
+    toOwn(own!);
   };
-  const isOwn = ownKeyboards.some(({ id }) => id === shown.use.keyboard);
+  const isOwn = ownKeyboards.some((own) => own.id === shown.use.keyboard);
   const measuredLayout = measured === null ? undefined : known[measured]?.layout;
   return (
     <DetailPage
       gap={12}
-      title={t`Keyboards`}
-      about="keyboards"
-      back={{ label: t`Back to Check`, href: '/check' }}
+      title={keyboards.length > 1 ? t`Keyboards` : t`Keyboard`}
+      about={`keyboards ${device.id}`}
+      back={back}
       foot={
         <>
           <ChoiceSheet
-            title={t`Add a keyboard`}
+            title={isChoosing === 'change' ? t`Which keyboard is on ${{ name: device.name }}?` : t`Add a keyboard`}
             value={null}
-            choices={free}
-            isOpen={isAdding}
-            onClose={() => setAdding(false)}
-            onChange={(id: string | null) => {
-              if (id !== null)
-                void choose({ keyboards: [...keyboards, { keyboard: id, share: 1, pace: 1, device: deviceOf(id) }] });
-            }}
+            choices={choices}
+            isOpen={isChoosing !== null}
+            onClose={() => setChoosing(null)}
+            onChange={(keyboard: string | null) => void choose(keyboard)}
           />
           <PaceSheet
             keyboard={measuredLayout ? keyboardOf(known[measured!]!.use.keyboard, measuredLayout) : null}
@@ -96,33 +131,41 @@ export default function KeyboardsPage() {
         </>
       }
     >
-      <Text variant="bodyMedium">{t`The keyboards you type on, and how much you use each. Costs and savings are worked out for them, with predictive text off.`}</Text>
+      <Text variant="bodyMedium">
+        {t`What you type on ${{ name: device.name }} with. Costs and savings are worked out for it, with predictive text off.`}
+      </Text>
       <RadioGroup label={t`Keyboard shown`} hasChosen style={styles.cards}>
-        {known.map(({ use }, index) => (
+        {known.map(({ use }, at) => (
           <UseCard
             key={use.keyboard}
             use={use}
             name={nameOfKeyboard(use.keyboard, ownKeyboards)}
-            percent={percents[index]!}
-            isShown={shown.use === use}
-            onShow={() => setShownIndex(index)}
-            onRemove={keyboards.length > 1 ? () => remove(index) : null}
-            onChange={(next) => change(index, next)}
-            onMeasure={() => setMeasured(index)}
+            percent={known.length > 1 ? percents[at]! : null}
+            isShown={at === index}
+            onShow={() => setShownIndex(at)}
+            onRemove={keyboards.length > 1 ? () => remove(at) : null}
+            onChange={(next) => change(at, next)}
+            onMeasure={() => setMeasured(at)}
           />
         ))}
       </RadioGroup>
-      {keyboards.length < LIMITS.keyboards && (
-        <View style={styles.actions}>
+      <View style={styles.actions}>
+        <Button
+          mode="outlined"
+          onPress={() => setChoosing('change')}
+          style={styles.button}
+          contentStyle={styles.tall}
+        >{t`It’s another one`}</Button>
+        {keyboards.length < LIMITS.keyboards && (
           <Button
-            mode="outlined"
+            mode="text"
             icon="plus"
-            onPress={() => setAdding(true)}
+            onPress={() => setChoosing('add')}
             style={styles.button}
             contentStyle={styles.tall}
           >{t`Add a keyboard`}</Button>
-        </View>
-      )}
+        )}
+      </View>
       {shown.layout && (
         <>
           <WayExplorer
@@ -136,11 +179,7 @@ export default function KeyboardsPage() {
               mode="text"
               icon="pencil"
               contentStyle={styles.tall}
-              onPress={() =>
-                isOwn
-                  ? router.navigate({ pathname: '/check/keyboards/[id]', params: { id: shown.use.keyboard } })
-                  : void makeOwn()
-              }
+              onPress={() => (isOwn ? toOwn(shown.use.keyboard) : void makeOwn())}
             >
               {isOwn ? t`Change its keys` : t`My keys are different`}
             </Button>
@@ -153,7 +192,7 @@ export default function KeyboardsPage() {
 
 const styles = StyleSheet.create({
   cards: { gap: 8 },
-  actions: { flexDirection: 'row' },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   button: { borderRadius: 6 },
   tall: { minHeight: 48 },
 });

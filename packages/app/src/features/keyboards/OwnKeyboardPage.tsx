@@ -42,7 +42,7 @@ function withRow(layout: Layout, part: string, at: number, text: string): Layout
 }
 
 /** The keys of an own keyboard, row by row; what it gives is drawn as soon as it can be. */
-export default function OwnKeyboardPage({ id }: { id: string }) {
+export default function OwnKeyboardPage({ id, on }: { id: string; on?: string }) {
   const palette = usePalette();
   const router = useRouter();
   const write = useWrite();
@@ -52,13 +52,15 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
   const saved = layoutOf(id, ownKeyboards);
   const [draft, setDraft] = useState<Layout | null>(null);
   const layout = draft ?? saved;
-  const back = () => router.navigate('/check/keyboards');
+  const device = list.devices.find((one) => one.id === on) ?? list.devices[0]!;
+  const toDevice = { pathname: '/devices/[id]/keyboards', params: { id: device.id } } as const;
+  const back = () => router.navigate(toDevice);
   if (!layout || !saved) {
     return (
       <DetailPage
         title={t`This keyboard was deleted`}
         about="gone"
-        back={{ label: t`Back to Keyboards`, href: '/check/keyboards' }}
+        back={{ label: t`Back to the keyboards`, href: toDevice }}
       ></DetailPage>
     );
   }
@@ -67,9 +69,8 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
     parsed.error?.issues.find((issue) => issue.path.join() === path.join())?.message;
   const save = async () => {
     if (!parsed.success) return;
-    const device = layout.type === 'glass' ? 'phone-list' : 'computer-list';
-    const use = { keyboard: id, share: 1, pace: 1, device };
-    await write(...savingKeyboard({ id, layout: parsed.data }, use, list).writes);
+    const use = { keyboard: id, share: 1, pace: 1 };
+    await write(...savingKeyboard({ id, layout: parsed.data }, use, device, list).writes);
     back();
   };
   const remove = async () => {
@@ -81,7 +82,7 @@ export default function OwnKeyboardPage({ id }: { id: string }) {
       gap={8}
       title={t`Your keyboard`}
       about={id}
-      back={{ label: t`Back to Keyboards`, href: '/check/keyboards' }}
+      back={{ label: t`Back to the keyboards`, href: toDevice }}
       foot={
         <View style={[styles.foot, { borderColor: palette.line }]}>
           <Button

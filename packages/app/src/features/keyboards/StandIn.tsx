@@ -13,7 +13,8 @@ import { useLive, type Live } from '@/frame/live';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
-import { usualKeyboards } from '@yellow-latch/replica/storage/view';
+import { usualKeyboards } from '@yellow-latch/core/devices';
+import { placeOfKey } from '@yellow-latch/core/profile';
 
 import { GlassKeys } from './GlassKeys';
 
@@ -79,11 +80,11 @@ function writtenOut(text: string, keyboard: Keyboard): number | null {
 /** The keyboard that is in use on a device; where none on glass is, the generic one in the first language. */
 function useGlassKeyboard(device: string): Keyboard {
   const { keyboards, ownKeyboards, languages } = useList();
-  const form = device.startsWith('tablet') ? 'tablet' : 'phone';
+  const form = placeOfKey(device).profile.startsWith('tablet') ? 'tablet' : 'phone';
   const own = keyboards.find(
     (use) => use.device === device && layoutOf(use.keyboard, ownKeyboards)?.type === 'glass',
   )?.keyboard;
-  const id = own ?? usualKeyboards(languages)[0]!.keyboard.replace('phone', form);
+  const id = own ?? usualKeyboards(form, languages)[0]!.keyboard;
   return keyboardOf(id, layoutOf(id, ownKeyboards) ?? LAYOUTS['phone-en']!);
 }
 

@@ -1,36 +1,33 @@
 import { t } from '@lingui/core/macro';
-import { DEVICE_PROFILES } from '@yellow-latch/core/fit';
-import type { KeyboardUse } from '@yellow-latch/core/model';
+import type { DeviceKeyboard } from '@yellow-latch/core/model';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
-import { deviceLabel } from '@/answers/audit/sentences';
-import { ChoiceChip } from '@/look/ChoiceChip';
 import { STRONG } from '@/look/fonts';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
 import { tellNumber, tellPercent } from '@/wording/format';
 
-const deviceChoices = () => Object.keys(DEVICE_PROFILES).map((value) => ({ value, label: deviceLabel(value) }));
 const MOST_PARTS = 20;
 
 interface UseCardProps {
-  use: KeyboardUse;
+  use: DeviceKeyboard;
   name: string;
-  /** How much of the typing is done on it, in whole percent. */
-  percent: number;
+  /** How much of the typing on its device is done on it, in whole percent; null: all of it. */
+  percent: number | null;
   isShown: boolean;
   /** Null: it is the only one. */
   onRemove: (() => void) | null;
   onShow: () => void;
-  onChange: (use: KeyboardUse) => void;
+  onChange: (use: DeviceKeyboard) => void;
   onMeasure: () => void;
 }
 
-/** A keyboard in use: how much, on which device, at what pace. */
+/** A keyboard of a device: how much it is used, at what pace. */
 export function UseCard({ use, name, percent, isShown, onRemove, onShow, onChange, onMeasure }: UseCardProps) {
   const palette = usePalette();
-  const { share, pace, device } = use;
+  const { share, pace } = use;
+  const isShared = percent !== null;
   return (
     <View
       style={[
@@ -45,7 +42,7 @@ export function UseCard({ use, name, percent, isShown, onRemove, onShow, onChang
             {name}
           </Text>
         </Tick>
-        {isShown && (
+        {isShared && isShown && (
           <IconButton
             icon="minus"
             size={18}
@@ -55,10 +52,12 @@ export function UseCard({ use, name, percent, isShown, onRemove, onShow, onChang
             onPress={() => onChange({ ...use, share: share - 1 })}
           />
         )}
-        <Text style={[STRONG, styles.percent]} role="status">
-          {tellPercent(percent / 100)}
-        </Text>
-        {isShown && (
+        {isShared && (
+          <Text style={[STRONG, styles.percent]} role="status">
+            {tellPercent(percent / 100)}
+          </Text>
+        )}
+        {isShared && isShown && (
           <IconButton
             icon="plus"
             size={18}
@@ -71,12 +70,6 @@ export function UseCard({ use, name, percent, isShown, onRemove, onShow, onChang
       </View>
       {isShown && (
         <View style={[styles.line, styles.wrapped]}>
-          <ChoiceChip
-            label={t`Device of ${name}`}
-            value={device}
-            choices={deviceChoices()}
-            onChange={(next) => onChange({ ...use, device: next })}
-          />
           <Button
             mode="text"
             icon="timer"

@@ -24,14 +24,14 @@ import { useKeptText, useReading } from '@/answers/ownText/useOwnText';
 /** Where the codes of the list would have fired in what a person wrote. The text stays on this device. */
 export default function OwnTextPage() {
   const palette = usePalette();
-  const { devices } = useList();
+  const { profiles } = useList();
   const { state } = useAudit();
   const { kept, keep, forget } = useKeptText();
   const [pasted, setPasted] = useState('');
   const [source, setSource] = useState<OwnTextSource | null>(null);
   const [problem, setProblem] = useState<OwnTextProblem | null>(null);
   const [chosenDevice, setDevice] = useState<string | null>(null);
-  const device = chosenDevice !== null && devices.includes(chosenDevice) ? chosenDevice : devices[0]!;
+  const device = chosenDevice !== null && profiles.includes(chosenDevice) ? chosenDevice : profiles[0]!;
   const read = useReading(source, device);
   const answer = read?.answer;
   const refusal = problem ?? (answer && 'type' in answer ? answer : null);
@@ -103,7 +103,7 @@ export default function OwnTextPage() {
               <ChoiceChip
                 label={t`Device`}
                 value={device}
-                choices={devices.map((id) => ({ value: id, label: deviceLabel(id) }))}
+                choices={profiles.map((key) => ({ value: key, label: deviceLabel(key) }))}
                 onChange={setDevice}
               />
               <ReadAsChoice source={source} onChange={setSource} />

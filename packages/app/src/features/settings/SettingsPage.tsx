@@ -39,7 +39,7 @@ const SIGNALS: readonly (readonly [
 export default function SettingsPage() {
   const scheme = useChosenScheme();
   const [writing, setWriting] = useWriteSettings();
-  const { languages } = useList();
+  const { languages, devices } = useList();
   const choose = useChoose();
   const { replica } = useOpened();
   const { directory } = useDirectory();
@@ -80,11 +80,15 @@ export default function SettingsPage() {
       </Part>
       {device && (
         <Part title={t`This device`}>
-          <DeviceName key={device.name} device={device} />
+          <DeviceName
+            key={device.name}
+            name={device.name}
+            joined={device.id}
+            device={devices.find((one) => one.joined === device.id) ?? null}
+          />
         </Part>
       )}
       <View style={styles.ways}>
-        <Way icon="keyboard" label={t`Keyboards`} path="/check/keyboards" />
         <Way icon="info" label={t`About`} path="/devices/about" />
       </View>
     </DetailPage>
@@ -102,7 +106,7 @@ function Part({ title, children }: { title: string; children: React.ReactNode })
   );
 }
 
-function Way({ icon, label, path }: { icon: IconName; label: string; path: '/check/keyboards' | '/devices/about' }) {
+function Way({ icon, label, path }: { icon: IconName; label: string; path: '/devices/about' }) {
   const palette = usePalette();
   const router = useRouter();
   return (

@@ -17,7 +17,12 @@ const view = {
   conventions: [],
   unsettled: [],
   languages: ['en'],
-  devices: ['app'],
+  devices: [],
+  places: [],
+  profiles: ['app'],
+  leftOut: [],
+  carried: [],
+  chosen: { languages: ['en'], devices: ['app'], keyboards: [], hasDevices: true },
   sets: [set('a', 'Visits'), set('b', 'Signs')],
   shortcuts: [
     shortcut(';hum', 'Pianos like a steady relative humidity.', 'a', { private: true, usesAWeek: 3 }),

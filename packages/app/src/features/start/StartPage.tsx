@@ -1,7 +1,7 @@
 import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, plural, t } from '@lingui/core/macro';
 import { readJoinCode, readSpareKey } from '@yellow-latch/core/join';
-import type { DeviceKind } from '@yellow-latch/core/sync';
+import type { DeviceKind } from '@yellow-latch/core/model';
 import { Suspense, useEffect, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -34,11 +34,16 @@ function codeInAddress(): string {
   return location.pathname === '/join' ? decodeURIComponent(location.hash.slice(1)) : '';
 }
 
+/** Whether the address is that of a device's page, which only opens in the list. */
+function isDevicePage(): boolean {
+  return location.pathname.startsWith('/devices/');
+}
+
 /** The first page of a browser that is in no list: what this is, and the three ways in. */
 export default function StartPage({ device }: Outside) {
   const palette = usePalette();
   const [invited] = useState(codeInAddress);
-  const [way, setWay] = useState<Way | null>(location.pathname === '/join' ? 'code' : null);
+  const [way, setWay] = useState<Way | null>(location.pathname === '/join' || isDevicePage() ? 'code' : null);
   const [code, setCode] = useState(invited);
   const [key, setKey] = useState('');
   const [guess] = useState(() => device?.state ?? guessDevice());
@@ -54,7 +59,8 @@ export default function StartPage({ device }: Outside) {
     setProblem(null);
     try {
       await enter(entrance, { name: name.trim() || guess.name, kind }, device);
-      location.replace('/');
+      // A page of the list that was asked for, as by the code of a device, is there now.
+      location.replace(isDevicePage() ? location.pathname : '/');
     } catch (error) {
       setProblem(tellNoEntrance(error));
       setBusy(false);

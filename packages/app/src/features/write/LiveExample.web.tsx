@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { CompiledList } from '@yellow-latch/core/fire';
 import { DeviceList } from '@yellow-latch/core/compose';
-import { THIS_APP } from '@yellow-latch/core/fit';
+import { THIS_APP } from '@yellow-latch/core/profile';
 import { attach } from '@yellow-latch/field';
 import { useEffect, useId, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';

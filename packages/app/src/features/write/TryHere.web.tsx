@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { DeviceList } from '@yellow-latch/core/compose';
 import { GAP } from '@yellow-latch/core/expansion/segment';
 import { CompiledList } from '@yellow-latch/core/fire';
-import { THIS_APP } from '@yellow-latch/core/fit';
+import { THIS_APP } from '@yellow-latch/core/profile';
 import { attach, type AskedEvent, type Field } from '@yellow-latch/field';
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';

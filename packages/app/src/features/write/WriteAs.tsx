@@ -1,26 +1,23 @@
 import { t } from '@lingui/core/macro';
-import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
+import { placeOfKey } from '@yellow-latch/core/profile';
 
 import { deviceLabel } from '@/answers/audit/sentences';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
-/** Whether a device has a keyboard on glass, for which one on the page stands in. */
-export function standsIn(device: ProfileId): boolean {
-  return /^(phone|tablet|keyboard)/u.test(device);
+/** Whether a place has a keyboard on glass, for which one on the page stands in. */
+export function standsIn(place: string): boolean {
+  return /^(phone|tablet|keyboard)/u.test(placeOfKey(place).profile);
 }
 
-/** The device that the page writes as: first this app and those in use, then the others. */
-export function WriteAs({ device, onChange }: { device: ProfileId; onChange: (device: ProfileId) => void }) {
-  const { devices } = useList();
-  const known = Object.keys(DEVICE_PROFILES) as ProfileId[];
-  const own = known.filter((id) => id !== 'app' && devices.includes(id));
-  const others = known.filter((id) => id !== 'app' && !own.includes(id));
+/** The place that the page writes as: this app, or one of a device of the list. */
+export function WriteAs({ device, onChange }: { device: string; onChange: (device: string) => void }) {
+  const { profiles } = useList();
   return (
     <ChoiceChip
       label={t`Write as`}
       value={device}
-      choices={(['app', ...own, ...others] as const).map((value) => ({ value, label: deviceLabel(value) }))}
+      choices={[...new Set(['app', ...profiles])].map((value) => ({ value, label: deviceLabel(value) }))}
       onChange={onChange}
     />
   );

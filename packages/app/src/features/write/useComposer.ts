@@ -4,7 +4,7 @@ import { idOfFormer } from '@yellow-latch/core/convention/former';
 import { applyCasing } from '@yellow-latch/core/expansion/casing';
 import type { Casing } from '@yellow-latch/core/expansion/segment';
 import type { Offer } from '@yellow-latch/core/fire';
-import { DEVICE_PROFILES, THIS_APP } from '@yellow-latch/core/fit';
+import { profileOf, THIS_APP } from '@yellow-latch/core/profile';
 import { shownText, type Shortcut } from '@yellow-latch/core/model';
 import type { FieldEvent, FieldState } from '@yellow-latch/field';
 import { countUse } from '@yellow-latch/replica/storage/uses';
@@ -28,11 +28,12 @@ import type { WritePadHandle } from './WritePad';
 
 /** A page to write on: the field over the open draft, what it offers, and what is told of it. */
 export function useComposer(drafts: Drafts, settings: WriteSettings) {
-  const { shortcuts, sets } = useList();
+  const { shortcuts, sets, profiles } = useList();
   const { db } = useOpened().replica;
   const palette = usePalette();
-  const profile = DEVICE_PROFILES[settings.device] ?? THIS_APP;
-  const device = useDeviceList(shortcuts, sets, profile === DEVICE_PROFILES.app ? THIS_APP : profile);
+  // A place of a device that is gone is none any more.
+  const profile = profiles.includes(settings.device) ? profileOf(settings.device) : THIS_APP;
+  const device = useDeviceList(shortcuts, sets, profile);
   const pad = useRef<WritePadHandle>(null);
   const state = useRef<FieldState | null>(null);
   const [live] = useState(() => new LiveWrite());

@@ -1,7 +1,7 @@
 import { DeviceList } from '@yellow-latch/core/compose';
 import { formerCodes } from '@yellow-latch/core/convention/former';
 import { CompiledList, LARGEST_OVERLAY, settleRules, type FiringEntry } from '@yellow-latch/core/fire';
-import { THIS_APP, type DeviceProfile } from '@yellow-latch/core/fit';
+import { THIS_APP, type DeviceProfile } from '@yellow-latch/core/profile';
 import { isMade, type Shortcut, type ShortcutSet } from '@yellow-latch/core/model';
 import { useEffect, useMemo, useRef, useState } from 'react';
 

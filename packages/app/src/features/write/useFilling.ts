@@ -3,7 +3,7 @@ import { withoutTags, tagsIn } from '@yellow-latch/core/compose';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
 import type { ExpansionContext, OpenBlank } from '@yellow-latch/core/expansion';
 import { nameOfGiven } from '@yellow-latch/core/expansion/segment';
-import { THIS_APP, type DeviceProfile } from '@yellow-latch/core/fit';
+import { THIS_APP, type DeviceProfile } from '@yellow-latch/core/profile';
 import { isMade, type Shortcut } from '@yellow-latch/core/model';
 import type { AskedEvent } from '@yellow-latch/field';
 import { useEffect, useState } from 'react';

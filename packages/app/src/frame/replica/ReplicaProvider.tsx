@@ -14,7 +14,7 @@ import type { ListView } from '@yellow-latch/replica/storage/view';
 import { server } from '@yellow-latch/replica/sync/server';
 import { Sync, type SyncState } from '@yellow-latch/replica/sync/sync';
 
-interface Opened {
+export interface Opened {
   replica: Replica;
   sync: Sync;
   unsaved: UnsavedForms;

@@ -5,7 +5,8 @@ import type { Finding, FindingType, Severity } from '@yellow-latch/core/clash/fi
 import { tellCount } from '@/wording/format';
 
 import { tellClaim } from './claims';
-import { deviceLabels, deviceNames, tellMisfires } from './words';
+import { deviceLabels, deviceNames } from './places';
+import { tellMisfires } from './words';
 
 /** What a finding says at a glance. `codeOf` gives the code of a shortcut by its id. */
 export function tellFinding(finding: Finding, code: string, codeOf: (id: string) => string): string {

@@ -6,7 +6,8 @@ import { RISKY_FROM } from '@yellow-latch/core/clash/finding';
 import { tellList, tellNumber } from '@/wording/format';
 
 import { MASK, shownExpansion, type Named } from './mask';
-import { deviceLabel, shortened } from './words';
+import { deviceLabel } from './places';
+import { shortened } from './words';
 
 export type ShortcutOf = (id: string) => Named | undefined;
 

@@ -4,4 +4,5 @@ export * from './evidence';
 export * from './finding';
 export * from './fix';
 export * from './mask';
+export * from './places';
 export * from './words';

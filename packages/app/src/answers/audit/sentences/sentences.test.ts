@@ -52,7 +52,7 @@ test.each<[string, Parameters<typeof told>[0], string?]>([
   ],
   [
     'At the start of a word, “;ten” expands first on the computer. “;tenp” never does.',
-    { type: 'unreachable', devices: ['computer-list'], evidence: { firesAtStart: false } } as never,
+    { type: 'unreachable', devices: ['expander'], evidence: { firesAtStart: false } } as never,
     ';tenp',
   ],
   [
@@ -60,17 +60,14 @@ test.each<[string, Parameters<typeof told>[0], string?]>([
     { type: 'unreachable', devices: ['phone-list'], evidence: { firesAtStart: true } } as never,
     ';tenp',
   ],
-  [
-    'On the computer, “so” expands before you can finish “;ten”.',
-    { type: 'hides', devices: ['computer-list'] } as never,
-  ],
+  ['On the computer, “so” expands before you can finish “;ten”.', { type: 'hides', devices: ['expander'] } as never],
   [
     '“;ten” starts the same way, so this one waits for your next key. At the very end of a message, it doesn’t expand.',
     { type: 'delayed' } as never,
   ],
   [
     'Another shortcut already uses “so”, so this one never expands on the phone, the tablet and the computer.',
-    { type: 'same code', devices: ['phone-list', 'tablet-list', 'computer-list'] } as never,
+    { type: 'same code', devices: ['phone-list', 'tablet-list', 'expander'] } as never,
   ],
   ['“so” looks just like “;ten”.', { type: 'look-alike' }],
   [

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { Expandable } from '@yellow-latch/core/expansion';
-import { DEVICE_PROFILES, type ProfileId } from '@yellow-latch/core/fit';
+import { profileOf } from '@yellow-latch/core/profile';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -21,9 +21,9 @@ export default function Preview({ shortcut }: { shortcut: Expandable }) {
   const { expand, expandFor } = loadedExpansion();
   const palette = usePalette();
   const notify = useNotice();
-  const { shortcuts, devices } = useList();
+  const { shortcuts, profiles } = useList();
   const [chosen, setDevice] = useState('app');
-  const device = devices.includes(chosen) || chosen === 'app' ? chosen : 'app';
+  const device = profiles.includes(chosen) ? chosen : 'app';
   const context = contextNow(shortcuts);
   const open = expand(shortcut, context);
   const names = open.type === 'expanded' ? open.openBlanks : [];
@@ -31,8 +31,7 @@ export default function Preview({ shortcut }: { shortcut: Expandable }) {
     ...context,
     values: Object.fromEntries(names.map((blank) => [blank.name, blank.default || `[${nameOfBlank(blank)}]`])),
   });
-  const there =
-    device === 'app' ? null : expandFor(shortcut, DEVICE_PROFILES[device as ProfileId] ?? DEVICE_PROFILES.app, context);
+  const there = device === 'app' ? null : expandFor(shortcut, profileOf(device), context);
   const failed = [here, there].find((one) => one?.type === 'errors');
   const errors = failed?.type === 'errors' ? failed.errors : null;
   const copy = () => {
@@ -48,7 +47,7 @@ export default function Preview({ shortcut }: { shortcut: Expandable }) {
         <ChoiceChip
           label={t`Device`}
           value={device}
-          choices={[...new Set(['app', ...devices])].map((value) => ({ value, label: deviceLabel(value) }))}
+          choices={[...new Set(['app', ...profiles])].map((value) => ({ value, label: deviceLabel(value) }))}
           onChange={setDevice}
         />
       </View>

@@ -3,7 +3,7 @@ import { lazy } from 'react';
 
 const OwnKeyboardPage = lazy(async () => ({ default: (await import('@/bundles/keyboards')).OwnKeyboardPage }));
 
-export default function OwnKeyboard() {
-  const { id } = useLocalSearchParams<{ id: string }>();
-  return <OwnKeyboardPage key={id} id={id} />;
+export default function Route() {
+  const { keyboard, on } = useLocalSearchParams<{ keyboard: string; on?: string }>();
+  return <OwnKeyboardPage key={keyboard} id={keyboard} on={on} />;
 }

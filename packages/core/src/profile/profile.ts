@@ -36,12 +36,16 @@ export const DeviceProfileSchema = z
     rescans: z.boolean(),
     /** The longest expansion it holds, in grapheme clusters; null: any. */
     longestExpansion: z.int().positive().nullable(),
-    lines: z.boolean(),
+    /** What becomes of a text of several lines: kept, joined by spaces, or the entry is not taken. */
+    lines: z.enum(['kept', 'joined', 'refused']),
     formatting: z.boolean(),
     blanks: z.boolean(),
     spacesInCodes: z.boolean(),
-    /** Whether an entry belongs to one language of the keyboard. */
-    perLanguage: z.boolean(),
+    /**
+     * Where entries belong to one language of the keyboard: the languages that the keyboards have (BCP 47; none: any).
+     * Null: entries are of all languages.
+     */
+    languages: z.array(z.string()).nullable(),
     /** The entries it brings along. */
     builtIn: z.array(z.strictObject({ code: z.string().min(1), expansion: z.string().min(1) })),
   })
@@ -79,7 +83,7 @@ function contradictions(profile: Fields): Contradiction[] {
     ['ways', 'keepsDelimiter'],
     'it drops delimiters but never fires at one',
   );
-  claim(profile.formatting && !profile.lines, ['formatting', 'lines'], 'formatted text has lines');
+  claim(profile.formatting && profile.lines !== 'kept', ['formatting', 'lines'], 'formatted text has lines');
   claim(
     !profile.spacesInCodes && profile.builtIn.some(({ code }) => code.includes(' ')),
     ['spacesInCodes', 'builtIn'],
@@ -105,18 +109,18 @@ const APP: DeviceProfile = {
   doubleSpaceStop: false,
   rescans: false,
   longestExpansion: null,
-  lines: true,
+  lines: 'kept',
   formatting: true,
   blanks: true,
   spacesInCodes: true,
-  perLanguage: false,
+  languages: null,
   builtIn: [],
 };
 
 /** Write, the page of this app. */
 export const THIS_APP: DeviceProfile = APP;
 
-/** Six generic devices. Their abilities are common practice, no source. */
+/** Generic places where one types. Their abilities are common practice, no source. */
 export const DEVICE_PROFILES = {
   app: APP,
   'phone-list': {
@@ -133,7 +137,7 @@ export const DEVICE_PROFILES = {
     smartDashes: true,
     smartDots: true,
     doubleSpaceStop: true,
-    lines: false,
+    lines: 'joined',
     formatting: false,
     blanks: false,
     builtIn: [{ code: 'asap', expansion: 'as soon as possible' }],
@@ -149,16 +153,28 @@ export const DEVICE_PROFILES = {
     prefix: 'now',
     sentenceCapitals: true,
     doubleSpaceStop: true,
-    lines: false,
+    lines: 'joined',
     formatting: false,
     blanks: false,
     spacesInCodes: false,
-    perLanguage: true,
+    languages: [],
   },
   'computer-list': {
     ...APP,
     id: 'computer-list',
-    name: 'Computer, instant expansion',
+    name: 'Computer, its own list',
+    ways: ['delimiter'],
+    keepsDelimiter: 'keep',
+    edge: 'word',
+    capitals: 'ignore',
+    prefix: 'now',
+    formatting: false,
+    blanks: false,
+  },
+  expander: {
+    ...APP,
+    id: 'expander',
+    name: 'Expander that expands at once',
     ways: ['instant'],
     otherwise: 'instant',
     capitals: 'match',
@@ -170,7 +186,7 @@ export const DEVICE_PROFILES = {
   'computer-again': {
     ...APP,
     id: 'computer-again',
-    name: 'Computer, expands what it expanded',
+    name: 'Expander that expands what it expanded',
     keepsDelimiter: 'keep',
     prefix: 'now',
     rescans: true,
@@ -180,7 +196,7 @@ export const DEVICE_PROFILES = {
   'keyboard-with-offers': {
     ...APP,
     id: 'keyboard-with-offers',
-    name: 'Keyboard with offers',
+    name: 'Keyboard with suggestions',
     ways: ['offer'],
     otherwise: 'offer',
     keepsDelimiter: 'keep',
@@ -194,3 +210,7 @@ export const DEVICE_PROFILES = {
 } as const satisfies Record<string, DeviceProfile>;
 
 export type ProfileId = keyof typeof DEVICE_PROFILES;
+
+export function isProfileId(id: string): id is ProfileId {
+  return Object.hasOwn(DEVICE_PROFILES, id);
+}

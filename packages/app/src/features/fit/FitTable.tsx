@@ -1,0 +1,136 @@
+import { t } from '@lingui/core/macro';
+import type { Fit } from '@yellow-latch/core/fit';
+import { useRouter } from 'expo-router';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { FlatList } from 'react-native';
+import { Text } from 'react-native-paper';
+
+import { deviceLabel } from '@/answers/audit/sentences';
+import { useAnswer } from '@/answers/effort/useAnswer';
+import { placeId, useFitRequest, useOwnPlaces } from '@/answers/fit/useFit';
+import { tellFit, tellSums } from '@/answers/fit/words';
+import type { FitSums } from '@yellow-latch/core/fit';
+import { DetailPage } from '@/frame/DetailPage';
+import { CodePlate } from '@/look/CodePlate';
+import { STRONG } from '@/look/fonts';
+import { Icon } from '@/look/icons';
+import { LatchGlyph } from '@/look/LatchGlyph';
+import { PressLink } from '@/look/PressLink';
+import { usePalette } from '@/look/useLook';
+import { useCodes } from '@/parts/findings/useCodes';
+import { Working } from '@/parts/findings/Working';
+
+interface Row {
+  readonly id: string;
+  readonly fits: readonly Fit[];
+}
+
+interface Table {
+  readonly rows: readonly Row[];
+  readonly sums: Readonly<Record<string, FitSums>>;
+}
+
+/** The shortcuts that are otherwise somewhere, and what becomes of each in every place. */
+export function FitTable() {
+  const palette = usePalette();
+  const router = useRouter();
+  const codes = useCodes();
+  const places = useOwnPlaces();
+  const request = useFitRequest();
+  const { answer } = useAnswer(places.length > 0 ? request : null, async ({ fit }): Promise<Table | null> => {
+    const [rows, sums] = await Promise.all([fit.table(request), fit.sums(request)]);
+    return rows && sums ? { rows, sums } : null;
+  });
+  const head = (
+    <View style={[styles.row, styles.head, { borderColor: palette.ink }]} role="row">
+      <Text role="columnheader" style={[styles.code, STRONG]}>{t`Code`}</Text>
+      {places.map((place) => {
+        const sums = answer?.sums[placeId(place)];
+        return (
+          <View key={placeId(place)} role="columnheader" style={styles.cell}>
+            <Text style={STRONG}>{deviceLabel(place.key)}</Text>
+            <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+              {sums ? tellSums(sums) : ''}
+            </Text>
+          </View>
+        );
+      })}
+    </View>
+  );
+  return (
+    <DetailPage title={t`What works where`} about="fit table" hasOwnScroll>
+      {!answer ? (
+        <View style={styles.told}>
+          {answer === null ? (
+            <Text role="alert">{t`The check has stopped. Open Check to start it again.`}</Text>
+          ) : (
+            <Working text={t`Trying out your list…`} />
+          )}
+        </View>
+      ) : (
+        <ScrollView horizontal contentContainerStyle={styles.wide}>
+          <View
+            role="table"
+            aria-label={t`What works where`}
+            style={[styles.table, { minWidth: 180 + places.length * 190 }]}
+          >
+            {head}
+            <FlatList
+              data={answer.rows}
+              keyExtractor={({ id }) => id}
+              initialNumToRender={16}
+              role="rowgroup"
+              ListEmptyComponent={
+                <Text variant="bodyLarge" style={styles.told}>{t`All of your list works everywhere.`}</Text>
+              }
+              renderItem={({ item }) => (
+                <View role="row" style={[styles.row, { borderColor: palette.line }]}>
+                  <View role="cell" style={styles.code}>
+                    <PressLink
+                      aria-label={codes.codeOf(item.id)}
+                      onPress={() => router.navigate({ pathname: '/shortcut/[id]', params: { id: item.id } })}
+                      style={styles.link}
+                    >
+                      <CodePlate code={codes.codeOf(item.id)} />
+                    </PressLink>
+                  </View>
+                  {item.fits.map((fit, at) => (
+                    <View key={placeId(places[at]!)} role="cell" style={styles.cell}>
+                      <Cell fit={fit} codeOf={codes.codeOf} />
+                    </View>
+                  ))}
+                </View>
+              )}
+            />
+          </View>
+        </ScrollView>
+      )}
+    </DetailPage>
+  );
+}
+
+function Cell({ fit, codeOf }: { fit: Fit; codeOf: (id: string) => string }) {
+  const palette = usePalette();
+  return (
+    <View style={styles.fit}>
+      {fit.verdict === 'works' && <Icon name="check" size={18} color={palette.inkSoft} />}
+      {fit.verdict === 'no' && <LatchGlyph verdict="breaks" size={20} />}
+      <Text variant="bodyMedium" style={styles.words}>
+        {fit.verdict === 'works' ? t`works` : tellFit(fit, codeOf)}
+      </Text>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  wide: { flexGrow: 1 },
+  table: { flex: 1, paddingHorizontal: 16 },
+  row: { flexDirection: 'row', borderBottomWidth: 1, minHeight: 48, alignItems: 'center' },
+  head: { borderBottomWidth: 1.5, paddingBottom: 6 },
+  code: { width: 150 },
+  link: { minHeight: 48, justifyContent: 'center' },
+  cell: { flex: 1, minWidth: 170, paddingRight: 12, paddingVertical: 6 },
+  fit: { flexDirection: 'row', gap: 6, alignItems: 'flex-start' },
+  told: { padding: 16 },
+  words: { flex: 1 },
+});

@@ -1,0 +1,118 @@
+/** Carrying a list over to a place that the app cannot write to: what to do there, in which order, and what it takes. */
+import type { FiringEntry } from '../fire';
+import { effortOfCode, effortOfText, type InUse } from '../effort/inUse';
+import type { Carried } from '../model';
+import type { Placed } from './place';
+
+/** One thing to do in a place. Of what is to be removed there may be no code: it was made private since, on another device. */
+export interface CarryStep {
+  readonly do: 'add' | 'change' | 'remove';
+  readonly id: string;
+  readonly code: string;
+  /** What it is to give there; '' where it is to be removed. */
+  readonly text: string;
+  /** The code that stands there now; null: none does. */
+  readonly codeThere: string | null;
+  /** What it saves there in a week, in seconds; 0: not known. */
+  readonly saves: number;
+}
+
+/** What it takes to carry something over, with the taps and seconds of the effort model. */
+export interface CarryEffort {
+  readonly taps: number;
+  readonly seconds: number;
+}
+
+/** Stands for a text that is private by now: no digest is all zeros. */
+export const UNKNOWN_DIGEST = '0000000000000000';
+
+/**
+ * A digest of code and text: 64 bits of two 32-bit FNV-1a-like hashes. It tells whether a place still holds what the list has,
+ * and is no secret of either.
+ */
+export function digestOf({ code, text }: Pick<Placed, 'code' | 'text'>): string {
+  let a = 0x811c9dc5;
+  let b = 0x9e3779b9;
+  const whole = `${code}\n${text}`;
+  for (let i = 0; i < whole.length; i += 1) {
+    const unit = whole.charCodeAt(i);
+    a = Math.imul(a ^ unit, 0x01000193);
+    b = Math.imul(b ^ unit, 0x85ebca6b) + (a >>> 15);
+  }
+  return [a, b]
+    .map((half) => (half >>> 0).toString(16).padStart(8, '0'))
+    .join('')
+    .replace(/^0{16}$/u, 'f'.repeat(16));
+}
+
+/**
+ * What is to be done in a place so that it holds what it should: first what is wrong there, then what saves most. `carried`: what
+ * it holds, as far as one has said. `saves`: seconds a week, by id.
+ */
+export function carrySteps(
+  placed: readonly Placed[],
+  carried: readonly Pick<Carried, 'shortcutId' | 'code' | 'digest'>[],
+  saves: (id: string) => number,
+): CarryStep[] {
+  const there = new Map(carried.map((one) => [one.shortcutId, one]));
+  const steps: CarryStep[] = [];
+  for (const one of placed) {
+    const { id, code, text } = one;
+    const held = there.get(id);
+    there.delete(id);
+    if (held?.digest === digestOf(one)) continue;
+    steps.push({
+      do: held ? 'change' : 'add',
+      id,
+      code,
+      text,
+      codeThere: held?.code ?? null,
+      saves: saves(id),
+    });
+  }
+  for (const { shortcutId, code } of there.values())
+    steps.push({ do: 'remove', id: shortcutId, code, text: '', codeThere: code, saves: 0 });
+  return steps.sort((a, b) => ORDER[a.do] - ORDER[b.do] || b.saves - a.saves);
+}
+
+const ORDER = { remove: 0, change: 1, add: 2 } as const;
+
+/** What an entry saves in a place in a week, in seconds, at so many uses; never less than 0. */
+export function savedThere(entry: FiringEntry, use: InUse, usesAWeek: number): number {
+  const code = effortOfCode(entry, use);
+  if (code.type !== 'effort') return 0;
+  return Math.max(0, effortOfText(entry.expansion, use).seconds - code.seconds) * usesAWeek;
+}
+
+/**
+ * What one step takes by hand beside typing the code: to copy the text here, to go there, a new entry, to hold and paste, the
+ * field of the code, to save, back here, and on. An assumption, as are the seconds for finding each; no source.
+ */
+const HANDLING: Readonly<Record<CarryStep['do'], CarryEffort>> = {
+  add: { taps: 11, seconds: 14 },
+  change: { taps: 12, seconds: 16 },
+  remove: { taps: 7, seconds: 9 },
+};
+/** A file: saved here, sent there, opened and taken in. */
+export const BY_FILE: CarryEffort = { taps: 8, seconds: 40 };
+
+/** What steps take by hand on a keyboard. */
+export function effortOfCarry(
+  steps: readonly CarryStep[],
+  entryOf: (step: CarryStep) => FiringEntry,
+  use: InUse,
+): CarryEffort {
+  let taps = 0;
+  let seconds = 0;
+  for (const step of steps) {
+    const handling = HANDLING[step.do];
+    taps += handling.taps;
+    seconds += handling.seconds * use.pace;
+    if (step.do === 'remove' || step.code === step.codeThere) continue;
+    const code = effortOfCode(entryOf(step), use);
+    if (code.type !== 'effort') continue;
+    taps += code.taps;
+    seconds += code.seconds;
+  }
+  return { taps: Math.round(taps), seconds };
+}

@@ -19,10 +19,9 @@ export { ListFit, type Fit, type FitSums, type NamedPlace } from './listFit';
 export {
   BY_FILE,
   carrySteps,
-  digestOf,
   effortOfCarry,
   savedThere,
-  UNKNOWN_DIGEST,
   type CarryEffort,
   type CarryStep,
 } from './carry';
+export { digestOf, UNKNOWN_DIGEST } from './digest';

@@ -19,6 +19,8 @@ import type { Carried, KeyboardUse, LeftOut, OwnKeyboard } from '@yellow-latch/c
 import type { AuditWorkerApi } from '@/answers/audit/workerApi';
 import { inUseOf } from '@/answers/effort/keyboards';
 
+import { FIRST_ROUND } from './firstRound';
+
 /** Places under names of their own, and what devices are to do without. */
 export interface FitRequest {
   readonly places: readonly (NamedPlace & { readonly deviceId: string })[];
@@ -49,9 +51,6 @@ export interface CarryPlan {
   readonly first: CarryEffort;
   readonly byFile: CarryEffort;
 }
-
-/** So many are a first round: those that save most. */
-export const FIRST_ROUND = 10;
 
 const USES_UNKNOWN = 1;
 /** With more edits than this at once, all is looked at anew. */

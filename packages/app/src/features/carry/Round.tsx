@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { PlaceOfDevice } from '@yellow-latch/core/devices';
-import { digestOf, type CarryStep } from '@yellow-latch/core/fit';
+import type { CarryStep } from '@yellow-latch/core/fit';
+import { digestOf } from '@yellow-latch/core/fit/digest';
 import type { Device } from '@yellow-latch/core/model';
 import { carrying } from '@yellow-latch/replica/commands/carrying';
 import { useState } from 'react';

@@ -1,5 +1,11 @@
 /** A device of the list that is no browser: it joins and sends changes as any other does. */
-import { LIST_RECORD_ID, type ListFields, type ShortcutFields } from '@yellow-latch/core/model';
+import {
+  LIST_RECORD_ID,
+  type DeviceFields,
+  type DeviceKind,
+  type ListFields,
+  type ShortcutFields,
+} from '@yellow-latch/core/model';
 import {
   currentFields,
   draftChange,
@@ -10,7 +16,6 @@ import {
   PageSchema,
   PushAnswerSchema,
   type Change,
-  type DeviceKind,
   type FieldChanges,
   type StoredRecord,
 } from '@yellow-latch/core/sync';
@@ -59,8 +64,22 @@ export class OtherDevice {
     );
   }
 
-  async choose(fields: Omit<ListFields, 'keyboards'> & Partial<ListFields>): Promise<void> {
+  /** Chooses for the list, as a version of the app did before devices were records. */
+  async choose(fields: Pick<ListFields, 'languages' | 'devices'> & Partial<ListFields>): Promise<void> {
     await this.send([this.draft('list', LIST_RECORD_ID, { keyboards: [], ...fields })]);
+  }
+
+  /** Adds devices that are typed on, one with each of these places. */
+  async typeOn(...places: readonly string[]): Promise<void> {
+    const fields = (profile: string): DeviceFields => ({
+      name: profile,
+      kind: profile.startsWith('phone') ? 'phone' : 'computer',
+      joined: null,
+      places: [{ profile, answers: {} }],
+      keyboards: [],
+      share: 1,
+    });
+    await this.send(places.map((profile) => this.draft('device', uuid(), fields(profile))));
   }
 
   /** Deletes the shortcut with a code. */

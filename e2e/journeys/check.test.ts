@@ -148,7 +148,7 @@ describe.each<[Device, string, Hands]>([
     'empty',
     async ({ open, stand }) => {
       const other = await OtherDevice.join(stand.address);
-      await other.choose({ languages: ['en'], devices: ['app', 'phone-list', 'computer-list', 'computer-again'] });
+      await other.typeOn('app', 'phone-list', 'expander', 'computer-again');
       await other.make(...OF_EVERY_TYPE);
       const app = await open(device, '/check');
       await app.seeText('Checked at');

@@ -8,6 +8,7 @@ import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
+import { MODEL_VERSION } from '@yellow-latch/core/model';
 import { currentFields, isErased, PageSchema, type Page, type StoredRecord } from '@yellow-latch/core/sync';
 import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
@@ -333,7 +334,12 @@ class World {
   }
 
   private pageOf(id: string, { since, last }: Position, limit: number): Page {
-    const { json } = readPage(this.db, null, deviceNow(this.db, id), { since, last: last ?? undefined, limit });
+    const { json } = readPage(this.db, null, deviceNow(this.db, id), {
+      since,
+      last: last ?? undefined,
+      limit,
+      model: MODEL_VERSION,
+    });
     return PageSchema.parse(JSON.parse(json));
   }
 

@@ -25,7 +25,8 @@ afterAll(() => {
 });
 
 const device = () => deviceNow(db, db.select().from(devices).get()!.id);
-const page = (): Page => PageSchema.parse(JSON.parse(readPage(db, null, device(), { since: 0, limit: 100, model: MODEL_VERSION }).json));
+const page = (): Page =>
+  PageSchema.parse(JSON.parse(readPage(db, null, device(), { since: 0, limit: 100, model: MODEL_VERSION }).json));
 
 test('every record is there, with its set and what it is about', () => {
   const set = db
@@ -105,7 +106,9 @@ test('a database from before the renames of November 2026: what each device gets
     ['set', 'shortcut', 'leftFinding'],
     ['set', 'shortcut', 'leftFinding'],
   ]);
-  expect(readHistory(old, deviceNow(old, old.select().from(devices).get()!.id), { limit: 50, model: MODEL_VERSION }).changes).toHaveLength(3);
+  expect(
+    readHistory(old, deviceNow(old, old.select().from(devices).get()!.id), { limit: 50, model: MODEL_VERSION }).changes,
+  ).toHaveLength(3);
   old.$client.close();
   rmSync(data, { recursive: true });
 });

@@ -240,7 +240,13 @@ describe('streams whose database fails', () => {
       writableLength: 0,
     });
     const known = { id: device.id, listId: test_.listId };
-    test_.streams.start(new EventEmitter() as never, response as never, known as never, { since: 0, model: 2 }, () => {});
+    test_.streams.start(
+      new EventEmitter() as never,
+      response as never,
+      known as never,
+      { since: 0, model: 2 },
+      () => {},
+    );
     test_.db.$client.close();
     // It has read what was sent: the rest cannot be read.
     expect(() => response.emit('drain')).not.toThrow();

@@ -54,6 +54,14 @@ export function carrySteps(
   return steps.sort((a, b) => ORDER[a.do] - ORDER[b.do] || b.saves - a.saves);
 }
 
+/**
+ * Whether a step has come up since one was last there: what was left out then, since one did not want it, is no news. `since`:
+ * ms since 1970; a shortcut is as old as its id says (UUIDv7).
+ */
+export function isNews({ do: what, id }: CarryStep, since: number): boolean {
+  return what !== 'add' || Number.parseInt(id.replaceAll('-', '').slice(0, 12), 16) > since;
+}
+
 const ORDER = { remove: 0, change: 1, add: 2 } as const;
 
 /** What an entry saves in a place in a week, in seconds, at so many uses; never less than 0. */

@@ -16,12 +16,5 @@ export {
   type Placed,
 } from './place';
 export { ListFit, type Fit, type FitSums, type NamedPlace } from './listFit';
-export {
-  BY_FILE,
-  carrySteps,
-  effortOfCarry,
-  savedThere,
-  type CarryEffort,
-  type CarryStep,
-} from './carry';
+export { BY_FILE, carrySteps, effortOfCarry, isNews, savedThere, type CarryEffort, type CarryStep } from './carry';
 export { digestOf, UNKNOWN_DIGEST } from './digest';

@@ -1,4 +1,4 @@
-import type { Shortcut, ShortcutFields, ShortcutSet } from '@yellow-latch/core/model';
+import type { Carried, Shortcut, ShortcutFields, ShortcutSet } from '@yellow-latch/core/model';
 import type { StoredRecord } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
@@ -17,16 +17,18 @@ export interface Saved {
   readonly isPrivate: boolean;
   /** The name of a set to make for it; null: none. */
   readonly newSet: string | null;
+  /** What was carried over to other places. */
+  readonly carried?: readonly Carried[];
 }
 
 /** Saves a form. `idOf`: the id that the shortcut has then, given the ids that were written; `setId`: of a set it makes. */
 export function saving(
-  { before, seen, fields, isPrivate, newSet }: Saved,
+  { before, seen, fields, isPrivate, newSet, carried }: Saved,
   sets: readonly ShortcutSet[],
 ): Command & { readonly setId: string | null; idOf(ids: readonly string[]): string } {
   const set = newSet === null ? null : makingSet(newSet, sets);
   const setId = set?.writes[0]!.id ?? null;
-  const own = shortcutCommand(before, seen, set ? { ...fields, setId } : fields, isPrivate);
+  const own = shortcutCommand(before, seen, set ? { ...fields, setId } : fields, isPrivate, carried);
   const command = set ? inOrder(set, own) : own;
   return { ...command, setId, idOf: (ids) => (before?.private === isPrivate ? before.id : ids.at(-1)!) };
 }
@@ -36,9 +38,10 @@ function shortcutCommand(
   seen: StoredRecord | undefined,
   fields: Partial<ShortcutFields>,
   isPrivate: boolean,
+  carried?: readonly Carried[],
 ): Command {
   if (before && before.private !== isPrivate)
-    return isPrivate ? makingPrivate(before, fields) : sharing(before, fields);
+    return isPrivate ? makingPrivate(before, fields, carried) : sharing(before, fields);
   const id = before?.id ?? uuid();
   if (Object.keys(fields).length === 0) return { writes: [], undo: () => [] };
   return {

@@ -1,5 +1,10 @@
 /** Shortcuts edited, deleted, kept on one device alone, and shared again. */
-import type { Shortcut, ShortcutFields } from '@yellow-latch/core/model';
+import { carriedId } from '@yellow-latch/core/devices';
+import { UNKNOWN_DIGEST } from '@yellow-latch/core/fit/digest';
+import type { Carried, Shortcut, ShortcutFields } from '@yellow-latch/core/model';
+import { v7 as uuid } from 'uuid';
+
+import type { Write } from '../storage/write';
 
 import { inOrder, type Command } from './command';
 
@@ -55,17 +60,39 @@ export function deleting(shortcuts: readonly Shortcut[]): Command {
   };
 }
 
-/** From every device to this one alone: what the others and the server hold is erased. `edited`: what changes with it. */
-export function makingPrivate(shortcut: Shortcut, edited: Partial<ShortcutFields> = {}): Command {
+/**
+ * From every device to this one alone: what the others and the server hold is erased. `edited`: what changes with it. `carried`:
+ * what places that the app cannot write to hold; that it is still there is all that is said of it from now on.
+ */
+export function makingPrivate(
+  shortcut: Shortcut,
+  edited: Partial<ShortcutFields> = {},
+  carried: readonly Carried[] = [],
+): Command {
   const { id } = shortcut;
+  const own = uuid();
+  const there = carried.filter((one) => one.shortcutId === id);
+  const noteOf = ({ deviceId, profile, at }: Carried): Write => ({
+    type: 'carried',
+    id: carriedId(deviceId, profile, own),
+    fields: { deviceId, profile, shortcutId: own, code: '', digest: UNKNOWN_DIGEST, at, deleted: false },
+  });
   return {
     writes: [
       { type: 'shortcut', id, fields: { deleted: 'erased' } },
-      { type: 'shortcut', isPrivate: true, fields: { ...fieldsOf(shortcut), ...edited } },
+      ...there.map(noteOf),
+      { type: 'shortcut', id: own, isPrivate: true, fields: { ...fieldsOf(shortcut), ...edited } },
     ],
-    undo: ([, own]) => [
+    undo: () => [
       { type: 'shortcut', id: own, fields: { deleted: true } },
       { type: 'shortcut', id, fields: { deleted: false, ...fieldsOf(shortcut) } },
+      ...there.flatMap((one): Write[] => {
+        const { id: note, changed: _changed, ...fields } = one;
+        return [
+          { type: 'carried', id: carriedId(one.deviceId, one.profile, own), fields: { deleted: true } },
+          { type: 'carried', id: note, fields: { ...fields, deleted: false } },
+        ];
+      }),
     ],
   };
 }

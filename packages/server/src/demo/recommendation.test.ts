@@ -53,7 +53,9 @@ function listOf(codes: readonly (readonly [code: string, expansion: string])[]):
 const ansel = {
   list: listOf(DEMO_SETS.flatMap(({ shortcuts }) => shortcuts.map(([code, expansion]) => [code, expansion] as const))),
   scope: { of: 'list' } as const,
-  inUse: DEMO_DEVICES.map(({ keyboards, share, places }) => use(keyboards[0]!.keyboard, share, places[0]!.profile as ProfileId)),
+  inUse: DEMO_DEVICES.map(({ keyboards, share, places }) =>
+    use(keyboards[0]!.keyboard, share, places[0]!.profile as ProfileId),
+  ),
   languages: [{ vocabulary: parseVocabulary(buildVocabulary('en')) }],
   usesAWeek: (id: string) => 1 + (Number(id) % 4),
 };

@@ -13,7 +13,7 @@ import type { DeviceFields, Kind } from '@yellow-latch/core/model';
 /** The phone in the van does most of the typing. */
 export const DEMO_DEVICES: readonly DeviceFields[] = [
   {
-    name: 'Phone',
+    name: 'Ansel’s phone',
     kind: 'phone',
     joined: null,
     places: usualPlaces('phone', true),
@@ -21,7 +21,7 @@ export const DEMO_DEVICES: readonly DeviceFields[] = [
     share: 6,
   },
   {
-    name: 'Tablet',
+    name: 'Mara’s tablet',
     kind: 'tablet',
     joined: null,
     places: usualPlaces('tablet', false),
@@ -29,7 +29,7 @@ export const DEMO_DEVICES: readonly DeviceFields[] = [
     share: 2,
   },
   {
-    name: 'Computer',
+    name: 'Workshop laptop',
     kind: 'computer',
     joined: null,
     places: [

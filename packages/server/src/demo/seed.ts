@@ -24,7 +24,7 @@ export function seedDemo(db: Database, listId: string, now: number): void {
   const list = db.select().from(lists).where(eq(lists.id, listId)).get();
   if (!list || list.lastNumber > 0) return;
   const id = uuid();
-  admitDevice(db, listId, { id, name: 'Workshop computer', kind: 'computer' }, now);
+  admitDevice(db, listId, { id, name: 'Workshop laptop', kind: 'computer' }, now);
   const device = db.select().from(devices).where(eq(devices.id, id)).get()!;
   receiveChanges(db, device, demoChanges(device, now), now);
   const { lastNumber } = db.select().from(lists).where(eq(lists.id, listId)).get()!;

@@ -5,6 +5,7 @@ import {
   BY_FILE,
   carrySteps,
   effortOfCarry,
+  isNews,
   ListFit,
   savedThere,
   type CarryEffort,
@@ -122,6 +123,18 @@ export class FitWorkerApi {
     const effort = (some: readonly CarryStep[]): CarryEffort =>
       use ? effortOfCarry(some, ({ id }) => entries.get(id)!, use) : { taps: 0, seconds: 0 };
     return { steps, all: effort(steps), first: effort(steps.slice(0, FIRST_ROUND)), byFile: BY_FILE };
+  }
+
+  /** How many steps have come up in places since something was last carried to them. */
+  due(request: FitRequest, carried: readonly Carried[]): number | null {
+    const fit = this.fitFor(request);
+    if (!fit) return null;
+    return request.places.reduce((sum, { id }) => {
+      const there = carried.filter(({ deviceId, profile }) => id === `${deviceId}/${profile}`);
+      if (there.length === 0) return sum;
+      const since = Math.max(...there.map(({ at }) => at));
+      return sum + carrySteps(this.placedIn(fit, id), there, () => 0).filter((step) => isNews(step, since)).length;
+    }, 0);
   }
 
   /** What a place would hold: what works there, private shortcuts left where they are. */

@@ -84,7 +84,7 @@ function Overview({ device, place, carry, plan, onStart }: OverviewProps) {
   const held = carried.filter((one) => one.deviceId === device.id && one.profile === place.profile);
   const [isFile, setFile] = useState(false);
   const [isOther, setOther] = useState(false);
-  const isFirstRound = !carry.has && steps.length > FIRST_ROUND;
+  const isFirstRound = steps.length > FIRST_ROUND;
   return (
     <View style={styles.parts}>
       <Text variant="titleMedium" role="status" style={STRONG}>
@@ -97,7 +97,9 @@ function Overview({ device, place, carry, plan, onStart }: OverviewProps) {
               <LatchButton
                 label={
                   isFirstRound
-                    ? t`Start with the ${FIRST_ROUND} that save most`
+                    ? carry.has
+                      ? t`Copy the next ${FIRST_ROUND}`
+                      : t`Start with the ${FIRST_ROUND} that save most`
                     : plural(steps.length, { one: 'Do it by hand', other: 'Do them by hand' })
                 }
                 onPress={() => onStart(isFirstRound ? steps.slice(0, FIRST_ROUND) : steps)}

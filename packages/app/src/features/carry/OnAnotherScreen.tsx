@@ -7,7 +7,7 @@ import { Text } from 'react-native-paper';
 import { useAnswer } from '@/answers/effort/useAnswer';
 import type { CarryState } from '@/answers/fit/useCarry';
 import { CodePlate } from '@/look/CodePlate';
-import { QrCode } from '@/look/QrCode';
+import { LateQrCode } from '@/parts/LateQrCode';
 import { usePalette } from '@/look/useLook';
 import { useDirectory } from '@/parts/directory';
 import { Working } from '@/parts/findings/Working';
@@ -32,7 +32,7 @@ export function OnAnotherScreen({ device, carry: { request, plan } }: { device: 
     <View style={styles.parts}>
       <Text variant="bodyMedium">{t`Scan this with that device to open this page there. There’s no text in it, and it only opens for your devices.`}</Text>
       <View style={[styles.qr, { borderColor: palette.ink }]}>
-        <QrCode text={address} size={180} label={t`QR code that opens this page`} />
+        <LateQrCode text={address} size={180} label={t`QR code that opens this page`} />
       </View>
       {!answer && <Working text={t`Looking at what’s there…`} />}
       {rows.length > 0 && (

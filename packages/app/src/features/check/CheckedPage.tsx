@@ -36,7 +36,7 @@ export default function CheckedPage({ id, isGuided }: CheckedPageProps) {
   const palette = usePalette();
   const router = useRouter();
   const { client, findings: found, state } = useAudit();
-  const { shortcuts } = useList();
+  const { shortcuts, carried } = useList();
   const codes = useCodes();
   const run = useCommand();
   const open = found.open.filter(({ shortcuts: [one] }) => one === id);
@@ -52,7 +52,7 @@ export default function CheckedPage({ id, isGuided }: CheckedPageProps) {
 
   const chosen = fixes?.find(({ fix }) => nameOf(fix) === chosenName) ?? fixes?.[0];
   const apply = async ({ fix }: TriedFix) => {
-    const command = fixing(fix, shortcuts);
+    const command = fixing(fix, shortcuts, carried);
     if (!command) return;
     const done = tellDone(fix, codes.shortcutOf);
     await run(command, done);

@@ -170,7 +170,7 @@ function DeviceRow({ device, joined, isSelf, isOpen }: Row & { isSelf: boolean; 
   const told = [
     ...(joined ? [tellStep(joined), tellBounds(joined)] : []),
     ...(!joined && device?.joined === null ? [t`doesn’t run Yellow Latch`] : []),
-    ...(device ? [] : [t`not typed on yet`]),
+    ...(device ? [] : [t`not set up yet`]),
   ].filter((one) => one !== null);
   const line = told.join('; ');
   return (

@@ -18,7 +18,7 @@ import { useOpened } from '@/frame/replica/ReplicaProvider';
 import { isRefusal, server } from '@yellow-latch/replica/sync/server';
 import { tellRefusal } from '@/frame/refusals';
 
-import { QrCode } from '@/look/QrCode';
+import { LateQrCode } from '@/parts/LateQrCode';
 import { useDirectory } from '@/parts/directory';
 import { tellLeft } from './words';
 
@@ -115,7 +115,7 @@ export function InvitePage() {
           <Text variant="bodyLarge">{t`On the other device, scan this with the camera. Or open the address and type the code.`}</Text>
           <View style={styles.both}>
             <View style={[styles.qr, { borderColor: palette.ink }]}>
-              <QrCode text={address} size={228} label={t`QR code with the address and the code`} />
+              <LateQrCode text={address} size={228} label={t`QR code with the address and the code`} />
             </View>
             <View style={styles.words}>
               <Text variant="bodyMedium">{t`Open`}</Text>

@@ -4,7 +4,7 @@ import type { Answers, Device, DevicePlace } from '@yellow-latch/core/model';
 import { contradictionOf } from '@yellow-latch/core/profile';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 
 import { useList } from '@/frame/replica/ReplicaProvider';
 import { STRONG } from '@/look/fonts';
@@ -33,28 +33,32 @@ export function QuestionsSheet({ device, place, onClose, onAnswer }: QuestionsSh
   );
 }
 
+/** One question after the other. */
 function Questions({ place, onAnswer }: { place: DevicePlace; onAnswer: (answers: Answers) => void }) {
   const palette = usePalette();
   const { shortcuts } = useList();
   const [answers, setAnswers] = useState<Answers>(place.answers);
+  const [at, setAt] = useState(0);
   const wrong = contradictionOf({ ...place, answers });
-  const code = shortcuts.find((shortcut) => /^\S{2,6}$/u.test(shortcut.code))?.code ?? ';ten';
+  const code = shortcuts.find((shortcut) => /^\p{P}?\p{L}{2,5}$/u.test(shortcut.code))?.code ?? ';ten';
+  const question = QUESTIONS[at]!;
+  const isLast = at === QUESTIONS.length - 1;
   return (
     <>
       <ScrollView contentContainerStyle={styles.body}>
-        <Text variant="bodyMedium">{t`Try it out there and say what you see. Not sure? Leave it.`}</Text>
-        {QUESTIONS.map((question) => (
-          <Asked
-            key={question.asks}
-            question={question}
-            code={code}
-            value={answers[question.asks] ?? null}
-            onChange={(value) => {
-              const { [question.asks]: _before, ...rest } = answers;
-              setAnswers(value === null ? rest : ({ ...rest, [question.asks]: value } as Answers));
-            }}
-          />
-        ))}
+        <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+          {t`${{ at: at + 1 }} of ${{ all: QUESTIONS.length }}. Try it out there and say what you see.`}
+        </Text>
+        <Asked
+          key={question.asks}
+          question={question}
+          code={code}
+          value={answers[question.asks] ?? null}
+          onChange={(value) => {
+            const { [question.asks]: _before, ...rest } = answers;
+            setAnswers(value === null ? rest : ({ ...rest, [question.asks]: value } as Answers));
+          }}
+        />
         {wrong && (
           <Text role="alert" variant="bodyMedium" style={{ color: palette.alarm }}>
             {tellContradiction(wrong)}
@@ -62,7 +66,13 @@ function Questions({ place, onAnswer }: { place: DevicePlace; onAnswer: (answers
         )}
       </ScrollView>
       <View style={styles.foot}>
-        <LatchButton label={t`Done`} icon="check" onPress={() => onAnswer(answers)} />
+        {at > 0 && <Button mode="text" onPress={() => setAt(at - 1)} contentStyle={styles.tall}>{t`Back`}</Button>}
+        <View style={styles.push} />
+        <LatchButton
+          label={isLast ? t`Done` : t`Next`}
+          icon={isLast ? 'check' : undefined}
+          onPress={() => (isLast ? onAnswer(answers) : setAt(at + 1))}
+        />
       </View>
     </>
   );
@@ -100,5 +110,7 @@ function Asked({ question, code, value, onChange }: AskedProps) {
 const styles = StyleSheet.create({
   body: { paddingHorizontal: 20, gap: 14 },
   label: { flex: 1 },
-  foot: { paddingHorizontal: 20, paddingTop: 12 },
+  foot: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 20, paddingTop: 12 },
+  push: { flex: 1 },
+  tall: { minHeight: 48 },
 });

@@ -10,6 +10,7 @@ import { CodePart } from './CodePart';
 import { Details } from './Details';
 import { EditorFoot } from './EditorFoot';
 import { EditorHead } from './EditorHead';
+import { OnDevices } from './OnDevices';
 import { NEW_SET } from './form';
 import { TextPart } from './TextPart';
 import { useEditor } from './useEditor';
@@ -49,6 +50,7 @@ export function EditorForm({ saved, place }: { saved: Shortcut | null; place: st
         )}
         <TextPart editor={editor} draft={draft} saved={saved} isReadOnly={isReadOnly} />
         <CodePart editor={editor} draft={draft} saved={saved} isReadOnly={isReadOnly} proposed={proposed} />
+        {saved && <OnDevices id={saved.id} />}
         {!isReadOnly && <Details editor={editor} />}
       </ScrollView>
       <EditorFoot isReadOnly={isReadOnly} onSave={proposed.save} onDelete={saved ? editor.remove : null} />

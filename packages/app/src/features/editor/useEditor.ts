@@ -10,6 +10,7 @@ import { useIsWide } from '@/look/useLook';
 import { handOver, takeIncoming } from '@/parts/incoming';
 import { justSaved } from '@/parts/justSaved';
 import { tellCleaned } from '@/parts/kinds';
+import { joined, useStillThere } from '@/parts/useStillThere';
 import { saving } from '@yellow-latch/replica/commands/saving';
 import { deleting } from '@yellow-latch/replica/commands/shortcuts';
 import { useList, useOpened, useWrite } from '@/frame/replica/ReplicaProvider';
@@ -22,7 +23,8 @@ import type { Draft } from './useVerdict';
 
 /** The form over one shortcut, or over a new one: its values, what was cleaned, and its actions. */
 export function useEditor(saved: Shortcut | null, place: string) {
-  const { shortcuts, sets } = useList();
+  const { shortcuts, sets, carried } = useList();
+  const stillThere = useStillThere();
   const { replica, unsaved } = useOpened();
   const write = useWrite();
   const run = useCommand();
@@ -91,8 +93,11 @@ export function useEditor(saved: Shortcut | null, place: string) {
     const newSet = values.setId === NEW_SET ? values.newSet : null;
     const setId = newSet === null ? values.setId : null;
     const fields = changedFields({ ...values, setId }, saved);
-    const command = saving({ before: saved, seen: seen.current, fields, isPrivate, newSet }, sets);
+    const command = saving({ before: saved, seen: seen.current, fields, isPrivate, newSet, carried }, sets);
     const { writes } = command;
+    // What was carried over by hand is as it was.
+    const isOther =
+      saved !== null && (fields.code !== undefined || fields.content !== undefined || isPrivate !== saved.private);
     const ids = writes.length > 0 ? await write(...writes) : [];
     const id = command.idOf(ids);
     isDone.current = true;
@@ -104,7 +109,10 @@ export function useEditor(saved: Shortcut | null, place: string) {
     // It stays open, and may be typed into again.
     else isDone.current = false;
     notify({
-      text: tellSaved(values.code, note),
+      text: joined(
+        tellSaved(values.code, note),
+        isOther ? stillThere([saved!.id], isPrivate ? 'deleted' : 'changed') : null,
+      ),
       action: { label: t`Use it elsewhere`, onPress: () => router.navigate('/where') },
     });
   };
@@ -120,7 +128,7 @@ export function useEditor(saved: Shortcut | null, place: string) {
   const remove = async () => {
     if (!saved) return;
     isDone.current = true;
-    await run(deleting([saved]), t`Deleted “${{ code: saved.code }}”.`);
+    await run(deleting([saved]), joined(t`Deleted “${{ code: saved.code }}”.`, stillThere([saved.id], 'deleted')));
     router.navigate('/');
   };
 

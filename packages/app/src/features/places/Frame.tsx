@@ -20,6 +20,8 @@ import { announce, Announcer } from '@/frame/announce';
 import { FocusKeeper, goToHeading, isField } from '@/frame/focus';
 import { NoticeBar, useNoticeLeaving } from '@/frame/Notices';
 import { UpdateOffer } from '@/frame/UpdateOffer';
+import { useCarryDue } from '@/answers/fit/useCarryDue';
+import { tellList } from '@/wording/format';
 
 import { useFilesFromOutside } from './useFilesFromOutside';
 import { usePlaceKeys } from './usePlaceKeys';
@@ -52,6 +54,7 @@ export function Frame({ children }: { children: ReactNode }) {
   useNoticeLeaving(usePathname());
   useFilesFromOutside();
   const isTyping = useIsKeyboardUp();
+  const due = useCarryDue();
   const [sheet, setSheet] = useState<'find' | 'keys' | null>(null);
   usePlaceKeys({ find: () => setSheet('find'), keys: () => setSheet('keys') });
   const places = (
@@ -67,7 +70,7 @@ export function Frame({ children }: { children: ReactNode }) {
         </View>
       )}
       {PLACES.map((place) => (
-        <PlaceLink key={place.path} place={place} isWide={isWide} />
+        <PlaceLink key={place.path} place={place} isWide={isWide} due={due} />
       ))}
     </View>
   );
@@ -107,7 +110,7 @@ function useVersionsSaid(): void {
   const count = useList().unsettled.length;
   const before = useRef(count);
   useEffect(() => {
-    if (count > before.current) announce(tellBadge(false, count));
+    if (count > before.current) announce(tellWaiting(count, 0));
     before.current = count;
   }, [count]);
 }
@@ -179,20 +182,28 @@ function placeOf(pathname: string): Place['path'] {
   return PLACES.find(({ path }) => path !== '/' && (pathname === path || pathname.startsWith(`${path}/`)))?.path ?? '/';
 }
 
-function tellBadge(isCheck: boolean, count: number): string {
-  return isCheck
-    ? plural(count, { one: '# shortcut needs fixing', other: '# shortcuts need fixing' })
-    : plural(count, { one: '# thing with two versions', other: '# things with two versions' });
+function tellToFix(count: number): string {
+  return plural(count, { one: '# shortcut needs fixing', other: '# shortcuts need fixing' });
 }
 
-function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
+/** What waits under Devices: two versions of something, and what is to be done on devices by hand. */
+function tellWaiting(versions: number, due: number): string {
+  return tellList([
+    ...(versions > 0
+      ? [plural(versions, { one: '# thing with two versions', other: '# things with two versions' })]
+      : []),
+    ...(due > 0 ? [plural(due, { one: '# thing to copy over', other: '# things to copy over' })] : []),
+  ]);
+}
+
+function PlaceLink({ place, isWide, due }: { place: Place; isWide: boolean; due: number }) {
   const palette = usePalette();
   const router = useRouter();
   const pathname = usePathname();
   const isHere = placeOf(pathname) === place.path;
   const toFix = countToFix(useAudit().findings);
   const versions = useList().unsettled.length;
-  const counts: Readonly<Record<string, number>> = { '/check': toFix, '/devices': versions };
+  const counts: Readonly<Record<string, number>> = { '/check': toFix, '/devices': versions + due };
   const count = counts[place.path] ?? 0;
   const badge = count > 0 ? count : null;
   const color = isHere ? palette.ink : palette.inkSoft;
@@ -200,7 +211,9 @@ function PlaceLink({ place, isWide }: { place: Place; isWide: boolean }) {
   return (
     <PressLink
       aria-current={isHere ? 'page' : undefined}
-      aria-label={badge === null ? label : `${label}, ${tellBadge(place.path === '/check', badge)}`}
+      aria-label={
+        badge === null ? label : `${label}, ${place.path === '/check' ? tellToFix(badge) : tellWaiting(versions, due)}`
+      }
       onPress={() => router.navigate(place.path)}
       style={[styles.place, isWide && styles.railPlace]}
     >

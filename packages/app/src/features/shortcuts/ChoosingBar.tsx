@@ -11,6 +11,7 @@ import { tellCount } from '@/wording/format';
 import { ChoiceSheet, type ChoiceOption } from '@/look/ChoiceSheet';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
+import { joined, useStillThere } from '@/parts/useStillThere';
 import { usePalette } from '@/look/useLook';
 import { movingToNewSet } from '@yellow-latch/replica/commands/makingSet';
 import { deleting, editingAll } from '@yellow-latch/replica/commands/shortcuts';
@@ -36,6 +37,7 @@ export function ChoosingBar() {
   const { shortcuts, sets, languages } = useList();
   const canEdit = useMay() === 'edit';
   const ids = useChosen();
+  const stillThere = useStillThere();
   const [asked, setAsked] = useState<Asked | null>(null);
   const [isNaming, setNaming] = useState(false);
   if (ids === null) return null;
@@ -46,7 +48,13 @@ export function ChoosingBar() {
   const change = (fields: Parameters<typeof editingAll>[1], done: string) => {
     void run(editingAll(chosen, fields), done).then(() => choosing.end());
   };
-  const remove = () => void run(deleting(chosen), t`Deleted ${count}.`).then(() => choosing.end());
+  const remove = () => {
+    const still = stillThere(
+      chosen.map(({ id }) => id),
+      'deleted',
+    );
+    void run(deleting(chosen), joined(t`Deleted ${count}.`, still)).then(() => choosing.end());
+  };
   const sheet = (
     what: Asked,
     title: string,

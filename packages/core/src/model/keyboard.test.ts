@@ -49,7 +49,7 @@ test('a keyboard in use has a part and a pace within reason; a list at most eigh
   const use = { keyboard: 'phone-en', share: 3, pace: 1, device: 'phone-list' };
   expect(problems(KeyboardUseSchema.safeParse(use))).toEqual([]);
   expect(problems(KeyboardUseSchema.safeParse({ ...use, share: 0, pace: 9 }))).toHaveLength(2);
-  const list = { languages: ['en'], devices: ['app'] };
+  const list = { languages: ['en'], devices: ['app'], hasDevices: true };
   expect(
     problems(ListFieldsSchema.safeParse({ ...list, keyboards: Array.from({ length: 9 }, () => use) })),
   ).toHaveLength(1);

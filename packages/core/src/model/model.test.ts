@@ -195,7 +195,7 @@ test('what is left has a reason of one line, and a list has languages and device
   for (const reason of ['', 'two\nlines', 'x'.repeat(201)]) {
     expect(IgnoredFindingFieldsSchema.safeParse({ ...left, reason }).success).toBe(false);
   }
-  const list = { languages: ['en', 'de-AT'], devices: ['phone-list'], keyboards: [] };
+  const list = { languages: ['en', 'de-AT'], devices: ['phone-list'], keyboards: [], hasDevices: false };
   expect(ListFieldsSchema.parse(list)).toEqual(list);
   expect(ListFieldsSchema.safeParse({ ...list, languages: [] }).success).toBe(false);
   expect(ListFieldsSchema.safeParse({ ...list, languages: ['English, mostly'] }).success).toBe(false);

@@ -197,7 +197,7 @@ export const RECORD_TYPES = {
     settled: [],
     counters: {},
     defaults: {},
-    most: 200_000,
+    most: 50_000,
     since: 2,
   },
 } as const satisfies Record<string, RecordTypeOf>;

@@ -44,7 +44,8 @@ export function profileOf(key: string): DeviceProfile {
 
 function made(key: string): DeviceProfile {
   const { profile, answers, languages } = placeOfKey(key);
-  const base = isProfileId(profile) ? DEVICE_PROFILES[profile] : THIS_APP;
+  if (!isProfileId(profile)) return THIS_APP;
+  const base: DeviceProfile = DEVICE_PROFILES[profile];
   if (key === base.id) return base;
   const answered = contradictionOf({ profile, answers }) === null ? withAnswers(base, answers) : base;
   return { ...answered, id: key, languages: base.languages === null ? null : languages };

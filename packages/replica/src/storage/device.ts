@@ -1,6 +1,6 @@
 /** What a device is before and after a list has welcomed it. */
 import { KIND_NAMES } from '@yellow-latch/core/devices';
-import type { DeviceKind } from '@yellow-latch/core/model';
+import { MODEL_VERSION, type DeviceKind } from '@yellow-latch/core/model';
 import type { NewDevice, Welcome } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
@@ -23,7 +23,7 @@ export function newDeviceState(state: Partial<DeviceState> = {}): DeviceState {
     clock: null,
     through: 0,
     last: null,
-    model: 1,
+    model: MODEL_VERSION,
     ...state,
   };
 }
@@ -33,7 +33,9 @@ export function keptState({ subscribedSets, ...state }: DeviceState): KeptState 
   return { ...state, takes: subscribedSets };
 }
 
-export function stateFrom({ takes, ...state }: Partial<KeptState>): DeviceState {
+export function stateFrom({ takes, ...kept }: Partial<KeptState>): DeviceState {
+  // Before it was noted there was one version of the model.
+  const state = { model: 1, ...kept };
   return newDeviceState(takes === undefined ? state : { ...state, subscribedSets: takes });
 }
 

@@ -2,9 +2,11 @@
  * A device's database as the version before the renames of November 2026 left it (made by that version, names of
  * stores, fields and values as they were): it opens, and nothing in it is lost.
  */
+import { derivedId } from '@yellow-latch/core/model';
 import { openDB } from 'idb';
 
 import old from '../../fixtures/database-5.json';
+import { settingDevice } from '../commands/devices';
 import { openDatabase } from './database';
 import { stateFrom } from './device';
 import { lastDraft } from './drafts';
@@ -49,9 +51,22 @@ test('the list is as it was: records, what waits on top of them, private ones, w
   expect(sets.map(({ name }) => name)).toEqual(['Workshop']);
   expect(left).toMatchObject([{ finding: 'word', about: 'ws', reason: 'I never write it' }]);
   expect(conventions).toMatchObject([{ mark: { place: 'before', marker: ';' } }]);
-  expect([languages, devices]).toEqual([
-    ['en', 'de'],
-    ['app', 'phone-list'],
+  expect(languages).toEqual(['en', 'de']);
+  // What was chosen before devices were records is read as devices; the app is a place on each of them.
+  expect(devices).toEqual([
+    {
+      id: derivedId('before', 'phone-list'),
+      changed: 0,
+      name: 'Phone',
+      kind: 'phone',
+      joined: null,
+      places: [
+        { profile: 'phone-list', answers: {} },
+        { profile: 'app', answers: {} },
+      ],
+      keyboards: [],
+      share: 6,
+    },
   ]);
 });
 
@@ -82,4 +97,15 @@ test('the draft is there with what can be undone in it, and so is what was count
 test('what is written next comes after what waits', async () => {
   await replica.write([{ type: 'shortcut', id: replica.read().shortcuts[1]!.id, fields: { note: 'later' } }]);
   expect(replica.waiting.map(({ n }) => n)).toEqual([1, 2, 3, 4, 5]);
+});
+
+test('it asks for a fresh copy, since an earlier version of the app was not sent all types of records', () => {
+  expect([replica.state.model, replica.next]).toEqual([1, { since: 0, last: null }]);
+});
+
+test('a device that is changed gets its record, and is no longer read off what was chosen', async () => {
+  const list = replica.read();
+  await replica.write(settingDevice(list.devices[0]!, { name: 'My phone' }, list).writes);
+  expect(replica.read().devices).toMatchObject([{ id: list.devices[0]!.id, name: 'My phone', share: 6 }]);
+  expect(replica.read().profiles).toEqual(['phone-list', 'app']);
 });

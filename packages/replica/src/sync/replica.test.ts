@@ -247,12 +247,13 @@ test('the languages, the devices and what was left are read from their records',
   const replica = await newReplica();
   expect(replica.read().languages).toEqual(['en']);
   const chosen = { languages: ['de', 'fr'], devices: ['phone-list'] };
+  const phone = { name: 'Phone', places: [{ profile: 'phone-list' }] };
   const left = { shortcutId: LIST_RECORD_ID, finding: 'word', about: 'breaks so', reason: 'I want it so' };
   await replica.write([
     { type: 'list', id: LIST_RECORD_ID, fields: chosen },
     { type: 'leftFinding', fields: left },
   ]);
-  expect(replica.read()).toMatchObject({ ...chosen, ignored: [left] });
+  expect(replica.read()).toMatchObject({ chosen, languages: ['de', 'fr'], devices: [phone], ignored: [left] });
 });
 
 describe('a page', () => {

@@ -300,6 +300,11 @@ export class App {
   /** Opens a line or a device of the place Devices whose name begins so. */
   async openUnderDevices(name: string): Promise<void> {
     await this.goTo('Devices');
+    await this.follow(name);
+  }
+
+  /** Follows a link by what its name begins with. */
+  async follow(name: string): Promise<void> {
     await this.press(await this.see(By.css(`[role=main] [role=link][aria-label^=${JSON.stringify(name)}]`)));
   }
 
@@ -344,7 +349,7 @@ export class App {
   }
 
   /** Opens a bench of Check. */
-  async bench(name: 'Own texts' | 'Markers' | 'Savings' | 'Keyboards'): Promise<void> {
+  async bench(name: 'Own texts' | 'Markers' | 'Savings'): Promise<void> {
     await this.goTo('Check');
     await this.tap(name);
   }

@@ -1,6 +1,7 @@
 /** A device of the list that is no browser: it joins and sends changes as any other does. */
 import {
   LIST_RECORD_ID,
+  MODEL_VERSION,
   type DeviceFields,
   type DeviceKind,
   type ListFields,
@@ -82,6 +83,16 @@ export class OtherDevice {
     await this.send(places.map((profile) => this.draft('device', uuid(), fields(profile))));
   }
 
+  /** Takes a device off the list. */
+  async removeDevice(name: string): Promise<void> {
+    const record = (await this.records()).find(
+      ({ type, fields }) => type === 'device' && fields.name?.[0]?.value === name,
+    )!;
+    this.n += 1;
+    const stamp = { id: uuid(), clock: makeClock(Date.now(), this.n, this.id), device: this.id, n: this.n };
+    await this.send([draftChange({ type: 'device', id: record.id }, record, { deleted: true }, stamp)]);
+  }
+
   /** Deletes the shortcut with a code. */
   async remove(code: string): Promise<void> {
     await this.edit(await this.recordOf(code), { deleted: true });
@@ -128,13 +139,15 @@ export class OtherDevice {
   async catchUp(): Promise<void> {
     let since = 0;
     await this.records((through) => (since = through));
-    await fetch(`${this.address}/api/d/${this.id}/pages?since=${since}`, { headers: { cookie: this.cookie } });
+    await fetch(`${this.address}/api/d/${this.id}/pages?since=${since}&model=${MODEL_VERSION}`, {
+      headers: { cookie: this.cookie },
+    });
   }
 
   private async records(onPage: (through: number) => void = () => {}): Promise<StoredRecord[]> {
     const records: StoredRecord[] = [];
     for (let since = 0; ;) {
-      const answer = await fetch(`${this.address}/api/d/${this.id}/pages?since=${since}`, {
+      const answer = await fetch(`${this.address}/api/d/${this.id}/pages?since=${since}&model=${MODEL_VERSION}`, {
         headers: { cookie: this.cookie },
       });
       const page = PageSchema.parse(await answer.json());

@@ -16,6 +16,8 @@ export const PAGES: readonly (readonly [path: string, there: string])[] = [
   ['/check/savings', '[role=heading][aria-level="2"]'],
   ['/devices', '[role=listitem]'],
   ['/devices/invite', '[role=timer]'],
+  ['/devices/add', 'input'],
+  ['/devices/table', '[role=row]'],
   ['/devices/spare-key', '[role=button]'],
   ['/devices/history', '[role=listitem]'],
   ['/devices/deleted', '[role=heading]'],

@@ -91,7 +91,8 @@ const conventions: Pose = async (app) => {
 };
 
 const keyboards: Pose = async (app) => {
-  await app.bench('Keyboards');
+  await app.openUnderDevices('Ansel’s phone');
+  await app.follow('Keyboard.');
   await app.fill('Type something to see the keys it takes', ';ten');
   await app.seeText('6 taps');
 };

@@ -25,7 +25,7 @@ journey('from opening Check to the worst problem fixed in two taps, and back in 
 
 journey('every reason has its evidence; filters stand in the address', 'demo', async ({ open }) => {
   const app = await open('phone', '/check');
-  await app.openProblem('so, Needs fixing: A word, and part of others: on the computer');
+  await app.openProblem('so, Needs fixing: A word, and part of others: on Workshop laptop');
   await app.seeText('“so” needs fixing');
   await app.seeText('something');
   await app.unfold('Everyday words: “so” is an everyday word');
@@ -33,7 +33,7 @@ journey('every reason has its evidence; filters stand in the address', 'demo', a
   await app.expectAccessible();
   await app.tap('Back to Check');
   await app.tap('Filters');
-  await app.choose('Device', 'Phone');
+  await app.choose('Device', 'Ansel’s phone');
   await app.choose('Problem', 'Changed by a device');
   await app.expectAccessible();
   await app.tap('Show 1');
@@ -214,7 +214,7 @@ journey('a fix that makes a new clash says so before it is taken', 'demo', async
   await app.unfold('Safe, with a note: ');
   await app.openProblem('#res, Safe, with a note: Social networks use “#” for tags.');
   await app.press(await app.see(By.css('[role=radio][aria-label^="Use ;res."]')));
-  await app.seeText('New: At the start of a word, “;res” expands first on the computer. “;resch” never does.');
+  await app.seeText('New: At the start of a word, “;res” expands first on Workshop laptop. “;resch” never does.');
   await app.expectAccessible();
 });
 

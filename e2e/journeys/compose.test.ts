@@ -216,10 +216,11 @@ journey('a message with a hardware keyboard alone', 'demo', async ({ open }) => 
   await app.expectAccessible();
 });
 
-journey('written as a phone, key by key on its keyboard; and as others', 'demo', async ({ open }) => {
+journey('written as a phone, key by key on its keyboard; and as others', 'demo', async ({ open, stand }) => {
+  await (await OtherDevice.join(stand.address)).typeOn('keyboard-with-offers');
   const app = await open('phone', '/write');
   await app.see(By.css('textarea.write-pad'));
-  await app.choose('Write as', 'Phone');
+  await app.choose('Write as', 'Ansel’s phone');
   const keys = async (...labels: string[]) => {
     for (const label of labels) {
       await app.press(
@@ -259,12 +260,12 @@ journey('written as a phone, key by key on its keyboard; and as others', 'demo',
   await app.type(';ws ');
   await app.padHolds('Corrie & Vale Unit 3, The Ropewalk Tarnby ZZ4 7XX ');
 
-  await app.choose('Write as', 'Keyboard with suggestions');
+  await app.choose('Write as', 'keyboard-with-offers');
   await app.tap('Clear');
   await app.intoPad();
   await app.type(';ten ');
   await app.seeText('“;ten” is only suggested.');
-  await app.choose('Write as', 'Computer');
+  await app.choose('Write as', 'Workshop laptop');
   await app.tap('Clear');
   await app.intoPad();
   await app.type('x;tenp');

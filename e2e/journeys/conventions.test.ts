@@ -21,7 +21,7 @@ journey(
     await app.expectAccessible();
     await app.tap('See what changes');
     await app.seeText('It fixes ');
-    await app.seeText('At the start of a word, “,res” expands first on the computer');
+    await app.seeText('At the start of a word, “,res” expands first on Workshop laptop');
     await app.expectAccessible();
     await app.tap('Change 62 codes');
     await app.seeText('Changed 62 codes.');

@@ -37,11 +37,12 @@ journey(
 );
 
 journey(
-  'keyboards: the way lit up, parts, one more, one of one’s own, and rows that are none',
+  'the keyboards of a device: the way lit up, another one, parts, one of one’s own, and rows that are none',
   'demo',
   async ({ open }) => {
-    const app = await open('phone');
-    await app.bench('Keyboards');
+    const app = await open('phone', '/devices');
+    await app.openUnderDevices('Ansel’s phone');
+    await app.follow('Keyboard.');
     await app.fill('Type something to see the keys it takes', '!');
     await app.seeText('2 taps');
     await app.control('Key 1: 12');
@@ -53,18 +54,19 @@ journey(
     await app.seeText('“🎹” isn’t on this keyboard.');
     await app.expectAccessible();
 
-    await app.tap('Use Phone, English more');
-    await app.seeText('64%');
     await app.tap('Add a keyboard');
-    await app.press(await app.see(By.xpath('//*[@role="radio" and normalize-space(.)="Keyboard, German"]')));
-    await app.seeText('58%');
-    await app.press(await app.see(By.css('[role=radio][aria-label="Show Keyboard, German"]')));
-    await app.fill('Type something to see the keys it takes', '@');
-    await app.control('Key 1: AltGr');
-    await app.tap('Remove Keyboard, German');
-    await app.seeText('64%');
+    await app.press(await app.see(By.xpath('//*[@role="radio" and normalize-space(.)="Phone, German"]')));
+    await app.seeText('Do you write German, too?');
+    await app.tap('Check for German');
+    await app.seeText('Checking for German, too.');
+    await app.tap('Use Phone, English more');
+    await app.seeText('67%');
+    await app.press(await app.see(By.css('[role=radio][aria-label="Show Phone, German"]')));
+    await app.fill('Type something to see the keys it takes', 'ü');
+    await app.seeText('1 tap');
+    await app.tap('Remove Phone, German');
+    await app.seeText('Removed Phone, German.');
 
-    await app.press(await app.see(By.css('[role=radio][aria-label="Show Phone, English"]')));
     await app.tap('My keys are different');
     await app.fill('Letters, row 1', 'qwertyuiop,');
     await app.fill('Numbers, row 3', 'a b');
@@ -78,7 +80,7 @@ journey(
     await app.tap('Change its keys');
     await app.tap('Delete');
     await app.seeText('Deleted My phone.');
-    await app.seeText('64%');
+    await app.control('Show Phone, English');
   },
 );
 
@@ -86,7 +88,9 @@ journey(
   'the own pace is measured in half a minute, by keyboard alone',
   'demo',
   async ({ open }) => {
-    const app = await open('computer', '/check/keyboards');
+    const app = await open('computer', '/devices');
+    await app.openUnderDevices('Ansel’s phone');
+    await app.follow('Keyboard.');
     await app.seeText('letters');
     await app.tabTo('Measure my speed on Phone, English');
     await app.type(Key.RETURN);

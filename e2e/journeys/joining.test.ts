@@ -129,6 +129,7 @@ journey(
     await phone.seeText('The first of a new list.');
     await computer.goTo('Devices');
     await computer.openUnderDevices('Phone');
+    await computer.unfold('What it can do');
     await computer.press(
       await computer.see(By.xpath('//*[@role="radio"][starts-with(normalize-space(.), "Only use it")]')),
     );

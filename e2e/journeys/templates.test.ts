@@ -145,7 +145,7 @@ journey('formatted: seen, shown for a device that knows none, and copied in both
   );
   expect(types).toContain('<strong>Corrie &amp; Vale</strong>');
   expect(types).toContain('Book a visit (https://corrieandvale.example/book)');
-  await app.choose('Device', 'Phone');
+  await app.choose('Device', 'Ansel’s phone');
   await app.seeText('It loses its formatting and its line breaks there.');
   // Fired, it is plain text that reads well.
   await write(app, ';bye ');
@@ -156,11 +156,11 @@ journey('formatted: seen, shown for a device that knows none, and copied in both
   await app.goTo('Shortcuts');
   await app.fill('Search your shortcuts', ';six');
   await app.openShortcut(';six');
-  await app.choose('Device', 'Phone');
+  await app.choose('Device', 'Ansel’s phone');
   await app.seeText('That device can’t keep dates up to date.');
   await app.fill('Search your shortcuts', ';rep');
   await app.openShortcut(';rep');
-  await app.choose('Device', 'Phone');
+  await app.choose('Device', 'Ansel’s phone');
   await app.seeText('That device can’t keep dates up to date.');
 });
 

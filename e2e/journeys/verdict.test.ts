@@ -75,7 +75,7 @@ journey(
     await app.tap('New shortcut…');
     await app.insert(await app.field('You get'), 'Ten, and a place for the van.');
     await app.fill('You type', ';tenp');
-    await app.seeText('At the start of a word, “;ten” expands first on the computer');
+    await app.seeText('At the start of a word, “;ten” expands first on Workshop laptop');
     await app.expectAccessible();
   },
 );

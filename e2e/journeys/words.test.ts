@@ -83,7 +83,7 @@ const NAMES = `
   });`;
 
 /** Names of the demo list that no shortcut holds, and codes as they would be with their first letter twice. */
-const DEMO_NAMES = ['Workshop computer, Workshop tablet, Phone, Corrie & Vale', 'aask', 'PPK'];
+const DEMO_NAMES = ['Workshop laptop, Workshop tablet, Phone, Corrie & Vale', 'aask', 'PPK'];
 
 const wordsOf = (text: string) => text.toLowerCase().match(/\p{L}{2,}/gu) ?? [];
 

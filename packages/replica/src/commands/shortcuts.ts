@@ -80,6 +80,8 @@ export function makingPrivate(
   return {
     writes: [
       { type: 'shortcut', id, fields: { deleted: 'erased' } },
+      // With the shortcut goes its code, wherever it stands.
+      ...there.map((one): Write => ({ type: 'carried', id: one.id, fields: { deleted: 'erased' } })),
       ...there.map(noteOf),
       { type: 'shortcut', id: own, isPrivate: true, fields: { ...fieldsOf(shortcut), ...edited } },
     ],

@@ -22,7 +22,7 @@ import {
   type Shortcut,
   type ShortcutSet,
 } from '@yellow-latch/core/model';
-import { asRead, asShortcut, isDeleted, unsettledFields, type StoredRecord } from '@yellow-latch/core/sync';
+import { asRead, asShortcut, currentFields, isDeleted, unsettledFields, type StoredRecord } from '@yellow-latch/core/sync';
 
 /** The list as screens read it: what is not deleted, sets in their order. */
 export interface ListView {
@@ -92,7 +92,7 @@ export function viewOf(
     else if (record.type === 'device') deviceRecords.push(asRead<'device'>(record));
     else if (record.type === 'leftOut') leftOut.push(readOnce(record, asRead<'leftOut'>));
     else if (record.type === 'carried') carried.push(readOnce(record, asRead<'carried'>));
-    else list = asRead<'list'>(record);
+    else list = currentFields(record as StoredRecord & { type: 'list' });
   }
   sets.sort((a, b) => compareUnits(a.order, b.order) || compareUnits(a.id, b.id));
   shortcuts.sort((a, b) => byCode.compare(a.code, b.code) || compareUnits(a.id, b.id));

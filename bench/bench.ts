@@ -11,6 +11,7 @@ import { audit, auditGrowth, ownText, reaudit } from './audit';
 import { plan, propose } from './codes';
 import { catchUp, firstPull, openOffline, propagate } from './device';
 import { importing, search } from './keeping';
+import { fit } from './fit';
 import { keystroke } from './keystroke';
 import type { Figure } from './measure';
 import { ownTextPage } from './page';
@@ -33,6 +34,7 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   markers,
   propose,
   plan,
+  fit,
   typing,
   propagate,
   'first-pull': firstPull,

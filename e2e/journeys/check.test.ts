@@ -38,7 +38,7 @@ journey('every reason has its evidence; filters stand in the address', 'demo', a
   await app.expectAccessible();
   await app.tap('Show 1');
   const isShown = async () =>
-    (await app.problems()).join() === '-----, Needs fixing: Phone: its dashes get joined before you finish it.';
+    (await app.problems()).join() === '-----, Needs fixing: Ansel’s phone: its dashes get joined before you finish it.';
   await app.until(isShown, 'the one with dashes alone');
   await app.reload();
   await app.until(isShown, 'the same after a reload');
@@ -225,16 +225,16 @@ journey('nothing is left: what was checked, against what, and when', 'empty', as
   await app.seeText('No problems found');
   await app.seeText('against every word of English, 452 links, addresses and prices');
   await app.expectAccessible();
-  // Another language and another device: checked anew.
+  // Another language, and the devices that there are: checked anew.
   await app.press(
     await app.see(By.css('[role=button][aria-label^="Your list practically never expands by mistake."]')),
   );
   await app.tap('Choose languages and devices');
   await app.press(await app.see(By.xpath('//*[@role="checkbox" and contains(., "German")]')));
-  await app.press(await app.see(By.xpath('//*[@role="checkbox" and contains(., "Keyboard with suggestions")]')));
+  await app.seeText('It’s checked for what you type on: Phone.');
   await app.expectAccessible();
   await app.tap('Done');
-  await app.seeText('for English and German and your 5 devices');
+  await app.seeText('for English and German and your device');
 });
 
 journey(
@@ -251,7 +251,7 @@ journey(
     await app.expectAccessible();
     await app.reload();
     await app.seeText('Checked at');
-    await app.openProblem('so, Needs fixing: An everyday word');
+    await app.openProblem('so, Needs fixing: A word, and part of others');
     await app.until(() => app.driverScript('return window.workers.length === 1'), 'a worker');
     const stop = () => app.driverScript<void>(`window.workers.at(-1).dispatchEvent(new Event('error'))`);
     await stop();

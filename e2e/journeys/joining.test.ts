@@ -82,6 +82,8 @@ journey(
     // The phone may only use the list from now on; what it had begun to write says so.
     await computer.openUnderDevices('Kitchen phone');
     await computer.expectAccessible();
+    await computer.unfold('What it can do');
+    await computer.unfold('What it can do');
     await computer.press(
       await computer.see(By.xpath('//*[@role="radio"][starts-with(normalize-space(.), "Only use it")]')),
     );

@@ -1,6 +1,6 @@
 import { asTyped, ContextCorpus, searchable } from '../clash/contextCorpus';
-import { CompiledList, heldBy, LARGEST_OVERLAY, settleRules, type FiringEntry } from '../fire';
-import { matchKey } from '../model';
+import { byAge, CompiledList, LARGEST_OVERLAY, settleRules, type FiringEntry } from '../fire';
+import { compareUnits, matchKey } from '../model';
 import { profileOf, type DeviceProfile } from '../profile';
 import {
   placing,
@@ -26,9 +26,9 @@ export type FitSums = Readonly<Record<Fit['verdict'], number>>;
 interface Item {
   readonly shortcut: FitShortcut;
   readonly entry: FiringEntry;
-  /** Its code for searching in, and for being searched for. */
-  readonly searched: string;
   readonly key: string;
+  /** Its code for being searched in, made when an edit first asks for it. */
+  searched: string | null;
 }
 
 /** A place under a name of its own: two devices may have equal ones, and do without different shortcuts. */
@@ -41,6 +41,7 @@ export interface NamedPlace {
 /** What is left out of a place, by its name. */
 export type LeftOutOf = (place: string, shortcut: FitShortcut) => boolean;
 
+const ALL_IN = {};
 const WORKS: Fit = { verdict: 'works' };
 const LEFT_OUT: Fit = { verdict: 'left out' };
 
@@ -48,22 +49,26 @@ const LEFT_OUT: Fit = { verdict: 'left out' };
 export class ListFit {
   private readonly items = new Map<string, Item>();
   private readonly places: PlaceFit[];
+  private readonly making: FitContext & { shortcutOf: (id: string) => FitShortcut | undefined };
 
   /** Cost: for each place about that of compiling the list and scanning its codes once. */
   constructor(
     private readonly list: FitList,
     places: readonly NamedPlace[],
-    private readonly context: FitContext,
+    context: FitContext,
     private readonly isLeftOut: LeftOutOf = () => false,
   ) {
+    this.making = { ...context, shortcutOf: (id) => this.items.get(id)?.shortcut };
     for (const item of itemsOf(list.shortcuts, list)) this.items.set(item.shortcut.id, item);
     const all = [...this.items.values()];
+    // In the order of their codes, so that no place has to sort them.
+    const sorted = [...all].sort((a, b) => compareUnits(a.key, b.key) || byAge(a.entry, b.entry));
     const corpus = new ContextCorpus(
       all.map(({ shortcut }) => shortcut.code),
       true,
     );
     this.places = places.map(
-      (place) => new PlaceFit(place, all, corpus, (item, profile) => this.placed(item, place.id, profile)),
+      (place) => new PlaceFit(place, all, sorted, corpus, (item, profile) => this.placed(item, place.id, profile)),
     );
   }
 
@@ -104,9 +109,10 @@ export class ListFit {
     // A code that one of them goes on from may wait for it, and so be met elsewhere or not.
     const waiting = [...this.items.values()].filter(({ key }) => changed.some((longer) => longer.startsWith(key)));
     const stretches = [...new Set([...changed, ...waiting.map(({ key }) => key)])].map(asTyped);
-    const met = [...this.items.values()].filter(({ searched }) =>
-      stretches.some((stretch) => searched.includes(stretch)),
-    );
+    const met = [...this.items.values()].filter((item) => {
+      const searched = searchedIn(item);
+      return stretches.some((stretch) => searched.includes(stretch));
+    });
     const concerned = new Set([...added, ...met]);
     const leading = this.places.some(({ rescans }) => rescans) ? this.leadingTo(stretches) : concerned;
     for (const place of this.places)
@@ -129,21 +135,25 @@ export class ListFit {
       next = holders.map(({ key }) => asTyped(key));
     }
     const met = [...codes, ...[...found].map(({ key }) => asTyped(key))];
-    for (const item of this.items.values()) if (met.some((key) => item.searched.includes(key))) found.add(item);
+    for (const item of this.items.values()) if (met.some((key) => searchedIn(item).includes(key))) found.add(item);
     return found;
   }
 
   private placed({ shortcut, entry }: Item, place: string, profile: DeviceProfile): Placed | Obstacle | 'left out' {
-    const context = { ...this.context, shortcutOf: (id: string) => this.items.get(id)?.shortcut };
-    return placing(shortcut, entry, { isLeftOut: (one) => this.isLeftOut(place, one) }, profile, context);
+    if (this.isLeftOut(place, shortcut)) return 'left out';
+    return placing(shortcut, entry, ALL_IN, profile, this.making);
   }
 }
 
 function itemsOf(shortcuts: readonly FitShortcut[], list: FitList): Item[] {
   return settleRules({ ...list, shortcuts }).map((entry, index) => {
     const key = matchKey(entry.code);
-    return { shortcut: shortcuts[index]!, entry, key, searched: searchable(key) };
+    return { shortcut: shortcuts[index]!, entry, key, searched: null };
   });
+}
+
+function searchedIn(item: Item): string {
+  return (item.searched ??= searchable(item.key));
 }
 
 type Place = (item: Item, profile: DeviceProfile) => Placed | Obstacle | 'left out';
@@ -160,13 +170,14 @@ class PlaceFit {
   constructor(
     { id, key }: NamedPlace,
     items: readonly Item[],
+    sorted: readonly Item[],
     corpus: ContextCorpus,
     private readonly place: Place,
   ) {
     this.id = id;
     this.profile = profileOf(key);
     for (const item of items) this.take(item);
-    this.list = this.compiled();
+    this.list = this.compiled(sorted);
     const isClear = this.clearOnes(items, corpus);
     items.forEach((item, index) => this.judge(item, isClear[index] === 1));
   }
@@ -182,7 +193,7 @@ class PlaceFit {
     }
     const put = added.flatMap(({ shortcut }) => this.held.get(shortcut.id)?.entry ?? []);
     this.list = this.list.with({ put, remove: [...gone] });
-    if (this.list.overlaySize > LARGEST_OVERLAY) this.list = this.compiled();
+    if (this.list.overlaySize > LARGEST_OVERLAY) this.list = this.compiled(all);
     const changed = new Set([...gone, ...added.map(({ shortcut }) => shortcut.id)]);
     for (const item of all) {
       const before = this.fits.get(item.shortcut.id);
@@ -205,11 +216,13 @@ class PlaceFit {
     return this.profile.rescans;
   }
 
-  private compiled(): CompiledList {
-    return CompiledList.compile(
-      Array.from(this.held.values(), ({ entry }) => entry),
-      this.profile,
-    );
+  private compiled(items: Iterable<Item>): CompiledList {
+    const entries: FiringEntry[] = [];
+    for (const { shortcut } of items) {
+      const held = this.held.get(shortcut.id);
+      if (held) entries.push(held.entry);
+    }
+    return CompiledList.compile(entries, this.profile);
   }
 
   /** Takes a shortcut in as the place would hold it; false: it would not. */
@@ -256,8 +269,7 @@ class PlaceFit {
       this.fits.set(id, { verdict: 'no', ...obstacleTo(entry, this.list) });
       return;
     }
-    const rules = heldBy(entry, this.profile)!;
-    const failsAtStart = mayFailAtStart(entry, rules, this.profile) && !isTyped(entry, this.list, '');
+    const failsAtStart = mayFailAtStart(entry, this.profile) && !isTyped(entry, this.list, '');
     const how: readonly Change[] = failsAtStart ? [...changes, 'sentence start'] : changes;
     this.fits.set(id, how.length === 0 ? WORKS : { verdict: 'changed', how });
   }

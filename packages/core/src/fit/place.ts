@@ -74,6 +74,9 @@ export function compileFor(list: FitList, profile: DeviceProfile, context: FitCo
   return { placed, out };
 }
 
+const NOTHING: readonly Change[] = [];
+const LINES: readonly Change[] = ['lines'];
+
 /** One shortcut as a place would hold it, or why it would not. `entry`: the same with its rules settled. */
 export function placing(
   shortcut: FitShortcut,
@@ -88,7 +91,7 @@ export function placing(
   const text = textHeld(content.expansion, profile);
   if (!isMade(content)) {
     const why = refusalOf({ code, text }, profile);
-    return why ?? { id, code, text, changes: changesOf(entry, profile, text === content.expansion ? [] : ['lines']) };
+    return why ?? { id, code, text, changes: changesOf(entry, profile, text === content.expansion ? NOTHING : LINES) };
   }
   const made = expandFor(shortcut, profile, context);
   if (made.type === 'errors') return 'broken';
@@ -98,6 +101,8 @@ export function placing(
 }
 
 function changesOf(entry: FiringEntry, profile: DeviceProfile, lost: readonly Change[]): readonly Change[] {
+  // What asks for nothing loses nothing by the rules of the place.
+  if (entry.capitals === 'ignore' && entry.delimiter === 'keep') return lost;
   const held = heldBy(entry, profile);
   if (held === null || held === entry) return lost;
   const isOfDevice = entry.capitals !== 'ignore' && held.capitals !== entry.capitals;

@@ -54,8 +54,11 @@ export function worksInside(entry: FiringEntry, list: CompiledList): boolean {
 }
 
 /** Whether the device may raise its first letter, and the capitals of the code matter. */
-export function mayFailAtStart({ code }: FiringEntry, held: FiringEntry, profile: DeviceProfile): boolean {
-  return profile.sentenceCapitals && held.capitals === 'match' && held.fires !== 'offer' && /^\p{Ll}/u.test(code);
+export function mayFailAtStart(entry: FiringEntry, profile: DeviceProfile): boolean {
+  const { code } = entry;
+  if (!profile.sentenceCapitals || !/^\p{Ll}/u.test(code)) return false;
+  const held = heldBy(entry, profile);
+  return held !== null && held.capitals === 'match' && held.fires !== 'offer';
 }
 
 /** Why a code that is held does not work, found by leaving out one thing after the other; `by`: the id of the code that comes first. */

@@ -23,14 +23,14 @@ import { tellListFigure } from './summary';
 export function HowChecked() {
   const palette = usePalette();
   const { client, findings, state } = useAudit();
-  const { shortcuts } = useList();
+  const { shortcuts, devices } = useList();
   const { codeOf } = useCodes();
   const [isOpen, setOpen] = useState(false);
   const [isChoosing, setChoosing] = useState(false);
   const { phase, result, progress, wasRestarted } = state;
   const isWorking = phase === 'working';
   const wasWorking = useRef(isWorking);
-  const told = tellChecked(shortcuts.length, isWorking ? null : result);
+  const told = tellChecked(shortcuts.length, devices.length, isWorking ? null : result);
   useEffect(() => {
     if (wasWorking.current && !isWorking) announce(told);
     wasWorking.current = isWorking;
@@ -98,12 +98,12 @@ function tellUnchecked(what: string): string {
   return what === 'look-alikes' ? t`characters that look alike` : languageName(what);
 }
 
-function tellChecked(count: number, result: AuditResult | null): string {
+function tellChecked(count: number, many: number, result: AuditResult | null): string {
   if (count === 0) return t`Nothing to check yet: your list is empty.`;
   if (!result) return plural(count, { one: 'Checking # shortcut…', other: 'Checking # shortcuts…' });
   const when = tellMoment(result.at);
   const languages = tellList(result.languages.map(languageName));
-  const devices = plural(result.devices.length, { one: 'your device', other: 'your # devices' });
+  const devices = plural(many, { one: 'your device', other: 'your # devices' });
   return t`Checked at ${when} for ${languages} and ${devices}.`;
 }
 

@@ -47,9 +47,9 @@ export const QUESTIONS: readonly Question[] = [
 export function tellContradiction(why: Contradiction): string {
   switch (why) {
     case 'suggestions-never-expand-by-themselves':
-      return t`A keyboard with suggestions waits for your tap. If your text comes by itself, choose “Its own list of shortcuts” instead.`;
+      return t`A keyboard with suggestions waits for your tap. If your text comes without one, choose “Its own list of shortcuts”.`;
     case 'expander-waits-for-a-tap':
-      return t`A program that expands right away doesn’t wait for a tap. If yours does, choose “Its own list of shortcuts” instead.`;
+      return t`A program that expands right away doesn’t wait for a tap. If yours does, choose “Its own list of shortcuts”.`;
     case 'app-is-known':
       return t`How Yellow Latch expands is known. There’s nothing to answer.`;
   }

@@ -42,23 +42,27 @@ export function nameByDevices(places: readonly PlaceOfDevice[]): void {
 
 /** Places in a sentence: the phone, Mara’s tablet and the computer. */
 export function deviceNames(keys: readonly string[]): string {
-  return tellList([...new Set(keys.flatMap((key) => namesOf(key, 'spoken')))]);
+  return told([...new Set(keys.flatMap((key) => namesOf(key, 'spoken')))]);
 }
 
 /** The name of a place alone, as on a label. */
 export function deviceLabel(key: string): string {
-  return tellList(namesOf(key, 'label'));
+  return told(namesOf(key, 'label'));
 }
 
 /** Places at the head of a line: Phone and Tablet. */
 export function deviceLabels(keys: readonly string[]): string {
-  return tellList([...new Set(keys.flatMap((key) => namesOf(key, 'label')))]);
+  return told([...new Set(keys.flatMap((key) => namesOf(key, 'label')))]);
 }
 
 /** What a place is called beside others of its device. */
 export function placeLabel(profile: string): string {
   const words = WORDS[profile as ProfileId] as PlaceWords | undefined;
   return words ? i18n._(words.place) : profile;
+}
+
+function told(names: readonly string[]): string {
+  return names.length === 1 ? names[0]! : tellList(names);
 }
 
 function namesOf(key: string, form: 'spoken' | 'label'): string[] {

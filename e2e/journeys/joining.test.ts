@@ -83,7 +83,6 @@ journey(
     await computer.openUnderDevices('Kitchen phone');
     await computer.expectAccessible();
     await computer.unfold('What it can do');
-    await computer.unfold('What it can do');
     await computer.press(
       await computer.see(By.xpath('//*[@role="radio"][starts-with(normalize-space(.), "Only use it")]')),
     );

@@ -189,7 +189,7 @@ journey('history: who, when, what was there; a change and a bulk change are take
   // The whole demo list was made in one go: it goes, and comes back, in one.
   const before = (await phone.codes()).slice(0, 6);
   await computer.openUnderDevices('History');
-  await computer.seeText('Added 64 shortcuts and 8 other things');
+  await computer.seeText('Added 64 shortcuts and 11 other things');
   await computer.press(await computer.see(By.css('[aria-label*="Added 64"]')));
   await phone.seeText('What do you type again and again?');
   await computer.press(await computer.see(By.css('[aria-label^="Undo:"][aria-label*="Deleted 64"]')));

@@ -17,7 +17,7 @@ export const PAGES: readonly (readonly [path: string, there: string])[] = [
   ['/devices', '[role=listitem]'],
   ['/devices/invite', '[role=timer]'],
   ['/devices/add', 'input'],
-  ['/devices/table', '[role=row]'],
+  ['/devices/table', '[role=main] [role=link][aria-label^=";"] [role=img]'],
   ['/devices/spare-key', '[role=button]'],
   ['/devices/history', '[role=listitem]'],
   ['/devices/deleted', '[role=heading]'],

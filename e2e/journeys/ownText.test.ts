@@ -39,8 +39,8 @@ journey('own text is pasted, stepped through, and kept only if asked', 'demo', a
   await app.seeText('1 of 4: so');
   await app.expectAccessible();
   // The computer fires in the middle of words as well.
-  await app.tap('Device: This app');
-  await app.press(await app.see(By.xpath('//*[@role="radio" and contains(., "Computer")]')));
+  await app.tap('Device: Ansel’s phone');
+  await app.press(await app.see(By.xpath('//*[@role="radio" and contains(., "Workshop laptop")]')));
   await app.seeText('of 5');
   expect(await keptNames(app)).not.toContain('own-text');
   await app.tap('Save it on this device');

@@ -1,5 +1,6 @@
 import { By } from 'selenium-webdriver';
 
+import { OtherDevice } from '../otherDevice';
 import { journey } from '../journey';
 
 journey('a code is judged while it is typed, by words, other codes and devices', 'demo', async ({ open }) => {
@@ -69,13 +70,14 @@ journey('an account number is told of before it is copied to every device', 'dem
 journey(
   'a verdict follows what was saved a moment before, and is there on a wide screen',
   'empty',
-  async ({ open }) => {
+  async ({ open, stand }) => {
+    await (await OtherDevice.join(stand.address)).typeOn('expander');
     const app = await open('computer');
     await app.make(';ten', 'I am about ten minutes away.');
     await app.tap('New shortcut…');
     await app.insert(await app.field('You get'), 'Ten, and a place for the van.');
     await app.fill('You type', ';tenp');
-    await app.seeText('At the start of a word, “;ten” expands first on Workshop laptop');
+    await app.seeText('At the start of a word, “;ten” expands first on expander');
     await app.expectAccessible();
   },
 );

@@ -14,7 +14,7 @@ import { STRONG } from '@/look/fonts';
 import { Icon } from '@/look/icons';
 import { LatchButton } from '@/look/LatchButton';
 import { PressLink } from '@/look/PressLink';
-import { useIsWide, usePalette } from '@/look/useLook';
+import { usePalette } from '@/look/useLook';
 import { keepForGood } from '@/frame/replica/keeping';
 import { useList, useManages, useOpened } from '@/frame/replica/ReplicaProvider';
 import { tellMoment } from '@/wording/format';
@@ -41,7 +41,7 @@ export function DevicesPane() {
   const self = replica.state.id;
   usePageTitle(t`Devices`, { isList: true });
   const spareKey = directory?.spareKey ?? null;
-  const hasTable = useIsWide() && devices.length > 1;
+  const hasTable = devices.length > 1;
   const rows = rowsOf(devices, directory ? devicesIn(directory, self) : [], self);
   return (
     <View style={styles.pane}>

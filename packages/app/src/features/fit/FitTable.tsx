@@ -1,22 +1,21 @@
 import { t } from '@lingui/core/macro';
-import type { Fit } from '@yellow-latch/core/fit';
+import type { PlaceOfDevice } from '@yellow-latch/core/devices';
+import type { Fit, FitSums } from '@yellow-latch/core/fit';
 import { useRouter } from 'expo-router';
-import { ScrollView, StyleSheet, View } from 'react-native';
-import { FlatList } from 'react-native';
+import { FlatList, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { deviceLabel } from '@/answers/audit/sentences';
 import { useAnswer } from '@/answers/effort/useAnswer';
 import { placeId, useFitRequest, useOwnPlaces } from '@/answers/fit/useFit';
 import { tellFit, tellSums } from '@/answers/fit/words';
-import type { FitSums } from '@yellow-latch/core/fit';
 import { DetailPage } from '@/frame/DetailPage';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { Icon } from '@/look/icons';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { PressLink } from '@/look/PressLink';
-import { usePalette } from '@/look/useLook';
+import { useIsWide, usePalette } from '@/look/useLook';
 import { useCodes } from '@/parts/findings/useCodes';
 import { Working } from '@/parts/findings/Working';
 
@@ -30,36 +29,19 @@ interface Table {
   readonly sums: Readonly<Record<string, FitSums>>;
 }
 
-/** The shortcuts that are otherwise somewhere, and what becomes of each in every place. */
+/** The shortcuts that are otherwise somewhere, and what becomes of each in every place: side by side, or below each other on a phone. */
 export function FitTable() {
-  const palette = usePalette();
-  const router = useRouter();
-  const codes = useCodes();
+  const isWide = useIsWide();
   const places = useOwnPlaces();
   const request = useFitRequest();
   const { answer } = useAnswer(places.length > 0 ? request : null, async ({ fit }): Promise<Table | null> => {
     const [rows, sums] = await Promise.all([fit.table(request), fit.sums(request)]);
     return rows && sums ? { rows, sums } : null;
   });
-  const head = (
-    <View style={[styles.row, styles.head, { borderColor: palette.ink }]} role="row">
-      <Text role="columnheader" style={[styles.code, STRONG]}>{t`Code`}</Text>
-      {places.map((place) => {
-        const sums = answer?.sums[placeId(place)];
-        return (
-          <View key={placeId(place)} role="columnheader" style={styles.cell}>
-            <Text style={STRONG}>{deviceLabel(place.key)}</Text>
-            <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
-              {sums ? tellSums(sums) : ''}
-            </Text>
-          </View>
-        );
-      })}
-    </View>
-  );
+  const shown = { places, table: answer! };
   return (
     <DetailPage title={t`What works where`} about="fit table" hasOwnScroll>
-      {!answer ? (
+      {!answer && (
         <View style={styles.told}>
           {answer === null ? (
             <Text role="alert">{t`The check has stopped. Open Check to start it again.`}</Text>
@@ -67,45 +49,107 @@ export function FitTable() {
             <Working text={t`Trying out your list…`} />
           )}
         </View>
-      ) : (
-        <ScrollView horizontal contentContainerStyle={styles.wide}>
-          <View
-            role="table"
-            aria-label={t`What works where`}
-            style={[styles.table, { minWidth: 180 + places.length * 190 }]}
-          >
-            {head}
-            <FlatList
-              data={answer.rows}
-              keyExtractor={({ id }) => id}
-              initialNumToRender={16}
-              role="rowgroup"
-              ListEmptyComponent={
-                <Text variant="bodyLarge" style={styles.told}>{t`All of your list works everywhere.`}</Text>
-              }
-              renderItem={({ item }) => (
-                <View role="row" style={[styles.row, { borderColor: palette.line }]}>
-                  <View role="cell" style={styles.code}>
-                    <PressLink
-                      aria-label={codes.codeOf(item.id)}
-                      onPress={() => router.navigate({ pathname: '/shortcut/[id]', params: { id: item.id } })}
-                      style={styles.link}
-                    >
-                      <CodePlate code={codes.codeOf(item.id)} />
-                    </PressLink>
-                  </View>
-                  {item.fits.map((fit, at) => (
-                    <View key={placeId(places[at]!)} role="cell" style={styles.cell}>
-                      <Cell fit={fit} codeOf={codes.codeOf} />
-                    </View>
-                  ))}
-                </View>
-              )}
-            />
-          </View>
-        </ScrollView>
       )}
+      {answer && (isWide ? <SideBySide {...shown} /> : <OneByOne {...shown} />)}
     </DetailPage>
+  );
+}
+
+interface ShownProps {
+  places: readonly PlaceOfDevice[];
+  table: Table;
+}
+
+function SideBySide({ places, table }: ShownProps) {
+  const palette = usePalette();
+  const { codeOf } = useCodes();
+  return (
+    <ScrollView horizontal contentContainerStyle={styles.wide}>
+      <View
+        role="table"
+        aria-label={t`What works where`}
+        style={[styles.table, { minWidth: 180 + places.length * 190 }]}
+      >
+        <View style={[styles.row, styles.head, { borderColor: palette.ink }]} role="row">
+          <Text role="columnheader" style={[styles.code, STRONG]}>{t`Code`}</Text>
+          {places.map((place) => (
+            <View key={placeId(place)} role="columnheader" style={styles.cell}>
+              <Text style={STRONG}>{deviceLabel(place.key)}</Text>
+              <Text variant="bodySmall" style={{ color: palette.inkSoft }}>
+                {tellSums(table.sums[placeId(place)]!)}
+              </Text>
+            </View>
+          ))}
+        </View>
+        <FlatList
+          data={table.rows}
+          keyExtractor={({ id }) => id}
+          initialNumToRender={16}
+          role="rowgroup"
+          ListEmptyComponent={<Nothing />}
+          renderItem={({ item }) => (
+            <View role="row" style={[styles.row, { borderColor: palette.line }]}>
+              <View role="cell" style={styles.code}>
+                <Code id={item.id} />
+              </View>
+              {item.fits.map((fit, at) => (
+                <View key={placeId(places[at]!)} role="cell" style={styles.cell}>
+                  <Cell fit={fit} codeOf={codeOf} />
+                </View>
+              ))}
+            </View>
+          )}
+        />
+      </View>
+    </ScrollView>
+  );
+}
+
+/** Each shortcut with the places where it is otherwise. */
+function OneByOne({ places, table }: ShownProps) {
+  const palette = usePalette();
+  const { codeOf } = useCodes();
+  return (
+    <FlatList
+      data={table.rows}
+      keyExtractor={({ id }) => id}
+      initialNumToRender={10}
+      role="list"
+      aria-label={t`What works where`}
+      contentContainerStyle={styles.list}
+      ListEmptyComponent={<Nothing />}
+      renderItem={({ item }) => (
+        <View role="listitem" style={[styles.card, { borderColor: palette.line }]}>
+          <Code id={item.id} />
+          {item.fits.map((fit, at) =>
+            fit.verdict === 'works' ? null : (
+              <Text key={placeId(places[at]!)} variant="bodyMedium">
+                <Text style={STRONG}>{deviceLabel(places[at]!.key)}</Text>
+                {`: ${tellFit(fit, codeOf)}`}
+              </Text>
+            ),
+          )}
+        </View>
+      )}
+    />
+  );
+}
+
+function Nothing() {
+  return <Text variant="bodyLarge" style={styles.told}>{t`All of your list works everywhere.`}</Text>;
+}
+
+function Code({ id }: { id: string }) {
+  const router = useRouter();
+  const code = useCodes().codeOf(id);
+  return (
+    <PressLink
+      aria-label={code}
+      onPress={() => router.navigate({ pathname: '/shortcut/[id]', params: { id } })}
+      style={styles.link}
+    >
+      <CodePlate code={code} />
+    </PressLink>
   );
 }
 
@@ -123,6 +167,8 @@ function Cell({ fit, codeOf }: { fit: Fit; codeOf: (id: string) => string }) {
 }
 
 const styles = StyleSheet.create({
+  list: { paddingHorizontal: 16, paddingBottom: 24 },
+  card: { borderBottomWidth: 1, paddingBottom: 8 },
   wide: { flexGrow: 1 },
   table: { flex: 1, paddingHorizontal: 16 },
   row: { flexDirection: 'row', borderBottomWidth: 1, minHeight: 48, alignItems: 'center' },

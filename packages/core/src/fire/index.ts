@@ -10,6 +10,7 @@
 export { expansionFor, fitsCapitals } from './capitals';
 export { byAge } from './codeTree';
 export { delimiterTest, isDelimiter } from './delimiter';
+export { changesText } from './deviceText';
 export { hasEdgeBefore, type Edge } from './edge';
 export { foldAll, foldMade, foldTyped, type FoldedText } from './fold';
 export { isEndedInPassing, madeForScan, madeForScanOfEach, madeOf, passingState, type MadeText } from './madeText';

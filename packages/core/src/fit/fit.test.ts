@@ -158,16 +158,15 @@ function isTypedRight(list: readonly FitShortcut[], one: FitShortcut, place: str
   const after = '— ';
   const typed = (keys: Parameters<typeof simulate>[0]) => simulate(keys, compiled, profile, { after }).text;
   // A suggestion is taken, all else expands by itself.
-  const isOffered =
-    heldBy(
-      entries.find(({ id }) => id === one.id)!,
-      profile,
-    )?.fires === 'offer';
-  const offered = [0, 1, 2].map((nth) => typed([...keysOf(one.code), { type: 'take', nth }]));
-  const ended = typed(keysOf(`${one.code}\n`));
-  return isOffered
-    ? offered.includes(after + own.text)
-    : [own.text, `${own.text}\n`].includes(ended.slice(after.length));
+  const held = heldBy(
+    entries.find(({ id }) => id === one.id)!,
+    profile,
+  );
+  if (held?.fires === 'offer') {
+    return [0, 1, 2].some((nth) => typed([...keysOf(one.code), { type: 'take', nth }]) === after + own.text);
+  }
+  const stays = held?.fires === 'delimiter' && held.delimiter === 'drop' ? '' : '\n';
+  return typed(keysOf(`${one.code}\n`)) === after + own.text + stays;
 }
 
 test('whatever works, works typed key by key; whatever does not, does not', () => {

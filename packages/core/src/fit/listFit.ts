@@ -1,7 +1,8 @@
-import { asTyped, ContextCorpus, searchable } from '../clash/contextCorpus';
-import { byAge, CompiledList, LARGEST_OVERLAY, settleRules, type FiringEntry } from '../fire';
-import { compareUnits, matchKey } from '../model';
+import { searchable } from '../clash/contextCorpus';
+import { changesText, CompiledList, settleRules, type FiringEntry } from '../fire';
+import { matchKey } from '../model';
 import { profileOf, type DeviceProfile } from '../profile';
+import { itemOf, Meetings, type Item } from './meetings';
 import {
   placing,
   type Change,
@@ -11,7 +12,7 @@ import {
   type Obstacle,
   type Placed,
 } from './place';
-import { isOffered, isTyped, mayFailAtStart, obstacleTo, worksInside } from './typed';
+import { isTyped, mayFailAtStart, obstacleTo, worksInside } from './typed';
 
 /** What becomes of a shortcut in a place. `by`: the code that comes first there. */
 export type Fit =
@@ -21,15 +22,6 @@ export type Fit =
   | { readonly verdict: 'left out' };
 
 export type FitSums = Readonly<Record<Fit['verdict'], number>>;
-
-/** A shortcut in all places. */
-interface Item {
-  readonly shortcut: FitShortcut;
-  readonly entry: FiringEntry;
-  readonly key: string;
-  /** Its code for being searched in, made when an edit first asks for it. */
-  searched: string | null;
-}
 
 /** A place under a name of its own: two devices may have equal ones, and do without different shortcuts. */
 export interface NamedPlace {
@@ -48,10 +40,13 @@ const LEFT_OUT: Fit = { verdict: 'left out' };
 /** A list in several places. Follows edits at the cost of what they touch. */
 export class ListFit {
   private readonly items = new Map<string, Item>();
+  /** The index of the next new one. */
+  private next = 0;
+  private readonly meetings: Meetings;
   private readonly places: PlaceFit[];
   private readonly making: FitContext & { shortcutOf: (id: string) => FitShortcut | undefined };
 
-  /** Cost: for each place about that of compiling the list and scanning its codes once. */
+  /** Linear in the list, but for the squares of the codes' lengths; what meets other codes is typed. */
   constructor(
     private readonly list: FitList,
     places: readonly NamedPlace[],
@@ -59,32 +54,39 @@ export class ListFit {
     private readonly isLeftOut: LeftOutOf = () => false,
   ) {
     this.making = { ...context, shortcutOf: (id) => this.items.get(id)?.shortcut };
-    for (const item of itemsOf(list.shortcuts, list)) this.items.set(item.shortcut.id, item);
+    for (const item of this.itemsOf(list.shortcuts)) this.items.set(item.shortcut.id, item);
     const all = [...this.items.values()];
-    // In the order of their codes, so that no place has to sort them.
-    const sorted = [...all].sort((a, b) => compareUnits(a.key, b.key) || byAge(a.entry, b.entry));
-    const corpus = new ContextCorpus(
-      all.map(({ shortcut }) => shortcut.code),
-      true,
-    );
-    this.places = places.map(
-      (place) => new PlaceFit(place, all, sorted, corpus, (item, profile) => this.placed(item, place.id, profile)),
-    );
+    this.meetings = new Meetings(all);
+    const lonely = this.meetings.lonelyOf(all);
+    const groups = groupsOf(lonely);
+    const others = all.filter((item) => !lonely.has(item));
+    const around = this.meetings.around(others);
+    this.places = places.map((place) => new PlaceFit(place, (item, profile) => this.placed(item, place.id, profile)));
+    for (const place of this.places) {
+      for (const item of all) place.take(item);
+      if (place.rescans) place.judge(all, all);
+      else {
+        place.judgeLonely(groups);
+        place.judge(others, around);
+      }
+    }
   }
 
   /** What becomes of a shortcut in a place; undefined: one of the two is not known. */
   fitOf(place: string, id: string): Fit | undefined {
-    return this.places.find(({ id }) => id === place)?.fits.get(id);
+    const item = this.items.get(id);
+    return item && this.placeOf(place)?.fitOf(item);
   }
 
   /** What a place would hold, in the order of the list. */
   placedIn(place: string): Placed[] {
-    return this.places.find(({ id }) => id === place)?.placed() ?? [];
+    return this.placeOf(place)?.placed(this.items.values()) ?? [];
   }
 
-  /** Every shortcut of a place, in the order of the list. */
+  /** Every shortcut of a place. */
   fitsOf(place: string): ReadonlyMap<string, Fit> {
-    return this.places.find(({ id }) => id === place)?.fits ?? new Map();
+    const known = this.placeOf(place);
+    return new Map(known ? Array.from(this.items, ([id, item]) => [id, known.fitOf(item)]) : []);
   }
 
   sumsOf(place: string): FitSums {
@@ -102,41 +104,74 @@ export class ListFit {
       ({ shortcut: { id, content } }) =>
         content.template && !gone.has(id) && [...gone].some((inner) => content.expansion.includes(inner)),
     );
+    for (const item of [...before, ...around]) this.meetings.remove(item);
     for (const id of remove) this.items.delete(id);
-    const added = itemsOf([...put, ...around.map(({ shortcut }) => shortcut)], this.list);
-    for (const item of added) this.items.set(item.shortcut.id, item);
-    const changed = [...new Set([...before, ...added].map(({ key }) => key))].filter((key) => key !== '');
-    // A code that one of them goes on from may wait for it, and so be met elsewhere or not.
-    const waiting = [...this.items.values()].filter(({ key }) => changed.some((longer) => longer.startsWith(key)));
-    const stretches = [...new Set([...changed, ...waiting.map(({ key }) => key)])].map(asTyped);
-    const met = [...this.items.values()].filter((item) => {
-      const searched = searchedIn(item);
-      return stretches.some((stretch) => searched.includes(stretch));
-    });
-    const concerned = new Set([...added, ...met]);
-    const leading = this.places.some(({ rescans }) => rescans) ? this.leadingTo(stretches) : concerned;
-    for (const place of this.places)
-      place.change(added, remove, place.rescans ? new Set([...concerned, ...leading]) : concerned, this.items.values());
+    const added = this.itemsOf([...put, ...around.map(({ shortcut }) => shortcut)]);
+    for (const item of added) {
+      this.items.set(item.shortcut.id, item);
+      this.meetings.add(item);
+    }
+    const codes = this.heardOf([...before, ...added]);
+    const concerned = this.meeting(codes);
+    for (const item of added) concerned.add(item);
+    const leading = this.places.some(({ rescans }) => rescans) ? this.leadingTo(codes) : concerned;
+    const told = this.meetings.around(concerned);
+    for (const place of this.places) {
+      for (const item of added) place.take(item);
+      if (place.rescans) place.judge([...new Set([...concerned, ...leading])], this.items.values());
+      else place.judge(concerned, told);
+    }
     return new Set([...concerned, ...leading].map(({ shortcut }) => shortcut.id));
+  }
+
+  /** The codes of these as typed, and those that they go on from: such a one may have waited for them. */
+  private heardOf(items: readonly Item[]): ReadonlySet<string> {
+    const codes = new Set(items.map(({ typed }) => typed));
+    for (const typed of [...codes]) {
+      for (let length = 1; length < typed.length; length += 1) {
+        const start = typed.slice(0, length);
+        if (this.meetings.has(start)) codes.add(start);
+      }
+    }
+    return codes;
+  }
+
+  /** Those in whose codes one of these is met. */
+  private meeting(codes: ReadonlySet<string>): Set<Item> {
+    const all = [...codes];
+    const met = new Set<Item>();
+    for (const item of this.items.values()) if (all.some((code) => item.searched.includes(code))) met.add(item);
+    return met;
   }
 
   /**
    * Where what was put in is looked through again: those whose texts hold one of these codes, or one that leads on to them, and
    * those in whose codes one of all these is met.
    */
-  private leadingTo(codes: readonly string[]): Set<Item> {
+  private leadingTo(codes: ReadonlySet<string>): Set<Item> {
     const found = new Set<Item>();
-    for (let next = codes; next.length > 0;) {
+    for (let next = [...codes]; next.length > 0;) {
       const keys = next;
       const holders = [...this.items.values()].filter(
         (item) => !found.has(item) && keys.some((key) => searchable(item.shortcut.content.expansion).includes(key)),
       );
       for (const item of holders) found.add(item);
-      next = holders.map(({ key }) => asTyped(key));
+      next = holders.map(({ typed }) => typed);
     }
-    const met = [...codes, ...[...found].map(({ key }) => asTyped(key))];
-    for (const item of this.items.values()) if (met.some((key) => searchedIn(item).includes(key))) found.add(item);
+    for (const item of this.meeting(new Set([...codes, ...[...found].map(({ typed }) => typed)]))) found.add(item);
     return found;
+  }
+
+  private itemsOf(shortcuts: readonly FitShortcut[]): Item[] {
+    return settleRules({ ...this.list, shortcuts }).map((entry, at) => {
+      const known = this.items.get(entry.id)?.index;
+      if (known === undefined) this.next += 1;
+      return itemOf(known ?? this.next - 1, shortcuts[at]!, entry);
+    });
+  }
+
+  private placeOf(place: string): PlaceFit | undefined {
+    return this.places.find(({ id }) => id === place);
   }
 
   private placed({ shortcut, entry }: Item, place: string, profile: DeviceProfile): Placed | Obstacle | 'left out' {
@@ -145,70 +180,53 @@ export class ListFit {
   }
 }
 
-function itemsOf(shortcuts: readonly FitShortcut[], list: FitList): Item[] {
-  return settleRules({ ...list, shortcuts }).map((entry, index) => {
-    const key = matchKey(entry.code);
-    return { shortcut: shortcuts[index]!, entry, key, searched: null };
-  });
-}
-
-function searchedIn(item: Item): string {
-  return (item.searched ??= searchable(item.key));
+/** Items by what they are like. */
+function groupsOf(items: Iterable<Item>): Item[][] {
+  const groups = new Map<string, Item[]>();
+  for (const item of items) {
+    const like = likeOf(item.entry);
+    const group = groups.get(like);
+    if (group) group.push(item);
+    else groups.set(like, [item]);
+  }
+  return [...groups.values()];
 }
 
 type Place = (item: Item, profile: DeviceProfile) => Placed | Obstacle | 'left out';
 
-/** A list in one place. */
-class PlaceFit {
-  readonly fits = new Map<string, Fit>();
-  private readonly profile: DeviceProfile;
-  private readonly held = new Map<string, { entry: FiringEntry; changes: readonly Change[] }>();
-  private list: CompiledList;
+/** A shortcut as a place holds it. */
+interface Held {
+  readonly entry: FiringEntry;
+  readonly changes: readonly Change[];
+}
 
+/** A list in one place; tables are by the indices of items. What was removed stays in them, and is asked for no more. */
+class PlaceFit {
   readonly id: string;
+  private readonly profile: DeviceProfile;
+  private readonly held: (Held | null)[] = [];
+  private readonly fits: Fit[] = [];
+  /** The device's own codes, as they are met. */
+  private readonly builtIn: readonly string[];
 
   constructor(
     { id, key }: NamedPlace,
-    items: readonly Item[],
-    sorted: readonly Item[],
-    corpus: ContextCorpus,
     private readonly place: Place,
   ) {
     this.id = id;
     this.profile = profileOf(key);
-    for (const item of items) this.take(item);
-    this.list = this.compiled(sorted);
-    const isClear = this.clearOnes(items, corpus);
-    items.forEach((item, index) => this.judge(item, isClear[index] === 1));
+    this.builtIn = this.profile.builtIn.map(({ code }) => matchKey(code));
   }
 
-  change(added: readonly Item[], remove: readonly string[], concerned: ReadonlySet<Item>, all: Iterable<Item>): void {
-    for (const id of remove) {
-      this.held.delete(id);
-      this.fits.delete(id);
-    }
-    const gone = new Set(remove);
-    for (const item of added) {
-      if (!this.take(item)) gone.add(item.shortcut.id);
-    }
-    const put = added.flatMap(({ shortcut }) => this.held.get(shortcut.id)?.entry ?? []);
-    this.list = this.list.with({ put, remove: [...gone] });
-    if (this.list.overlaySize > LARGEST_OVERLAY) this.list = this.compiled(all);
-    const changed = new Set([...gone, ...added.map(({ shortcut }) => shortcut.id)]);
-    for (const item of all) {
-      const before = this.fits.get(item.shortcut.id);
-      const wasBlocked = before?.verdict === 'no' && before.by !== null && changed.has(before.by);
-      if (wasBlocked || concerned.has(item)) this.judge(item, false);
-    }
+  fitOf({ index }: Item): Fit {
+    return this.fits[index]!;
   }
 
-  placed(): Placed[] {
-    return Array.from(this.held, ([id, { entry, changes }]) => ({
-      id,
-      code: entry.code,
-      text: entry.expansion,
-      changes,
-    }));
+  placed(items: Iterable<Item>): Placed[] {
+    return Array.from(items).flatMap(({ index, shortcut: { id } }) => {
+      const held = this.held[index];
+      return held ? [{ id, code: held.entry.code, text: held.entry.expansion, changes: held.changes }] : [];
+    });
   }
 
   /** Whether the place looks for codes in what it has just put in. */
@@ -216,61 +234,85 @@ class PlaceFit {
     return this.profile.rescans;
   }
 
-  private compiled(items: Iterable<Item>): CompiledList {
-    const entries: FiringEntry[] = [];
-    for (const { shortcut } of items) {
-      const held = this.held.get(shortcut.id);
-      if (held) entries.push(held.entry);
-    }
-    return CompiledList.compile(entries, this.profile);
-  }
-
-  /** Takes a shortcut in as the place would hold it; false: it would not. */
-  private take(item: Item): boolean {
-    const { id } = item.shortcut;
+  /** Takes a shortcut in as the place would hold it, or notes that it would not. */
+  take(item: Item): void {
+    const { index } = item;
     const placed = this.place(item, this.profile);
     if (typeof placed === 'string') {
-      this.held.delete(id);
-      this.fits.set(id, placed === 'left out' ? LEFT_OUT : { verdict: 'no', why: placed, by: null });
-      return false;
+      this.held[index] = null;
+      this.fits[index] = placed === 'left out' ? LEFT_OUT : { verdict: 'no', why: placed, by: null };
+      return;
     }
     const { text, changes } = placed;
     const entry = text === item.entry.expansion ? item.entry : { ...item.entry, expansion: text };
-    this.held.set(id, { entry, changes });
-    return true;
+    this.held[index] = { entry, changes };
   }
 
   /**
-   * Which codes need not be typed: where nothing fires in a code but itself, at its end, typing it gives its text. All of them
-   * are looked through in one scan.
+   * Judges codes that have nothing to do with others, by what they are like: of each group one is typed, and stands for all.
+   * What the device may change, and what meets its own entries, is typed itself.
    */
-  private clearOnes(items: readonly Item[], corpus: ContextCorpus): Uint8Array {
-    const { list, profile } = this;
-    const own = new Uint8Array(items.length);
-    const others = new Uint8Array(items.length);
-    if (profile.rescans) return own;
-    items.forEach(({ shortcut }, index) => {
-      const entry = this.held.get(shortcut.id)?.entry;
-      if (entry && isOffered(entry, list)) own[index] = 1;
-    });
-    corpus.scan(list, (text, start, end, { id }) => {
-      const { code } = items[text]!.shortcut;
-      if (id === items[text]!.shortcut.id && start === 0 && end === code.length) own[text] = 1;
-      else others[text] = 1;
-    });
-    return own.map((isOwn, index) => (isOwn === 1 && others[index] === 0 ? 1 : 0));
+  judgeLonely(groups: Iterable<readonly Item[]>): void {
+    const changes = changesText(this.profile);
+    const others: Item[] = [];
+    for (const group of groups) {
+      let isSure: boolean | null = null;
+      for (const item of group) {
+        const held = this.held[item.index];
+        if (!held) continue;
+        if ((changes && item.mayChange) || (this.builtIn.length > 0 && this.meetsBuiltIn(item))) {
+          others.push(item);
+          continue;
+        }
+        isSure ??= this.worksAlone(held.entry);
+        if (isSure) this.fits[item.index] = fitWith(held.changes);
+        else others.push(item);
+      }
+    }
+    this.judge(others, others);
   }
 
-  private judge({ shortcut: { id } }: Item, isClear: boolean): void {
-    const held = this.held.get(id);
-    if (!held) return;
-    const { entry, changes } = held;
-    if (!isClear && !worksInside(entry, this.list)) {
-      this.fits.set(id, { verdict: 'no', ...obstacleTo(entry, this.list) });
-      return;
-    }
-    const failsAtStart = mayFailAtStart(entry, this.profile) && !isTyped(entry, this.list, '');
-    const how: readonly Change[] = failsAtStart ? [...changes, 'sentence start'] : changes;
-    this.fits.set(id, how.length === 0 ? WORKS : { verdict: 'changed', how });
+  private worksAlone(entry: FiringEntry): boolean {
+    return worksInside(entry, CompiledList.compile([entry], this.profile)) && !mayFailAtStart(entry, this.profile);
   }
+
+  private meetsBuiltIn({ searched, key }: Item): boolean {
+    return this.builtIn.some((code) => searched.includes(code) || code.startsWith(key));
+  }
+
+  /** Types each code, in a list of those that may have a say in it. */
+  judge(items: Iterable<Item>, told: Iterable<Item>): void {
+    let list: CompiledList | null = null;
+    for (const { index } of items) {
+      const held = this.held[index];
+      if (!held) continue;
+      list ??= CompiledList.compile(
+        Array.from(told).flatMap((item) => this.held[item.index]?.entry ?? []),
+        this.profile,
+      );
+      this.fits[index] = this.found(held, list);
+    }
+  }
+
+  private found({ entry, changes }: Held, list: CompiledList): Fit {
+    if (!worksInside(entry, list)) return { verdict: 'no', ...obstacleTo(entry, list) };
+    const failsAtStart = mayFailAtStart(entry, this.profile) && !isTyped(entry, list, '');
+    return fitWith(failsAtStart ? [...changes, 'sentence start'] : changes);
+  }
+}
+
+function fitWith(how: readonly Change[]): Fit {
+  return how.length === 0 ? WORKS : { verdict: 'changed', how };
+}
+
+/** A name for the rules of an entry and the kinds of signs at the ends of its code: entries of one name are typed alike. */
+function likeOf({ code, fires, edge, capitals, delimiter, language }: FiringEntry): string {
+  const kinds = [code[0]!, code.at(-1)!].map(kindOf);
+  const isPlain = /^[\x21-\x7e]+$/u.test(code);
+  return `${fires} ${edge} ${capitals} ${delimiter} ${language} ${kinds.join('')} ${isPlain}`;
+}
+
+function kindOf(sign: string): string {
+  if (/[a-z]/u.test(sign)) return 'a';
+  return /[\p{L}\p{N}]/u.test(sign) ? 'A' : '.';
 }

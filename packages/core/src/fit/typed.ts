@@ -37,17 +37,6 @@ function isRight(text: string, after: string, { expansion }: FiringEntry, stays:
   );
 }
 
-/** Whether a code that fires as a suggestion is among those shown when it is typed, with nothing that the device could change. */
-export function isOffered(entry: FiringEntry, list: CompiledList): boolean {
-  const { code, id } = entry;
-  if (heldBy(entry, list.profile)?.fires !== 'offer' || /["'.-]| {2}/u.test(code)) return false;
-  const text = MIDDLE + code;
-  return list
-    .at(text, text.length)
-    .offers(SHOWN)
-    .some((offer) => offer.isExact && offer.entry.id === id);
-}
-
 /** Whether it works in the middle of a sentence. */
 export function worksInside(entry: FiringEntry, list: CompiledList): boolean {
   return isTyped(entry, list, MIDDLE);

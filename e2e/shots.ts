@@ -71,19 +71,6 @@ const check: Pose = async (app) => {
   if (app.browser.device === 'computer') await app.see(By.css('[role=radio][aria-checked=true]'));
 };
 
-const ownText: Pose = async (app) => {
-  await app.goTo('Check');
-  await app.tap('Own texts');
-  await app.insert(
-    await app.field('Paste what you wrote'),
-    'Dear Rowena,\n\nso the bench came in on Monday, and the ham was so good that we stayed for tea. The felt is worn, ' +
-      'so please order some.\n\nThe Hamble visit is at ten -> over the bridge, second arch. I do hope so!',
-  );
-  await app.tap('Check it');
-  await app.seeText('misfires in ');
-  await app.tap('Next misfire');
-};
-
 /** Every marker weighed, and one recommended. */
 const conventions: Pose = async (app) => {
   await app.bench('Markers');
@@ -95,6 +82,27 @@ const keyboards: Pose = async (app) => {
   await app.follow('Keyboard.');
   await app.fill('Type something to see the keys it takes', ';ten');
   await app.seeText('6 taps');
+};
+
+/** A device that does not run the app. */
+const device: Pose = async (app) => {
+  await app.openUnderDevices('Ansel’s phone');
+  await app.seeText('don’t');
+  await app.seeText('by hand');
+};
+
+/** One step of copying a list over. */
+const carry: Pose = async (app) => {
+  await device(app);
+  await app.follow('Copy your list over.');
+  await app.tap('Start with the 10 that save most');
+  await app.tap('Done, next');
+  await app.seeText('2 of 10');
+};
+
+const fit: Pose = async (app) => {
+  await app.open('/devices/table');
+  await app.seeText('Becomes one line there.');
 };
 
 /** A text with chips in it, and what it gives now. */
@@ -123,12 +131,6 @@ const devices: Pose = async (app) => {
   await writtenTwice(app);
   await app.goTo('Devices');
   await app.seeText('Mara’s phone');
-};
-
-const invite: Pose = async (app) => {
-  await app.goTo('Devices');
-  await app.tap('Add a device');
-  await app.seeText('Works for one device');
 };
 
 const versions: Pose = async (app) => {
@@ -181,11 +183,10 @@ interface Shot {
 const SHOTS: readonly Shot[] = [
   { name: 'shortcuts', pose: shortcuts, of: ['phone-light', 'computer-dark'] },
   { name: 'verdict', pose: verdict, of: ['phone-light'] },
-  { name: 'write', pose: write, of: ['phone-light', 'computer-light'] },
+  { name: 'write', pose: write, of: ['phone-light'] },
   { name: 'board', pose: board, of: ['phone-light'] },
   { name: 'stand-in', pose: standIn, of: ['phone-light'] },
   { name: 'check', pose: check, of: ['phone-light'] },
-  { name: 'own-text', pose: ownText, of: ['phone-light'] },
   { name: 'conventions', pose: conventions, of: ['phone-light'] },
   { name: 'template', pose: template, of: ['phone-light'] },
   { name: 'importing', pose: importing, of: ['phone-light'] },
@@ -194,7 +195,9 @@ const SHOTS: readonly Shot[] = [
   { name: 'sets', pose: sets, of: ['phone-dark'] },
   { name: 'keyboards', pose: keyboards, of: ['phone-light'] },
   { name: 'devices', pose: devices, of: ['phone-light'] },
-  { name: 'invite', pose: invite, of: ['phone-light'] },
+  { name: 'device', pose: device, of: ['phone-light'] },
+  { name: 'carry', pose: carry, of: ['phone-light'] },
+  { name: 'fit', pose: fit, of: ['computer-light'] },
   { name: 'versions', pose: versions, of: ['phone-light'] },
 ];
 

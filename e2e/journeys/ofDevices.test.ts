@@ -91,7 +91,7 @@ journey(
       'what is to be done',
     );
     await app.goTo('Shortcuts');
-    const there = ((await app.codes()) as string[]).filter((code) => code !== ';addr' && code !== '--a');
+    const there = (await app.codes()).filter((code) => code !== ';addr' && code !== '--a');
     await app.openShortcut(there[0]!);
     await app.tap('Delete');
     await app.seeText('Still on Old phone.');

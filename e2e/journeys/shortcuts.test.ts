@@ -22,7 +22,7 @@ journey('from a copied link to a working shortcut in at most eight taps', 'empty
   expect(taps).toBeLessThanOrEqual(8);
 
   await app.tap('Use it elsewhere');
-  await app.seeText('Codes don’t expand there yet.');
+  await app.seeText('Where that doesn’t work');
   await app.expectAccessible();
   await app.goTo('Write');
   await app.press(await app.see(By.css('textarea.write-pad')));

@@ -26,5 +26,6 @@ export function useStillThere(): (ids: readonly string[], what: 'deleted' | 'cha
 
 /** Two sentences, the second of which may not be there. */
 export function joined(first: string, second: string | null): string {
-  return second === null ? first : t`${first} ${second}`;
+  // In no language does more than a space stand between two sentences.
+  return second === null ? first : `${first} ${second}`;
 }

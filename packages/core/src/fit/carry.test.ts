@@ -107,7 +107,7 @@ test('a table made for a place gives other packages the same pairs', () => {
   ]);
   const whole = held.map(({ id, code, text }) => makeShortcut(code, text, { id }));
   const table = writeList({ shortcuts: whole, sets: [] }, 'csv', '2026-11-29T00:00:00.000Z');
-  const [heading, ...rows] = csvParse(table) as string[][];
+  const [heading, ...rows]: string[][] = csvParse(table);
   const pairOf = (row: readonly string[]) =>
     ['code', 'expansion'].map((name) => unguardCell(row[heading!.indexOf(name)]!));
   expect(rows.map(pairOf)).toEqual(pairs);

@@ -17,7 +17,7 @@ export function redoing(command: Command, ids: readonly string[]): Command {
     if (!deleted.has(id)) return again;
     if (deleted.get(id) === 'erased') return { ...again, id: undefined };
     // One of this device alone leaves no trace, and so comes back under its id.
-    if (write.isPrivate) return { ...again, id } as Write;
+    if (write.isPrivate) return { ...again, id };
     return { ...again, id, fields: { ...write.fields, deleted: false } } as Write;
   });
   return { writes, undo: command.undo };

@@ -92,12 +92,10 @@ export class Replica {
 
   /** Where in the log the next page is asked for. In the midst of a fresh copy there is nothing to compare. */
   get next(): Position {
-    return this.copy
-      ? { since: this.copy.through, last: null }
-      : this.device.model < MODEL_VERSION
-        ? // What an earlier version of the app could not read was not sent to it.
-          { since: 0, last: null }
-        : { since: this.device.through, last: this.device.last };
+    if (this.copy) return { since: this.copy.through, last: null };
+    const { model, through, last } = this.device;
+    // What an earlier version of the app could not read was not sent to it.
+    return model < MODEL_VERSION ? { since: 0, last: null } : { since: through, last };
   }
 
   get refusals(): readonly string[] {

@@ -22,7 +22,14 @@ import {
   type Shortcut,
   type ShortcutSet,
 } from '@yellow-latch/core/model';
-import { asRead, asShortcut, currentFields, isDeleted, unsettledFields, type StoredRecord } from '@yellow-latch/core/sync';
+import {
+  asRead,
+  asShortcut,
+  currentFields,
+  isDeleted,
+  unsettledFields,
+  type StoredRecord,
+} from '@yellow-latch/core/sync';
 
 /** The list as screens read it: what is not deleted, sets in their order. */
 export interface ListView {
@@ -149,11 +156,10 @@ function withSketch(shortcut: Shortcut, sketch: string): Shortcut {
 
 /** A view with the parts of an earlier one, wherever they are equal. */
 function sharing(before: ListView, view: ListView): ListView {
-  const shared = Object.entries(view).map(([name, part]) => {
-    const was = before[name as keyof ListView];
-    return [name, isEqual(name, was, part) ? was : part];
-  });
-  return Object.fromEntries(shared) as unknown as ListView;
+  const shared: Record<string, unknown> = { ...view };
+  for (const name of Object.keys(view) as (keyof ListView)[])
+    if (isEqual(name, before[name], view[name])) shared[name] = before[name];
+  return shared as unknown as ListView;
 }
 
 /** The parts of which there may be very many: what is in them is read once, so that equal ones are the same. */

@@ -1,7 +1,7 @@
+import { deviceInHand } from '@yellow-latch/core/devices';
 import type { DeviceKind } from '@yellow-latch/core/model';
 import { v7 as uuid } from 'uuid';
 
-import { addingJoined } from '../commands/devices';
 import { makeCurrentDevice, succeedDevice, type OpenedDevice } from '../storage/currentDevice';
 import { newDeviceState, newSecret, welcomedState } from '../storage/device';
 import { Replica, UNSENT, type Unsent } from '../storage/replica';
@@ -32,7 +32,9 @@ export async function enter(entrance: Entrance, introduced: Introduced, before: 
         );
   const { db } = before ? await succeedDevice(before.db, state) : await makeCurrentDevice(state);
   const replica = await Replica.open(db, state);
-  await replica.write(addingJoined(state, { devices: [] }).writes);
+  // It is typed on from now on.
+  const { id, changed: _changed, ...fields } = deviceInHand(state);
+  await replica.write([{ type: 'device', id, fields: { ...fields, deleted: false } }]);
   const unsent = (await db.get('kept', UNSENT)) as Unsent | undefined;
   if (unsent && unsent.listId === state.listId && state.listId !== null) {
     if (unsent.writes.length > 0) await replica.write(unsent.writes);

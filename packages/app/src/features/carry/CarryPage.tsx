@@ -95,13 +95,7 @@ function Overview({ device, place, carry, plan, onStart }: OverviewProps) {
           <View style={styles.way}>
             <View style={styles.buttons}>
               <LatchButton
-                label={
-                  isFirstRound
-                    ? carry.has
-                      ? t`Copy the next ${FIRST_ROUND}`
-                      : t`Start with the ${FIRST_ROUND} that save most`
-                    : plural(steps.length, { one: 'Do it by hand', other: 'Do them by hand' })
-                }
+                label={startLabel(steps.length, isFirstRound, carry.has)}
                 onPress={() => onStart(isFirstRound ? steps.slice(0, FIRST_ROUND) : steps)}
               />
             </View>
@@ -153,6 +147,11 @@ function Overview({ device, place, carry, plan, onStart }: OverviewProps) {
       )}
     </View>
   );
+}
+
+function startLabel(many: number, isFirstRound: boolean, has: boolean): string {
+  if (!isFirstRound) return plural(many, { one: 'Do it by hand', other: 'Do them by hand' });
+  return has ? t`Copy the next ${FIRST_ROUND}` : t`Start with the ${FIRST_ROUND} that save most`;
 }
 
 /** 3 to add, 1 to change, 1 to remove. */

@@ -7,7 +7,7 @@ import { Text } from 'react-native-paper';
 import { useAnswer } from '@/answers/effort/useAnswer';
 import type { CarryState } from '@/answers/fit/useCarry';
 import { CodePlate } from '@/look/CodePlate';
-import { LateQrCode } from '@/parts/LateQrCode';
+import { LateQrCode } from '@/bundles/qr';
 import { usePalette } from '@/look/useLook';
 import { useDirectory } from '@/parts/directory';
 import { Working } from '@/parts/findings/Working';

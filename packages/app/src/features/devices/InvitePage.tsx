@@ -18,7 +18,7 @@ import { useOpened } from '@/frame/replica/ReplicaProvider';
 import { isRefusal, server } from '@yellow-latch/replica/sync/server';
 import { tellRefusal } from '@/frame/refusals';
 
-import { LateQrCode } from '@/parts/LateQrCode';
+import { LateQrCode } from '@/bundles/qr';
 import { useDirectory } from '@/parts/directory';
 import { tellLeft } from './words';
 

@@ -40,7 +40,7 @@ function Questions({ place, onAnswer }: { place: DevicePlace; onAnswer: (answers
   const [answers, setAnswers] = useState<Answers>(place.answers);
   const [at, setAt] = useState(0);
   const wrong = contradictionOf({ ...place, answers });
-  const code = shortcuts.find((shortcut) => /^\p{P}?\p{L}{2,5}$/u.test(shortcut.code))?.code ?? ';ten';
+  const code = shortcuts.find((shortcut) => /^\p{P}?\p{L}{2,5}$/u.test(shortcut.code))?.code ?? t`;ten`;
   const question = QUESTIONS[at]!;
   const isLast = at === QUESTIONS.length - 1;
   return (
@@ -56,7 +56,7 @@ function Questions({ place, onAnswer }: { place: DevicePlace; onAnswer: (answers
           value={answers[question.asks] ?? null}
           onChange={(value) => {
             const { [question.asks]: _before, ...rest } = answers;
-            setAnswers(value === null ? rest : ({ ...rest, [question.asks]: value } as Answers));
+            setAnswers(value === null ? rest : { ...rest, [question.asks]: value });
           }}
         />
         {wrong && (
@@ -88,7 +88,7 @@ interface AskedProps {
 function Asked({ question, code, value, onChange }: AskedProps) {
   const text = question.text(code);
   const choices = [
-    ...question.answers.map((answer) => ({ value: answer.value as string | null, label: i18n._(answer.label) })),
+    ...question.answers.map((answer) => ({ value: answer.value, label: i18n._(answer.label) })),
     { value: null, label: t`Not sure` },
   ];
   return (

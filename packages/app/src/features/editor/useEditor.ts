@@ -111,7 +111,7 @@ export function useEditor(saved: Shortcut | null, place: string) {
     notify({
       text: joined(
         tellSaved(values.code, note),
-        isOther ? stillThere([saved!.id], isPrivate ? 'deleted' : 'changed') : null,
+        isOther ? stillThere([saved.id], isPrivate ? 'deleted' : 'changed') : null,
       ),
       action: { label: t`Use it elsewhere`, onPress: () => router.navigate('/where') },
     });

@@ -123,29 +123,28 @@ function LeftOutSets({ device }: { device: Device }) {
       isOpen={isOpen}
       onToggle={() => setOpen(!isOpen)}
     >
-      {[
-        ...sets.map(({ id, name }) => ({ id: id as string | null, name })),
-        { id: null, name: t`Shortcuts in no set` },
-      ].map(({ id, name }) => {
-        const isOut = out.some((one) => one.refersTo === id);
-        return (
-          <Tick
-            key={id ?? 'none'}
-            role="checkbox"
-            isOn={!isOut}
-            onPress={() =>
-              void run(
-                leavingOut(device, 'set', id, !isOut, list),
-                isOut
-                  ? t`“${name}” is back on ${{ device: device.name }}.`
-                  : t`Left “${name}” out on ${{ device: device.name }}.`,
-              )
-            }
-          >
-            <Text variant="bodyLarge">{name}</Text>
-          </Tick>
-        );
-      })}
+      {[...sets.map(({ id, name }) => ({ id, name })), { id: null, name: t`Shortcuts in no set` }].map(
+        ({ id, name }) => {
+          const isOut = out.some((one) => one.refersTo === id);
+          return (
+            <Tick
+              key={id ?? 'none'}
+              role="checkbox"
+              isOn={!isOut}
+              onPress={() =>
+                void run(
+                  leavingOut(device, 'set', id, !isOut, list),
+                  isOut
+                    ? t`“${name}” is back on ${{ device: device.name }}.`
+                    : t`Left “${name}” out on ${{ device: device.name }}.`,
+                )
+              }
+            >
+              <Text variant="bodyLarge">{name}</Text>
+            </Tick>
+          );
+        },
+      )}
     </Fold>
   );
 }

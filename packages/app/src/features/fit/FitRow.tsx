@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { Fit } from '@yellow-latch/core/fit';
+import type { Fit, Obstacle } from '@yellow-latch/core/fit';
 import { type Device, type Shortcut } from '@yellow-latch/core/model';
 import { leavingOut } from '@yellow-latch/replica/commands/devices';
 import { editing } from '@yellow-latch/replica/commands/shortcuts';
@@ -92,11 +92,11 @@ function Fix({ shortcut, fit }: Pick<FitRowProps, 'shortcut' | 'fit'>) {
 }
 
 /** What another code would help against. */
-const OF_CODE: ReadonlySet<string> = new Set(['space in code', 'punctuation', 'another code', 'built-in', 'never']);
+const OF_CODE = new Set<Obstacle>(['space in code', 'punctuation', 'another code', 'built-in', 'never']);
 
 function NewCode({ shortcut }: { shortcut: Shortcut }) {
   const run = useCommand();
-  const { answer } = useAnswer(shortcut, ({ audit }) => audit.proposals(shortcut) as Promise<string[]>);
+  const { answer } = useAnswer(shortcut, ({ audit }) => audit.proposals(shortcut));
   const free = answer?.find((code) => !/\s/u.test(code));
   if (free === undefined) return null;
   return (

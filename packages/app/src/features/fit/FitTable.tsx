@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import type { PlaceOfDevice } from '@yellow-latch/core/devices';
 import type { Fit, FitSums } from '@yellow-latch/core/fit';
 import { useRouter } from 'expo-router';
+import type { ReactNode } from 'react';
 import { FlatList, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -64,12 +65,8 @@ function SideBySide({ places, table }: ShownProps) {
   const palette = usePalette();
   const { codeOf } = useCodes();
   return (
-    <ScrollView horizontal contentContainerStyle={styles.wide}>
-      <View
-        role="table"
-        aria-label={t`What works where`}
-        style={[styles.table, { minWidth: 180 + places.length * 190 }]}
-      >
+    <Sideways isNeeded={places.length > MOST_IN_A_PANE} width={180 + places.length * 190}>
+      <View role="table" aria-label={t`What works where`} style={styles.table}>
         <View style={[styles.row, styles.head, { borderColor: palette.ink }]} role="row">
           <Text role="columnheader" style={[styles.code, STRONG]}>{t`Code`}</Text>
           {places.map((place) => (
@@ -101,7 +98,20 @@ function SideBySide({ places, table }: ShownProps) {
           )}
         />
       </View>
+    </Sideways>
+  );
+}
+
+/** More places than these are scrolled through. */
+const MOST_IN_A_PANE = 3;
+
+function Sideways({ isNeeded, width, children }: { isNeeded: boolean; width: number; children: ReactNode }) {
+  return isNeeded ? (
+    <ScrollView horizontal contentContainerStyle={{ width }}>
+      {children}
     </ScrollView>
+  ) : (
+    children
   );
 }
 
@@ -169,13 +179,12 @@ function Cell({ fit, codeOf }: { fit: Fit; codeOf: (id: string) => string }) {
 const styles = StyleSheet.create({
   list: { paddingHorizontal: 16, paddingBottom: 24 },
   card: { borderBottomWidth: 1, paddingBottom: 8 },
-  wide: { flexGrow: 1 },
-  table: { flex: 1, paddingHorizontal: 16 },
+  table: { flex: 1, minHeight: 0, paddingHorizontal: 16 },
   row: { flexDirection: 'row', borderBottomWidth: 1, minHeight: 48, alignItems: 'center' },
   head: { borderBottomWidth: 1.5, paddingBottom: 6 },
   code: { width: 150 },
   link: { minHeight: 48, justifyContent: 'center' },
-  cell: { flex: 1, minWidth: 170, paddingRight: 12, paddingVertical: 6 },
+  cell: { flex: 1, minWidth: 0, paddingRight: 12, paddingVertical: 6 },
   fit: { flexDirection: 'row', gap: 6, alignItems: 'flex-start' },
   told: { padding: 16 },
   words: { flex: 1 },

@@ -14,7 +14,8 @@ export function WhereCodesExpand() {
       <Line icon="pencil">{t`In Write: type a code and a space.`}</Line>
       <Line icon="check">{t`In the line “Try it here”, when you make or change a shortcut.`}</Line>
       <Text variant="titleMedium" role="heading" aria-level={2} style={STRONG}>{t`In other apps`}</Text>
-      <Text variant="bodyLarge">{t`Codes don’t expand there yet. You can still use your texts:`}</Text>
+      <Line icon="devices">{t`From your phone’s or computer’s own list: choose the device under Devices, then “Copy your list over”.`}</Line>
+      <Text variant="bodyLarge">{t`Where that doesn’t work, you can still use your texts:`}</Text>
       <Line icon="send">{t`Write your message in Write, then copy, share or email it.`}</Line>
       <Line icon="copy">{t`Copy any text from your list with one tap.`}</Line>
       <Line icon="download">{t`Export your list as a file, for a keyboard or app that can import it.`}</Line>

@@ -10,6 +10,7 @@ import {
 import { v7 as uuid } from 'uuid';
 
 import { introduce, newSecret } from '../storage/device';
+import { idOfJoined } from '@yellow-latch/core/devices';
 import { Subscribable } from '@yellow-latch/core/subscribable';
 import { goOnAs } from './successor';
 import { onlyCounts } from '../storage/write';
@@ -93,8 +94,11 @@ export class Sync {
 
   private stateNow(): SyncState {
     const { refusals, state } = this.replica;
-    // What was counted is sent as well, and nothing a person waits for.
-    const written = this.unsent.filter(({ record: { type }, fields }) => !onlyCounts({ type, fields }));
+    // What was counted, and that it has joined, is sent as well, and nothing a person waits for.
+    const self = idOfJoined(state.id);
+    const written = this.unsent.filter(
+      ({ record: { type, id }, fields }) => id !== self && !onlyCounts({ type, fields }),
+    );
     return {
       phase: this.phase,
       waiting: written.length,

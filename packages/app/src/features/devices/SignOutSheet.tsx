@@ -40,7 +40,7 @@ export function SignOutSheet({
 }: SignOutSheetProps) {
   const palette = usePalette();
   const [heirId, setHeirId] = useState<string | null>(null);
-  const [keeps, setKeeps] = useState(true);
+  const [keeps, setKeeps] = useState(false);
   const isLast = isSelf && others.length > 0 && mayManage(device) && !others.some(mayManage);
   const heir = others.find(({ id }) => id === heirId) ?? null;
   return (

@@ -53,7 +53,7 @@ const board: Pose = async (app) => {
 /** Figures and signs lie on other layers; the taps are counted. */
 const standIn: Pose = async (app) => {
   await app.goTo('Write');
-  await app.choose('Write as', 'Phone');
+  await app.choose('Write as', 'Ansel’s phone');
   for (const key of ['Switch to numbers', ';', 'Switch to letters', 't', 'E', 'n', 'space', 'Switch to numbers']) {
     await app.press(
       await app.see(

@@ -115,6 +115,39 @@ journey(
 );
 
 journey(
+  'the code of a device’s page has no text in it, and leads through joining to that page',
+  'closed',
+  async ({ open }) => {
+    const computer = await open('computer');
+    await computer.tap('Start a new list');
+    await computer.make(';first', 'The first of a new list.');
+    await computer.goTo('Devices');
+    await computer.tap('Add a device');
+    await computer.tap('It can’t run Yellow Latch');
+    await computer.fill('Name', 'Old phone');
+    await computer.tap('Add it');
+    await computer.follow('Copy your list over.');
+    await computer.unfold('From another screen');
+    await computer.see(By.css('[role=img][aria-label="QR code that opens this page"]'));
+    const path = await computer.driverScript<string>('return location.pathname');
+    expect(path).toMatch(/^\/devices\/[0-9a-f-]{36}\/carry$/u);
+    await computer.goTo('Devices');
+    await computer.tap('Add a device');
+    await computer.seeText('Works for one device');
+
+    const phone = await open('phone', path);
+    await phone.seeText('I have a list on another device');
+    await phone.seeNoText('The first of a new list.');
+    await phone.fill('Code', await shownCode(computer));
+    await phone.tap('Get my list');
+    await phone.seeText('Copy your list to Old phone');
+    await phone.seeText('1 to add');
+    await phone.expectAccessible();
+  },
+  180_000,
+);
+
+journey(
   'the last device that can edit hands the list over, and the next one deletes it everywhere',
   'closed',
   async ({ open }) => {

@@ -40,6 +40,12 @@ export function useProposedCode(
   const isNew = saved === null && !isReadOnly;
   // What was typed before a reload is the person's own.
   const [isOwn, setOwn] = useState(editor.hadCode);
+  // Known in the moment of the key: a proposal that was drawn just before it must not take its place.
+  const isOwnNow = useRef(isOwn);
+  const own = () => {
+    isOwnNow.current = true;
+    setOwn(true);
+  };
   const { proposals: found, areCurrent } = useProposals(draft, isNew, editor.startsWithText);
   const proposals = found ?? [];
   const input = useRef<TextInput | null>(null);
@@ -49,7 +55,7 @@ export function useProposedCode(
   const first = areCurrent ? proposals[0]?.code : undefined;
   const hasText = expansion.trim() !== '';
   useEffect(() => {
-    if (!isNew || isOwn) return;
+    if (!isNew || isOwn || isOwnNow.current) return;
     if (hasText && first === undefined) {
       // None is to be had: saving says what is missing.
       if (areCurrent && isSaveWanted.current) {
@@ -75,9 +81,9 @@ export function useProposedCode(
     isProposed,
     others: isNew && (code === '' || isAmong) ? proposals.filter((one) => one.code !== code).slice(0, MOST_OTHERS) : [],
     hasNone: isNew && hasText && areCurrent && found?.length === 0 && code === '',
-    type: () => setOwn(true),
+    type: own,
     take: (taken) => {
-      setOwn(true);
+      own();
       setValue('code', taken, { shouldDirty: true, shouldValidate: formState.isSubmitted });
     },
     save: () => {

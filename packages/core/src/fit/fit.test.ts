@@ -185,6 +185,19 @@ test('whatever works, works typed key by key; whatever does not, does not', () =
   expect(Math.min(seen.works, seen.changed, seen.no)).toBeGreaterThan(100);
 });
 
+test('a shortcut inside others is changed: those around them change too', () => {
+  const place = named('phone-list~lines.refused');
+  const inside = (id: string) => ({ expansion: `{:shortcut id=|${id}|}`, template: true, format: 'plain' as const });
+  const inner = shortcut(';in', 'one line');
+  const middle = shortcut(';mid', '', { content: inside(inner.id) });
+  const outer = shortcut(';out', '', { content: inside(middle.id) });
+  const fit = new ListFit(listOf(inner, middle, outer), [place], CONTEXT);
+  expect(fit.sumsOf(place.id)).toMatchObject({ works: 3 });
+  const content = { ...inner.content, expansion: 'two\nlines' };
+  expect(fit.change({ put: [{ ...inner, content }] })).toEqual(new Set([inner.id, middle.id, outer.id]));
+  expect(fit.sumsOf(place.id)).toMatchObject({ no: 3 });
+});
+
 test('after any edits it says what a fresh look says', () => {
   fc.assert(
     fc.property(

@@ -46,7 +46,7 @@ export class ListFit {
   private readonly places: PlaceFit[];
   private readonly making: FitContext & { shortcutOf: (id: string) => FitShortcut | undefined };
 
-  /** Linear in the list, but for the squares of the codes' lengths; what meets other codes is typed. */
+  /** Cost: for each code its length times the lengths that codes have; and typing what meets other codes. */
   constructor(
     private readonly list: FitList,
     places: readonly NamedPlace[],
@@ -99,14 +99,10 @@ export class ListFit {
   change({ put = [], remove = [] }: { put?: readonly FitShortcut[]; remove?: readonly string[] }): Set<string> {
     const gone = new Set([...remove, ...put.map(({ id }) => id)]);
     const before = [...gone].flatMap((id) => this.items.get(id) ?? []);
-    // Those with a changed one inside give another text now.
-    const around = [...this.items.values()].filter(
-      ({ shortcut: { id, content } }) =>
-        content.template && !gone.has(id) && [...gone].some((inner) => content.expansion.includes(inner)),
-    );
+    const around = this.withInside(gone);
     for (const item of [...before, ...around]) this.meetings.remove(item);
     for (const id of remove) this.items.delete(id);
-    const added = this.itemsOf([...put, ...around.map(({ shortcut }) => shortcut)]);
+    const added = this.itemsOf([...put, ...Array.from(around, ({ shortcut }) => shortcut)]);
     for (const item of added) {
       this.items.set(item.shortcut.id, item);
       this.meetings.add(item);
@@ -122,6 +118,24 @@ export class ListFit {
       else place.judge(concerned, told);
     }
     return new Set([...concerned, ...leading].map(({ shortcut }) => shortcut.id));
+  }
+
+  /** Those that have one of these inside, or one that has: they give another text when it does. */
+  private withInside(ids: ReadonlySet<string>): Set<Item> {
+    const found = new Set<Item>();
+    for (let inner = [...ids]; inner.length > 0;) {
+      const next = inner;
+      const holders = [...this.items.values()].filter(
+        (item) =>
+          item.shortcut.content.template &&
+          !ids.has(item.shortcut.id) &&
+          !found.has(item) &&
+          next.some((id) => item.shortcut.content.expansion.includes(id)),
+      );
+      for (const item of holders) found.add(item);
+      inner = holders.map(({ shortcut }) => shortcut.id);
+    }
+    return found;
   }
 
   /** The codes of these as typed, and those that they go on from: such a one may have waited for them. */

@@ -4,7 +4,7 @@
  * name for both, under which the check and all figures know it.
  */
 export { refusalOf, textHeld, type Refusal } from './hold';
-export { contradictionOf, isSamePlace, keyOfPlace, placeOfKey, profileOf, type Contradiction } from './place';
+export { contradictionOf, keyOfPlace, placeOfKey, profileOf, type Contradiction } from './place';
 export {
   DEVICE_PROFILES,
   DeviceProfileSchema,

@@ -29,10 +29,6 @@ export function placeOfKey(key: string): DevicePlace & { languages: string[] } {
   };
 }
 
-export function isSamePlace(a: DevicePlace, b: DevicePlace): boolean {
-  return keyOfPlace(a) === keyOfPlace(b);
-}
-
 const known = new Map<string, DeviceProfile>();
 
 /** The profile under a key, its `id` the key; the same object each time. A place that is not known here is taken for this app. */

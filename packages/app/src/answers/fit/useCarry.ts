@@ -1,25 +1,21 @@
 import { keyboardsInUse } from '@yellow-latch/core/devices';
 import type { Device } from '@yellow-latch/core/model';
-import { readCounts, usesFrom, type UseCounts } from '@yellow-latch/replica/storage/uses';
-import { useEffect, useMemo, useState } from 'react';
+import { usesFrom } from '@yellow-latch/replica/storage/uses';
+import { useMemo } from 'react';
 
 import { useAnswer } from '@/answers/effort/useAnswer';
-import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
+import { useCounted } from '@/answers/effort/useCounted';
+import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { placeId, useFitRequest, useOwnPlaces } from './useFit';
 import type { CarryPlan, CarryRequest } from './workerApi';
 
 /** What is to be carried over to a device: to the first of its places that holds a copy of its own. */
 export function useCarryRequest(device: Device): CarryRequest | null {
-  const { db } = useOpened().replica;
   const { shortcuts, carried, languages, places, ownKeyboards } = useList();
   const request = useFitRequest();
   const place = useOwnPlaces().find((one) => one.device.id === device.id);
-  const [counted, setCounted] = useState<{ counts: UseCounts | null; at: number } | null>(null);
-  useEffect(() => {
-    const take = (counts: UseCounts | null) => setCounted({ counts, at: Date.now() });
-    readCounts(db).then(take, () => take(null));
-  }, [db]);
+  const counted = useCounted();
   return useMemo(() => {
     if (!place || !counted) return null;
     const [keyboard] = keyboardsInUse([device], languages, places);

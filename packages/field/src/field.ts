@@ -12,11 +12,13 @@ import {
   applyInput,
   applyInputOnDevice,
   composedIn,
+  correctionOf,
   differenceAt,
   joinEdits,
   offersOf,
   startSession,
   UndoHistory,
+  type Correction,
   type Edit,
   type Explanation,
   type FiringEntry,
@@ -58,6 +60,8 @@ export interface FieldState {
   readonly text: string;
   readonly caret: Range;
   readonly offers: readonly Offer[];
+  /** What the keyboard would make of the word before the caret. */
+  readonly correction: Correction | null;
   /** The shortcut that has fired if no longer code follows; null: none waits. */
   readonly waiting: string | null;
   readonly canUndo: boolean;
@@ -185,8 +189,8 @@ export class Field {
     if (!this.session.composition) this.give({ type: 'take', offer }, null, false);
   }
 
-  /** Rejects the offers: what stands before the caret stays as it was typed. */
-  keep(offers: readonly Offer[]): void {
+  /** Rejects what is offered, or a correction: what stands before the caret stays as it was typed. */
+  keep(offers: readonly Range[]): void {
     const range = { start: Math.min(...offers.map(({ start }) => start)), end: this.session.caret.end };
     if (offers.length > 0) this.give({ type: 'keep', range }, null, false);
   }
@@ -333,7 +337,9 @@ export class Field {
    * in the history when this returns. `joins`: it may join the typing before it.
    */
   private give(input: Input, shown: { before: TypingSession; edit: Edit } | null, joins: boolean): void {
-    const { session, edit, events, told } = applyInputOnDevice(this.session, input, this.device.list);
+    const { session, edit, events, told } = applyInputOnDevice(this.session, input, this.device.list, {
+      corrects: this.device.corrects,
+    });
     const before = shown?.before ?? this.session;
     this.moveTo(session, edit);
     this.isTyping =
@@ -401,11 +407,12 @@ export class Field {
   }
 
   private tellState(): void {
-    const { session, history } = this;
+    const { session, history, device } = this;
     this.options.onState?.({
       text: session.text,
       caret: session.caret,
-      offers: this.isTyping ? offersOf(session, this.device.list) : [],
+      offers: this.isTyping ? offersOf(session, device.list) : [],
+      correction: this.isTyping && device.corrects ? correctionOf(session, device.corrects) : null,
       waiting: session.waiting?.entry.id ?? null,
       canUndo: history.canUndo,
       canRedo: history.canRedo,

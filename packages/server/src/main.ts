@@ -14,6 +14,7 @@ try {
   if (server.readOnly)
     console.error(`Nothing can be saved: ${server.readOnly}. The list can be read. Make room, then start again.`);
   console.log(`Yellow Latch is at ${server.address}`);
+  if (isDemo) console.log(`Try its list on a stand-in phone: ${server.address}/stand-in/phone`);
   if (settings.publicUrl) console.log(`Other devices reach it at ${settings.publicUrl}`);
   const stop = () => void server.close().then(() => process.exit(0));
   process.once('SIGINT', stop);

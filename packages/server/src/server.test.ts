@@ -9,7 +9,7 @@ import { asShortcut, PageSchema, type Directory, type Page } from '@yellow-latch
 import { v7 as uuid } from 'uuid';
 
 import { seedDemo } from './demo/seed';
-import { DEMO_SETS } from './demo/scenario';
+import { DEMO_SETS } from '@yellow-latch/core/scenario';
 import { startServer, type RunningServer } from './server';
 import { TestDevice, testServer, WHOLE } from './testing';
 

@@ -1,11 +1,12 @@
 import { useFonts } from 'expo-font';
-import { Slot } from 'expo-router';
-import { Suspense, useEffect, useState } from 'react';
+import { Slot, usePathname } from 'expo-router';
+import { Suspense, useEffect, useState, type ReactNode } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 
 import { AuditProvider } from '@/answers/audit/AuditProvider';
 import { fetched } from '@/frame/fetched';
+import { BareFrame } from '@/features/places/BareFrame';
 import { Frame } from '@/features/places/Frame';
 import { NoKeeping } from '@/frame/NoKeeping';
 import { NoticeProvider } from '@/frame/Notices';
@@ -42,6 +43,11 @@ function useWording(): boolean {
   return isReady;
 }
 
+/** What stands around a page: the main menu, but on a stand-in, which is a device and no page of the app. */
+function Around({ children }: { children: ReactNode }) {
+  return usePathname().startsWith('/stand-in/') ? <BareFrame>{children}</BareFrame> : <Frame>{children}</Frame>;
+}
+
 export default function RootLayout() {
   useFonts(FONT_FILES);
   const isWorded = useWording();
@@ -53,9 +59,9 @@ export default function RootLayout() {
         <ReplicaProvider renderError={(error) => <NoKeeping error={error} />} renderStart={renderStart}>
           <AuditProvider>
             <NoticeProvider>
-              <Frame>
+              <Around>
                 <Slot />
-              </Frame>
+              </Around>
             </NoticeProvider>
           </AuditProvider>
         </ReplicaProvider>

@@ -1,4 +1,5 @@
-/** All that draws a keyboard, in one bundle: the pages of keyboards, and the stand-in that one types on. */
+/** All that draws a keyboard, in one bundle: the pages of keyboards, and the keys that one types on. */
 export { default as KeyboardsPage } from '@/features/keyboards/KeyboardsPage';
 export { default as OwnKeyboardPage } from '@/features/keyboards/OwnKeyboardPage';
-export { StandIn } from '@/features/keyboards/StandIn';
+export { GlassKeys } from '@/features/keyboards/GlassKeys';
+export { CountedKeys } from '@/features/keyboards/CountedKeys';

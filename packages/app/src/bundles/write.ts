@@ -4,3 +4,5 @@ export { default as SetsPage } from '@/features/sets/SetsPage';
 export { LiveExample } from '@/features/write/LiveExample';
 export { TryHere } from '@/features/write/TryHere';
 export { WritePage } from '@/features/write/WritePage';
+// A stand-in types as Write does, and has its page in the same bundle.
+export { StandInPage } from '@/features/stand-in/StandInPage';

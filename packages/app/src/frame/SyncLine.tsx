@@ -48,6 +48,7 @@ export function tellSync(
     });
     return { icon: 'cloud-off', text };
   }
+  if (phase === 'alone') return { icon: 'check', text: t`Sample list, only on this device` };
   if (phase === 'away' || phase === 'out') {
     if (trouble !== null) return { icon: 'cloud-off', text: tellRefusal(trouble) };
     return { icon: 'cloud-off', text: tellOffline(waiting, inStepAt, now) };

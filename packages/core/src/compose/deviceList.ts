@@ -1,4 +1,4 @@
-import { CompiledList, type FiringEntry } from '../fire';
+import { CompiledList, type Corrects, type FiringEntry } from '../fire';
 import { refusalOf, textHeld, type DeviceProfile, type Refusal } from '../profile';
 
 /** A code that was typed on a device which could not take its entry. */
@@ -17,7 +17,14 @@ export class DeviceList {
     readonly list: CompiledList,
     private readonly refused: CompiledList | null,
     private readonly reasons: ReadonlyMap<string, Refusal>,
+    /** The spelling correction of its keyboard; null: none. */
+    readonly corrects: Corrects | null = null,
   ) {}
+
+  /** The same under a keyboard that corrects spelling. */
+  correctedBy(corrects: Corrects | null): DeviceList {
+    return new DeviceList(this.list, this.refused, this.reasons, corrects);
+  }
 
   /** A list of which the device takes all, as this app does. */
   static whole(list: CompiledList): DeviceList {

@@ -38,6 +38,6 @@ export {
   type SavingVerdict,
   type Uses,
 } from './saving';
-export { layerAfter, layerBefore } from './standIn';
+export { layerAfter, layerBefore } from './glassLayer';
 export { FITTS, fittsTiming, KLM, klmTiming, timingOf, type Timing } from './timing';
 export { cheapestWay, type NotOnKeyboard, type Way } from './way';

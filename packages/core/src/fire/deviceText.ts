@@ -43,26 +43,35 @@ export function changesText({
   return sentenceCapitals || smartQuotes || smartDashes || smartDots || doubleSpaceStop;
 }
 
+/** Whether a sentence begins at `at`. Its cost does not depend on the text. */
+export function atSentenceStart(text: string, at: number): boolean {
+  return SENTENCE_START.test(before(text, at));
+}
+
+/** What stands before `at`, as far as it matters: a letter stands for what is too far back. */
+function before(text: string, at: number): string {
+  return at > FAR ? `x${text.slice(at - FAR, at)}` : text.slice(0, at);
+}
+
 /** What the device makes of `character` typed at `at` in `text`; null: it leaves it as it is. Its cost does not depend on the text. */
 export function deviceText(text: string, at: number, character: string, profile: DeviceProfile): DeviceText | null {
-  // A letter stands for what is too far back to matter.
-  const before = at > FAR ? `x${text.slice(at - FAR, at)}` : text.slice(0, at);
-  if (profile.sentenceCapitals && /^\p{Ll}$/u.test(character) && SENTENCE_START.test(before)) {
+  const typed = before(text, at);
+  if (profile.sentenceCapitals && /^\p{Ll}$/u.test(character) && SENTENCE_START.test(typed)) {
     return { rule: 'device-capital', replaces: 0, text: character.toLocaleUpperCase('en') };
   }
   if (profile.smartQuotes && (character === '"' || character === "'")) {
     const [opening, closing] = character === '"' ? ['\u201c', '\u201d'] : ['\u2018', '\u2019'];
-    const text = OPENS_QUOTE.test(before) ? opening : closing;
+    const text = OPENS_QUOTE.test(typed) ? opening : closing;
     return { rule: 'device-quote', replaces: 0, text };
   }
-  if (profile.smartDashes && character === '-' && /(^|[^-])-$/u.test(before)) {
+  if (profile.smartDashes && character === '-' && /(^|[^-])-$/u.test(typed)) {
     return { rule: 'device-dash', replaces: 1, text: '\u2014' };
   }
-  if (profile.smartDots && character === '.' && /(^|[^.])\.\.$/u.test(before)) {
+  if (profile.smartDots && character === '.' && /(^|[^.])\.\.$/u.test(typed)) {
     return { rule: 'device-dots', replaces: 2, text: '\u2026' };
   }
-  if (profile.doubleSpaceStop && character === ' ' && before.endsWith(' ')) {
-    if (isAfterWord(before.slice(0, -1))) return { rule: 'device-stop', replaces: 1, text: '. ' };
+  if (profile.doubleSpaceStop && character === ' ' && typed.endsWith(' ')) {
+    if (isAfterWord(typed.slice(0, -1))) return { rule: 'device-stop', replaces: 1, text: '. ' };
   }
   return null;
 }

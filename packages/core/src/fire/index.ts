@@ -9,6 +9,7 @@
  */
 export { expansionFor, fitsCapitals } from './capitals';
 export { byAge } from './codeTree';
+export { correctionOf, CORRECTION_ID, type Correction, type Corrects } from './correction';
 export { delimiterTest, isDelimiter } from './delimiter';
 export { changesText } from './deviceText';
 export { hasEdgeBefore, type Edge } from './edge';
@@ -16,7 +17,7 @@ export { foldAll, foldMade, foldTyped, type FoldedText } from './fold';
 export { isEndedInPassing, madeForScan, madeForScanOfEach, madeOf, passingState, type MadeText } from './madeText';
 export { heldBy, isForeign } from './layers';
 export { compile, CompiledList, LARGEST_OVERLAY, type ListChange } from './list';
-export { applyInputOnDevice, type DeviceOutcome, type Explanation } from './onDevice';
+export { applyInputOnDevice, type DeviceOutcome, type Explanation, type OnDevice } from './onDevice';
 export type { Match, Offer, Place } from './place';
 export { FoldedPlaces } from './places';
 export { applyEdit, joinEdits, type Edit, type Range } from './range';

@@ -1,5 +1,13 @@
 import { fitsCapitals } from './capitals';
 import { changesText, deviceText, type DeviceRule } from './deviceText';
+import {
+  correctionOf,
+  CORRECTION_ID,
+  endsWord,
+  withCorrected,
+  withCorrectionToTakeBack,
+  type Corrects,
+} from './correction';
 import { hasEdgeBefore } from './edge';
 import type { CompiledList } from './list';
 import type { Match } from './place';
@@ -28,39 +36,45 @@ export interface Explanation {
     | 'quiet'
     | 'other-capitals'
     | 'offer-only'
+    | 'corrected'
     | DeviceRule;
   /** The shortcut concerned, and its code as it was typed. */
   readonly id?: string;
   readonly typed?: string;
+  /** What the keyboard made of it. */
+  readonly became?: string;
 }
 
 export interface DeviceOutcome extends Outcome {
   readonly told: readonly Explanation[];
 }
 
+/** How a device is followed. */
+export interface OnDevice {
+  /** Whether it is told why nothing happened; without it the cost is a quarter. */
+  readonly explains?: boolean;
+  /** The keyboard's spelling correction; null: it has none. */
+  readonly corrects?: Corrects | null;
+}
+
 /**
- * As `type`, on the device that `list` was made ready for: what is typed is first changed as the device does (rules
- * 9), and what happened, or was held back, is told. Without `explains` it tells only what happened, at a quarter of
- * the cost.
+ * As `applyInput`, on the device that `list` was made ready for: what is typed is first changed as the device does (rules
+ * 9), and what happened, or was held back, is told.
  */
 export function applyInputOnDevice(
   session: TypingSession,
   input: Input,
   list: CompiledList,
-  explains = true,
+  { explains = true, corrects = null }: OnDevice = {},
 ): DeviceOutcome {
+  const changes = corrects !== null || changesText(list.profile);
   const told: Explanation[] = [];
   const composed = input.type === 'composition-end' ? composedIn(session) : null;
-  if (composed && changesText(list.profile)) {
-    return { ...typeChanged(composed.before, composed.range, composed.text, list, told, explains), told };
+  if (composed && changes) {
+    return { ...typeChanged(composed.before, composed.range, composed.text, list, told, { explains, corrects }), told };
   }
-  if (
-    input.type === 'edit' &&
-    input.how === 'typing' &&
-    input.text.length <= MOST_AT_ONCE &&
-    changesText(list.profile)
-  ) {
-    return { ...typeChanged(session, input.range, input.text, list, told, explains), told };
+  if (input.type === 'edit' && input.how === 'typing' && input.text.length <= MOST_AT_ONCE && changes) {
+    return { ...typeChanged(session, input.range, input.text, list, told, { explains, corrects }), told };
   }
   const keptOf = input.type === 'keep' ? offersOf(session, list, 1)[0] : undefined;
   if (keptOf) told.push({ rule: 'kept', id: keptOf.entry.id, typed: session.text.slice(keptOf.start, keptOf.end) });
@@ -80,13 +94,20 @@ function typeChanged(
   text: string,
   list: CompiledList,
   told: Explanation[],
-  explains: boolean,
+  { explains, corrects }: Required<OnDevice>,
 ): Outcome {
   const natural = applyEdit(session.text, { range, replacement: text });
   const events: FiringEvent[] = [];
   let next = session;
   let at = range;
   for (const character of text) {
+    const correction =
+      corrects && at.start === at.end && endsWord(character) ? correctionOf({ ...next, caret: at }, corrects) : null;
+    if (correction) {
+      told.push({ rule: 'corrected', typed: correction.typed, became: correction.text });
+      next = withCorrected(next, correction);
+      at = next.caret;
+    }
     const changed = at.start === at.end ? deviceText(next.text, at.start, character, list.profile) : null;
     if (changed) told.push({ rule: changed.rule });
     const input: Input = {
@@ -100,7 +121,7 @@ function typeChanged(
     if (explains && outcome.events.length === 0)
       explain(next, outcome.session, input.text, list, (line) => told.push(line));
     events.push(...outcome.events);
-    next = outcome.session;
+    next = correction ? withCorrectionToTakeBack(outcome.session, correction) : outcome.session;
     at = next.caret;
   }
   if (text === '') return applyInput(session, { type: 'edit', range, text, how: 'typing' }, list);
@@ -111,7 +132,8 @@ function typeChanged(
 function tell(events: readonly FiringEvent[], told: Explanation[]): void {
   for (const event of events) {
     const { id, typed } = event;
-    told.push({ rule: event.type === 'fired' ? `fired-by-${event.by}` : event.type, id, typed });
+    if (id === CORRECTION_ID) told.push({ rule: 'taken-back', typed });
+    else told.push({ rule: event.type === 'fired' ? `fired-by-${event.by}` : event.type, id, typed });
   }
 }
 

@@ -1,6 +1,7 @@
 import type { DeviceProfile } from '../profile';
+import { correctionOf } from './correction';
 import { compile, CompiledList } from './list';
-import { applyInputOnDevice, type Explanation } from './onDevice';
+import { applyInputOnDevice, type Explanation, type OnDevice } from './onDevice';
 import type { Range } from './range';
 import type { RuledList } from './rules';
 import { offersOf } from './session';
@@ -36,19 +37,19 @@ export function keysOf(text: string): Keystroke[] {
 /**
  * Types `keystrokes` into a field of a device: the text a person ends up with, and for each
  * keystroke what fired, what was held back, and by which rule. Pure. Without `explains` it tells only
- * what happened, at a quarter of the cost. `after`: what stands in the field already.
+ * what happened, at a quarter of the cost. `corrects`: the keyboard's spelling correction. `after`: what stands in the field already.
  */
 export function simulate(
   keystrokes: readonly Keystroke[],
   list: RuledList | CompiledList,
   profile: DeviceProfile,
-  { explains = true, after = '' }: { explains?: boolean; after?: string } = {},
+  { after = '', ...how }: OnDevice & { after?: string } = {},
 ): Simulation {
   const compiled = list instanceof CompiledList ? list : compile(list, profile);
   const trace: TraceLine[] = [];
   let session = startSession(after);
   keystrokes.forEach((keystroke, at) => {
-    session = press(session, keystroke, compiled, (told) => trace.push({ at, ...told }), explains);
+    session = press(session, keystroke, compiled, (told) => trace.push({ at, ...told }), how);
   });
   return { text: session.text, caret: session.caret, trace };
 }
@@ -58,16 +59,21 @@ function press(
   keystroke: Keystroke,
   list: CompiledList,
   note: (told: Explanation) => void,
-  explains: boolean,
+  how: OnDevice,
 ): TypingSession {
-  const input = inputOf(session, keystroke, list);
+  const input = inputOf(session, keystroke, list, how.corrects);
   if (!input) return session;
-  const followed = applyInputOnDevice(session, input, list, explains);
+  const followed = applyInputOnDevice(session, input, list, how);
   followed.told.forEach(note);
   return followed.session;
 }
 
-function inputOf(session: TypingSession, keystroke: Keystroke, list: CompiledList): Input | null {
+function inputOf(
+  session: TypingSession,
+  keystroke: Keystroke,
+  list: CompiledList,
+  corrects: OnDevice['corrects'],
+): Input | null {
   const { text, caret } = session;
   switch (keystroke.type) {
     case 'key':
@@ -93,7 +99,8 @@ function inputOf(session: TypingSession, keystroke: Keystroke, list: CompiledLis
     }
     case 'keep': {
       const [offer] = offersOf(session, list, 1);
-      return offer ? { type: 'keep', range: { start: offer.start, end: offer.end } } : null;
+      const kept = offer ?? (corrects ? correctionOf(session, corrects) : null);
+      return kept ? { type: 'keep', range: { start: kept.start, end: kept.end } } : null;
     }
   }
 }

@@ -1,8 +1,24 @@
 /** Which device this browser is: its database, and how it goes on as another one. */
+import { deleteDB } from 'idb';
+
 import { openDatabase, type DeviceState, type ReplicaDatabase } from './database';
 import { keptState, stateFrom } from './device';
 
-const CURRENT = 'yellow-latch.device';
+const OWN = 'yellow-latch.device';
+/** Under this name the browser keeps which device this page is. */
+let current = OWN;
+
+/** From now on this page is another device than the browser it runs in: one with a name of its own, as a stand-in is. */
+export function actAs(name: string): void {
+  current = `${OWN}.${name}`;
+}
+
+/** Forgets the device that this page is, with all it holds. */
+export async function forgetCurrentDevice(db: ReplicaDatabase): Promise<void> {
+  localStorage.removeItem(current);
+  db.close();
+  await deleteDB(db.name);
+}
 
 export interface OpenedDevice {
   db: ReplicaDatabase;
@@ -11,7 +27,7 @@ export interface OpenedDevice {
 
 /** Opens the database of the device that this browser is; null: it is none yet. */
 export async function openCurrentDevice(): Promise<OpenedDevice | null> {
-  const known = localStorage.getItem(CURRENT);
+  const known = localStorage.getItem(current);
   if (known) {
     const db = await openDatabase(known);
     const state = await db.get('state', 'device');
@@ -31,7 +47,7 @@ export async function openCurrentDevice(): Promise<OpenedDevice | null> {
 export async function makeCurrentDevice(state: DeviceState): Promise<OpenedDevice> {
   const db = await openDatabase(state.id);
   await db.put('state', keptState(state), 'device');
-  localStorage.setItem(CURRENT, state.id);
+  localStorage.setItem(current, state.id);
   return { db, state };
 }
 

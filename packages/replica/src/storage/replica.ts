@@ -73,10 +73,12 @@ export class Replica {
   private constructor(
     readonly db: ReplicaDatabase,
     private device: DeviceState,
+    /** The device's clock, in ms since 1970; it may be wrong. */
+    readonly clock: () => number,
   ) {}
 
-  static async open(db: ReplicaDatabase, state: DeviceState): Promise<Replica> {
-    const replica = new Replica(db, state);
+  static async open(db: ReplicaDatabase, state: DeviceState, clock: () => number = Date.now): Promise<Replica> {
+    const replica = new Replica(db, state, clock);
     await replica.reload();
     return replica;
   }
@@ -158,7 +160,7 @@ export class Replica {
   }
 
   /** Writes, all or none, and returns the ids of the records written. */
-  async write(writes: readonly Write[], now = Date.now()): Promise<string[]> {
+  async write(writes: readonly Write[], now = this.clock()): Promise<string[]> {
     const tx = this.db.transaction(['outbox', 'state', 'private'], 'readwrite', { durability: 'strict' });
     const state = await this.stateIn(tx.objectStore('state'));
     let { clock, lastN } = state;

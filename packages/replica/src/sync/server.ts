@@ -25,6 +25,7 @@ import { MODEL_VERSION } from '@yellow-latch/core/model';
 import type { z } from 'zod';
 
 import type { Position } from '../storage/replica';
+import { line } from './line';
 
 /** The server answered, and said no. */
 export class RefusedError extends Error {
@@ -53,6 +54,7 @@ interface Asked {
 }
 
 async function ask<T>(path: string, schema: z.ZodType<T> | null, { method, body }: Asked = {}): Promise<T> {
+  line.check();
   const response = await fetch(`/api${path}`, {
     method,
     headers: body === undefined ? undefined : { 'Content-Type': 'application/json' },
@@ -90,7 +92,8 @@ export const server = {
     post(`/d/${device}/changes`, PushAnswerSchema, { changes }),
   pull: (device: string, from: Position): Promise<Page> =>
     ask(`/d/${device}/pages?${queryOf(from)}`, PageSchema as z.ZodType<Page>),
-  openStream: (device: string, from: Position) => new EventSource(`/api/d/${device}/stream?${queryOf(from)}`),
+  openStream: (device: string, from: Position) =>
+    line.follow(() => new EventSource(`/api/d/${device}/stream?${queryOf(from)}`)),
 
   history: (device: string, query: Record<string, string>): Promise<History> =>
     ask(

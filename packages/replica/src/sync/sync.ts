@@ -18,8 +18,8 @@ import { type Replica } from '../storage/replica';
 import { isRefusal, type SyncServer } from './server';
 import { type Position } from '../storage/replica';
 
-/** `out`: the device is not in its list any more. */
-type Phase = 'starting' | 'in-step' | 'away' | 'out';
+/** `out`: the device is not in its list any more; `alone`: its list is on this device and stays there. */
+type Phase = 'starting' | 'in-step' | 'away' | 'out' | 'alone';
 
 /** How this device stands to the server. `waiting` and `refusals` are of its outbox. */
 export interface SyncState {
@@ -136,6 +136,12 @@ export class Sync {
     // Without Web Locks (an insecure address) every tab syncs for itself.
     if (navigator.locks) void navigator.locks.request(`yellow-latch-${this.replica.state.id}`, lead);
     else void lead();
+  }
+
+  /** Instead of `start`: this list is on no server, and will be on none. */
+  stayAlone(): void {
+    this.phase = 'alone';
+    this.shown = null;
   }
 
   /** Ends for good: nothing is sent or received any more. */

@@ -24,7 +24,7 @@ import { buildVocabulary } from '@yellow-latch/language/build';
 
 import { plainAWeek, plainCost } from '../../../core/src/convention/testing';
 import { pick, randomFrom } from '../../../core/src/fire/testing';
-import { DEMO_DEVICES, DEMO_SETS } from './scenario';
+import { DEMO_DEVICES, DEMO_SETS } from '@yellow-latch/core/scenario';
 
 /** Marks of two people take a second to weigh one by one for every four. */
 const IS_SOAK = Boolean(process.env.YELLOW_LATCH_SOAK);

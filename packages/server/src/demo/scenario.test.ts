@@ -4,7 +4,7 @@ import { guessKind } from '@yellow-latch/core/mnemonic';
 import { confusableSkeleton, parseLookAlikes, parseVocabulary } from '@yellow-latch/language';
 import { buildLookAlikes, buildVocabulary } from '@yellow-latch/language/build';
 
-import { DEMO_SETS } from './scenario';
+import { DEMO_SETS } from '@yellow-latch/core/scenario';
 
 const lookAlikes = parseLookAlikes(buildLookAlikes());
 

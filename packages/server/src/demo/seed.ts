@@ -1,6 +1,5 @@
 import { idOfJoined } from '@yellow-latch/core/devices';
-import { LIST_RECORD_ID } from '@yellow-latch/core/model';
-import { guessKind } from '@yellow-latch/core/mnemonic';
+import { DEMO_DEVICES, scenarioRecords } from '@yellow-latch/core/scenario';
 import {
   applyChange,
   draftChange,
@@ -10,14 +9,12 @@ import {
   type StoredRecord,
 } from '@yellow-latch/core/sync';
 import { eq } from 'drizzle-orm';
-import { generateNKeysBetween } from 'fractional-indexing';
 import { v7 as uuid } from 'uuid';
 
 import type { Database } from '../database';
 import { admitDevice, type Device } from '../devices';
 import { receiveChanges } from '../ledger';
 import { devices, lists } from '../schema';
-import { DEMO_BOARD, DEMO_DEVICES, DEMO_SETS, DEMO_USES } from './scenario';
 
 /** Fills an empty list with the demo scenario, as changes of a device like any other. */
 export function seedDemo(db: Database, listId: string, now: number): void {
@@ -39,52 +36,15 @@ function demoChanges(device: Device, now: number): Change[] {
     type: T,
     fields: FieldChanges<T>,
     id: string = uuid(),
-  ): string => {
+  ): void => {
     clock = nextClock(clock, now, device.id);
     const record = { type, id };
     const stamp = { id: uuid(), clock, device: device.id, n: made.length + 1, together };
     const change = draftChange(record, undefined as StoredRecord | undefined, fields, stamp);
     if (applyChange(undefined, change).type !== 'applied') throw new Error('incomplete demo data');
     made.push(change);
-    return record.id;
   };
-  const orders = generateNKeysBetween(null, null, DEMO_SETS.length);
-  const pins = generateNKeysBetween(null, null, DEMO_BOARD.length);
-  const ids = new Map(DEMO_SETS.flatMap(({ shortcuts }) => shortcuts.map(([code]) => [code, uuid()] as const)));
-  const withIds = (expansion: string) =>
-    expansion.replaceAll(/code=\|([^|]+)\|/gu, (_, code: string) => `id=|${ids.get(code)!}|`);
-  DEMO_SETS.forEach(({ name, icon, shortcuts }, index) => {
-    const setId = create('set', { name, icon, order: orders[index]! });
-    for (const [code, expansion, kind, shape] of shortcuts) {
-      const content = {
-        expansion: shape === 'template' ? withIds(expansion) : expansion,
-        template: shape === 'template',
-        format: shape === 'markdown' ? 'markdown' : 'plain',
-      } as const;
-      create(
-        'shortcut',
-        {
-          code,
-          content,
-          kind: kind ?? guessKind(expansion),
-          setId,
-          usesAWeek: DEMO_USES[code] ?? null,
-          pinned: pins[DEMO_BOARD.indexOf(code)] ?? null,
-        },
-        ids.get(code),
-      );
-    }
-  });
-  create(
-    'list',
-    {
-      languages: ['en'],
-      devices: ['app'],
-      keyboards: [],
-      hasDevices: true,
-    },
-    LIST_RECORD_ID,
-  );
+  for (const record of scenarioRecords(uuid)) create(record.type, record.fields, record.id);
   // The workshop's computer is the one that has joined.
   for (const fields of DEMO_DEVICES)
     if (fields.kind === 'computer') create('device', { ...fields, joined: device.id }, idOfJoined(device.id));

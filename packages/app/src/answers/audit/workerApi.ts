@@ -32,6 +32,7 @@ import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
 import { profileOf, THIS_APP } from '@yellow-latch/core/profile';
 import { isMade, type Mark } from '@yellow-latch/core/model';
 import { mainMark, nearCodes } from '@yellow-latch/core/propose';
+import type { SpellerWords } from '@yellow-latch/core/spelling';
 import { inUseOf, type KeyboardsAsked } from '@/answers/effort/keyboards';
 import { confusableSkeleton, parseLookAlikes, parseVocabulary } from '@yellow-latch/language';
 
@@ -209,6 +210,12 @@ export class AuditWorkerApi {
     const own = readOwnText(bytes, format);
     if ('type' in own) return own;
     return { own, report: scanOwnText(own.text, CompiledList.compile(this.audit.entries, profileOf(device))) };
+  }
+
+  /** The words of a language (BCP 47, base alone), for a keyboard that corrects spelling. Throws where they cannot be fetched. */
+  async words(language: string): Promise<SpellerWords> {
+    const { words, perTenThousand } = await this.load(language, parseVocabulary);
+    return { words, perTenThousand };
   }
 
   /** A shortcut with the text it would give now, gaps for its blanks: what is checked of a template. */

@@ -54,6 +54,12 @@ export interface Preview {
   readonly sealed: number;
 }
 
+/** An entry of a list that holds nothing else. */
+export interface Pair {
+  readonly code: string;
+  readonly text: string;
+}
+
 export type FileProblem = DecodeProblem | ListProblem;
 
 export class ExchangeWorkerApi {
@@ -92,6 +98,17 @@ export class ExchangeWorkerApi {
       made: read.file?.made ?? null,
       sealed: this.opened.length > 0 ? 0 : (read.file?.sealed?.count ?? 0),
     };
+  }
+
+  /** The open file as pairs of code and text, as a device's own list takes it up; `unread`: rows that are none. */
+  pairs(): { readonly pairs: readonly Pair[]; readonly unread: number } | FileProblem {
+    const { read } = this.read({});
+    if ('type' in read) return read;
+    const pairs = read.rows.flatMap((row): Pair[] => {
+      if ('entry' in row) return [{ code: row.entry.code, text: row.entry.expansion }];
+      return 'whole' in row ? [{ code: row.whole.fields.code, text: row.whole.fields.content.expansion }] : [];
+    });
+    return { pairs, unread: read.rows.length - pairs.length };
   }
 
   /** Opens what is sealed in the file, for the next preview; whether the passphrase was right. */

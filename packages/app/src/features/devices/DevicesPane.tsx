@@ -25,6 +25,7 @@ import { useKept } from '@/frame/replica/useKept';
 
 import { DeleteList } from './DeleteList';
 import { devicesIn, useDirectory } from '@/parts/directory';
+import { OpenStandIn } from './OpenStandIn';
 import { WayLine } from './WayLine';
 import { tellBounds, tellStep } from './words';
 
@@ -87,6 +88,7 @@ export function DevicesPane() {
             />
           </View>
         )}
+        {canManage && directory && <OpenStandIn isOpen={directory.open} />}
         <View style={styles.lines}>
           {hasTable && (
             <WayLine

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { Keyboard, Press } from '@yellow-latch/core/effort';
-import { layerAfter, layerBefore } from '@yellow-latch/core/effort/standIn';
+import { layerAfter, layerBefore } from '@yellow-latch/core/effort/glassLayer';
 import { useRef, useState } from 'react';
 import { Pressable, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -15,6 +15,8 @@ import { extentOf, keysIn, layerName, type DrawnKey } from './drawing';
 
 interface GlassKeysProps {
   keyboard: Keyboard;
+  /** What it types into, where that may change by other means than its keys: the layer follows. */
+  text?: string;
   /** What stands before the caret. */
   before: () => string;
   onKey: (text: string) => void;
@@ -32,10 +34,15 @@ const ABOVE = 66;
 const ICONS: Readonly<Record<string, IconName>> = { ' ': 'space', '\n': 'return' };
 
 /** A keyboard on glass, drawn from its data, on which one really types: its layers have to be changed as on a device. */
-export function GlassKeys({ keyboard, before, onKey, onBackspace, onTap }: GlassKeysProps) {
+export function GlassKeys({ keyboard, text, before, onKey, onBackspace, onTap }: GlassKeysProps) {
   const palette = usePalette();
   const [room, setRoom] = useState(0);
   const [layer, setLayer] = useState(() => layerBefore(before(), keyboard.start, keyboard));
+  const [seen, setSeen] = useState(text);
+  if (seen !== text) {
+    setSeen(text);
+    setLayer(layerBefore(before(), layer, keyboard));
+  }
   /** The key that is held, and what lies behind it. */
   const [held, setHeld] = useState<{ key: DrawnKey; choices: readonly Press[] } | null>(null);
   const wasHeld = useRef(false);

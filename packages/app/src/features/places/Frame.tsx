@@ -23,6 +23,7 @@ import { UpdateOffer } from '@/frame/UpdateOffer';
 import { useCarryDue } from '@/answers/fit/useCarryDue';
 import { tellList } from '@/wording/format';
 
+import { StandInStrip } from './StandInStrip';
 import { useFilesFromOutside } from './useFilesFromOutside';
 import { usePlaceKeys } from './usePlaceKeys';
 
@@ -79,6 +80,7 @@ export function Frame({ children }: { children: ReactNode }) {
       {isWide && places}
       <View role="main" style={styles.main}>
         <UpdateOffer settled={() => unsaved.settled()} />
+        <StandInStrip />
         <View style={styles.main}>{children}</View>
         <NoticeBar />
       </View>

@@ -9,6 +9,8 @@ import { CodePlate } from '@/look/CodePlate';
 import { usePalette } from '@/look/useLook';
 import { WhereLink } from '@/parts/where/WhereLink';
 import { useMay } from '@/frame/replica/ReplicaProvider';
+import { standInTab, trySample } from '@/frame/standIn/tab';
+import { guessDevice } from '@yellow-latch/replica/storage/device';
 
 /** An empty list teaches its first step. */
 export function EmptyList() {
@@ -43,6 +45,14 @@ export function EmptyList() {
           style={styles.button}
           contentStyle={styles.tall}
         >{t`Import a list you have`}</Button>
+      )}
+      {!standInTab() && (
+        <Button
+          mode="text"
+          onPress={() => trySample(guessDevice().kind)}
+          style={styles.button}
+          contentStyle={styles.tall}
+        >{t`Try it with a sample list`}</Button>
       )}
     </View>
   );

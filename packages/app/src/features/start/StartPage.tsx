@@ -7,6 +7,8 @@ import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { fetched } from '@/frame/fetched';
+import { nameOfStandIn } from '@/frame/standIn/openStandIn';
+import { standInTab, trySample } from '@/frame/standIn/tab';
 import { UpdateOffer } from '@/frame/UpdateOffer';
 import { Field } from '@/look/Field';
 import { STRONG } from '@/look/fonts';
@@ -34,9 +36,9 @@ function codeInAddress(): string {
   return location.pathname === '/join' ? decodeURIComponent(location.hash.slice(1)) : '';
 }
 
-/** Whether the address is that of a device's page, which only opens in the list. */
+/** Whether the address is that of a page which only opens in the list: a device's, a stand-in's. */
 function isDevicePage(): boolean {
-  return location.pathname.startsWith('/devices/');
+  return /^\/(devices|stand-in)\//u.test(location.pathname);
 }
 
 /** The first page of a browser that is in no list: what this is, and the three ways in. */
@@ -46,7 +48,7 @@ export default function StartPage({ device }: Outside) {
   const [way, setWay] = useState<Way | null>(location.pathname === '/join' || isDevicePage() ? 'code' : null);
   const [code, setCode] = useState(invited);
   const [key, setKey] = useState('');
-  const [guess] = useState(() => device?.state ?? guessDevice());
+  const [guess] = useState(() => device?.state ?? asStandIn() ?? guessDevice());
   const [name, setName] = useState(guess.name);
   const [kind, setKind] = useState<DeviceKind>(guess.kind);
   const [problem, setProblem] = useState<string | null>(null);
@@ -144,6 +146,7 @@ export default function StartPage({ device }: Outside) {
             )}
             <TextButton label={t`I have a list on another device`} onPress={() => choose('code')} />
             <TextButton label={t`I have a spare key`} onPress={() => choose('spare key')} />
+            {!device && <TextButton label={t`Try it with a sample list`} onPress={() => trySample(guess.kind)} />}
           </View>
         ) : (
           form
@@ -156,6 +159,12 @@ export default function StartPage({ device }: Outside) {
       </ScrollView>
     </View>
   );
+}
+
+/** What a stand-in introduces itself as; null: this is none. */
+function asStandIn(): { name: string; kind: DeviceKind } | null {
+  const tab = standInTab();
+  return tab && { name: nameOfStandIn(tab), kind: tab.kind };
 }
 
 function titleOf(way: Way | null, wasIn: boolean): string {

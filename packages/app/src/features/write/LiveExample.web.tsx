@@ -11,7 +11,7 @@ import { CodePlate } from '@/look/CodePlate';
 import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 
-import { entriesOf } from './useDeviceList';
+import { entriesOf } from '@/parts/typing/entries';
 
 const CODE = ';ten';
 

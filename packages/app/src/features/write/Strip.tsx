@@ -8,7 +8,7 @@ import { announce } from '@/frame/announce';
 import { useLive } from '@/frame/live';
 import { usePalette } from '@/look/useLook';
 
-import { OffersStrip } from './OffersStrip';
+import { OffersStrip } from '@/parts/typing/OffersStrip';
 import { SelectionBar } from './SelectionBar';
 import type { Composer } from './useComposer';
 import { offerKey } from './writeKeys';

@@ -15,8 +15,8 @@ import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
-import { entriesOf, type Rated } from './useDeviceList';
-import { tellFiring, tellWhy } from './words';
+import { entriesOf, type Rated } from '@/parts/typing/entries';
+import { tellFiring, tellWhy } from '@/parts/typing/words';
 
 /** A line in which a shortcut fires as it stands in the form, with all others of the list around it. */
 export function TryHere({ shortcut }: { shortcut: Rated }) {

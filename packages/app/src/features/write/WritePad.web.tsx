@@ -8,7 +8,7 @@ import { FACES } from '@/look/fonts';
 import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
 
-import { OFFERS_ID, offerId } from './OffersStrip';
+import { OFFERS_ID, offerId } from '@/parts/typing/OffersStrip';
 
 export interface WritePadHandle {
   readonly field: Field;

@@ -12,7 +12,7 @@ import { useIsWide, usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 import { usePageTitle } from '@/look/usePageTitle';
 
-import { BlanksSheet } from './BlanksSheet';
+import { BlanksSheet } from '@/parts/typing/BlanksSheet';
 import { DraftList } from './DraftList';
 import { KeysSheet } from './KeysSheet';
 import { SendSheet } from './SendSheet';
@@ -28,7 +28,7 @@ import { writeKey } from './writeKeys';
 import { WritePad } from './WritePad';
 
 // It draws keyboards, and shares a bundle with the pages that do.
-const StandIn = fetched(async () => ({ default: (await import('@/bundles/keyboards')).StandIn }));
+const CountedKeys = fetched(async () => ({ default: (await import('@/bundles/keyboards')).CountedKeys }));
 
 /** A page to type on, with the list at hand: a code and a space become its text. */
 export function WritePage() {
@@ -135,7 +135,7 @@ export function WritePage() {
         <Strip composer={composer} />
         {below === 'keys' && (
           <Suspense fallback={null}>
-            <StandIn
+            <CountedKeys
               key={`${settings.device} ${opened.opening}`}
               device={settings.device}
               text={composer.text}

@@ -21,9 +21,10 @@ import { useNarration } from './composer/useNarration';
 import { useTags } from './composer/useTags';
 import type { WriteSettings } from '@/parts/writeSettings';
 import { prefersStillness, sound } from './signs';
-import { entriesOf, useDeviceList } from './useDeviceList';
+import { entriesOf } from '@/parts/typing/entries';
+import { useDeviceList } from './useDeviceList';
 import type { Drafts } from './useDrafts';
-import { useFilling } from './useFilling';
+import { useFilling } from '@/parts/typing/useFilling';
 import type { WritePadHandle } from './WritePad';
 
 /** A page to write on: the field over the open draft, what it offers, and what is told of it. */

@@ -1,32 +1,15 @@
 import { DeviceList } from '@yellow-latch/core/compose';
 import { formerCodes } from '@yellow-latch/core/convention/former';
-import { CompiledList, LARGEST_OVERLAY, settleRules, type FiringEntry } from '@yellow-latch/core/fire';
+import { CompiledList, LARGEST_OVERLAY } from '@yellow-latch/core/fire';
 import { THIS_APP, type DeviceProfile } from '@yellow-latch/core/profile';
-import { isMade, type Shortcut, type ShortcutSet } from '@yellow-latch/core/model';
+import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
 import { useEffect, useMemo, useRef, useState } from 'react';
 
 import { readCounts, usesFrom } from '@yellow-latch/replica/storage/uses';
 import { useLatest } from '@/look/useLatest';
 import { changeBetween } from '@yellow-latch/replica/storage/listDiff';
 import { useOpened } from '@/frame/replica/ReplicaProvider';
-
-/** What of a shortcut matters to firing; how often it is used, where that is known. */
-export type Rated = Pick<Shortcut, 'id' | 'code' | 'content' | 'kind' | 'setId' | 'rules'> & { readonly uses?: number };
-
-/**
- * The list with its rules settled, as a device takes it. What a template or formatted text gives is made when it
- * fires; in this app a block of tags looks first at those that stand there.
- */
-export function entriesOf(
-  shortcuts: readonly Rated[],
-  sets: readonly ShortcutSet[],
-  profile: DeviceProfile,
-): FiringEntry[] {
-  return settleRules({ shortcuts, sets }).map((entry, index) => {
-    const { content, kind } = shortcuts[index]!;
-    return isMade(content) || (kind === 'tags' && profile === THIS_APP) ? { ...entry, asks: true } : entry;
-  });
-}
+import { entriesOf, type Rated } from '@/parts/typing/entries';
 
 /**
  * The list made ready for typing as on a device. In this app an edit lies over what was made ready before, at once;

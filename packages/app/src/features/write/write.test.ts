@@ -1,7 +1,7 @@
 import type { OpenBlank } from '@yellow-latch/core/expansion';
 
-import { recentOf, withFilled } from './recent';
-import { tellFiring, tellMissed, tellWhy } from './words';
+import { recentOf, withFilled } from '@/parts/typing/recent';
+import { tellFiring, tellMissed, tellWhy } from '@/parts/typing/words';
 
 describe('what was filled in lately', () => {
   const blank = (label: string, more: Partial<OpenBlank> = {}): OpenBlank => ({

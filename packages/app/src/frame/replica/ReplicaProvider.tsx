@@ -5,6 +5,8 @@ import { useNotice } from '@/frame/Notices';
 
 import { makeCurrentDevice, openCurrentDevice, type OpenedDevice } from '@yellow-latch/replica/storage/currentDevice';
 import { newDeviceState } from '@yellow-latch/replica/storage/device';
+import { openStandInReplica } from '../standIn/openStandIn';
+import { standInTab } from '../standIn/tab';
 import { keepForGood, NotKeptError, tellNotKept, tellOnlyUse } from './keeping';
 import { onlyCounts } from '@yellow-latch/replica/storage/write';
 import { Replica } from '@yellow-latch/replica/storage/replica';
@@ -28,18 +30,28 @@ export interface Outside {
 const ReplicaContext = createContext<Opened | null>(null);
 
 async function openReplica(): Promise<Opened | Outside> {
+  const tab = standInTab();
+  if (tab) {
+    const opened = await openStandInReplica(tab);
+    if (!(opened instanceof Replica)) return { device: opened };
+    return openedOf(opened, tab.list === 'sample');
+  }
   const device = (await openCurrentDevice()) ?? (await throughOpenDoor());
   if (device === null || device.state.out !== null) return { device };
-  const replica = await Replica.open(device.db, device.state);
+  return openedOf(await Replica.open(device.db, device.state), false);
+}
+
+async function openedOf(replica: Replica, isAlone: boolean): Promise<Opened> {
   const sync = new Sync(replica, server, () => location.reload());
-  sync.start();
-  return { replica, sync, unsaved: await UnsavedForms.open(device.db) };
+  if (isAlone) sync.stayAlone();
+  else sync.start();
+  return { replica, sync, unsaved: await UnsavedForms.open(replica.db) };
 }
 
 /** The device that this browser becomes without being asked, where the server takes everybody into its one list. */
 async function throughOpenDoor(): Promise<OpenedDevice | null> {
-  const { open } = await server.door().catch(() => ({ open: false }));
-  return open ? makeCurrentDevice(newDeviceState()) : null;
+  const { open: isOpen } = await server.door().catch(() => ({ open: false }));
+  return isOpen ? makeCurrentDevice(newDeviceState()) : null;
 }
 
 interface ReplicaProviderProps {

@@ -5,7 +5,7 @@ import type { Explanation } from '@yellow-latch/core/fire';
 
 /** What the engine did at one key, in a few words. */
 export function tellTraceLine(
-  { rule, typed }: Explanation,
+  { rule, typed, became = '' }: Explanation,
   codeOf: (id: string) => string,
   id: string | undefined,
 ): string {
@@ -39,6 +39,8 @@ export function tellTraceLine(
       return t`“${code}” has different capitals`;
     case 'offer-only':
       return t`“${code}” is only suggested`;
+    case 'corrected':
+      return t`the keyboard changed “${code}” to “${became}”`;
     case 'device-capital':
       return t`the device makes it a capital`;
     case 'device-quote':

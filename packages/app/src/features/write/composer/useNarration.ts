@@ -7,7 +7,7 @@ import type { FieldEvent } from '@yellow-latch/field';
 import { useAudit } from '@/answers/audit/AuditProvider';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
-import { tellFiring, tellMissed, tellRefused, tellWhy } from '../words';
+import { tellFiring, tellMissed, tellRefused, tellWhy } from '@/parts/typing/words';
 import type { LiveWrite } from './live';
 
 /** Says in a line what has just happened, why nothing did, and what a code would have saved. */

@@ -7,8 +7,8 @@
  * faults that lists have in life: words as codes, one code beginning another, a typo, two codes
  * alike, an account number.
  */
-import { usualPlaces } from '@yellow-latch/core/devices';
-import type { DeviceFields, Kind } from '@yellow-latch/core/model';
+import { usualPlaces } from '../devices';
+import type { DeviceFields, Kind } from '../model';
 
 /** The phone in the van does most of the typing. */
 export const DEMO_DEVICES: readonly DeviceFields[] = [
@@ -121,12 +121,12 @@ export const DEMO_SETS: readonly DemoSet[] = [
     shortcuts: [
       [';hi', 'Dear {$name :text label=|Who it is for|},', 'message', 'template'],
       [';ws', 'Corrie & Vale\nUnit 3, The Ropewalk\nTarnby ZZ4 7XX', 'address'],
-      [';mail', 'ansel@corrieandvale.example'],
-      [';diary', 'mara@corrieandvale.example'],
-      [';tel', '01632 960147'],
-      [';mob', '07700 900482'],
-      [';web', 'https://corrieandvale.example'],
-      ['book*', 'https://corrieandvale.example/book'],
+      [';mail', 'ansel@corrieandvale.example', 'contact'],
+      [';diary', 'mara@corrieandvale.example', 'contact'],
+      [';tel', '01632 960147', 'contact'],
+      [';mob', '07700 900482', 'contact'],
+      [';web', 'https://corrieandvale.example', 'link'],
+      ['book*', 'https://corrieandvale.example/book', 'link'],
       [';cv', 'Corrie & Vale, travelling piano care'],
       [
         ';bye',
@@ -188,7 +188,7 @@ export const DEMO_SETS: readonly DemoSet[] = [
       [';mill', 'Mill Lane Chapel\nMill Lane\nOver Tarnby ZZ4 9XZ', 'address'],
       [';pk', 'Parking for the van is in the yard; please move it before five, when the gate is locked.'],
       [';PK', 'Parking at Saltmarsh Hall is by permit. I will bring ours.'],
-      [';route', 'https://corrieandvale.example/find-us'],
+      [';route', 'https://corrieandvale.example/find-us', 'link'],
       [';stn', 'From the station it is twelve minutes on foot: over the bridge, left along the quay, third arch.'],
       [';salt', 'Saltmarsh Hall\n2 Causeway\nSaltmarsh ZZ6 1XA', 'address'],
     ],
@@ -259,10 +259,10 @@ export const DEMO_SETS: readonly DemoSet[] = [
     name: 'Tags',
     icon: 'tag',
     shortcuts: [
-      ['#res', '#pianorestoration #pianoworkshop #handmade #oldpianos'],
-      ['#tun', '#pianotuner #pianotuning #tuningday #concertpitch'],
-      [';grand', '#grandpiano #restored #corrieandvale'],
-      [';upr', '#uprightpiano #restored #corrieandvale'],
+      ['#res', '#pianorestoration #pianoworkshop #handmade #oldpianos', 'tags'],
+      ['#tun', '#pianotuner #pianotuning #tuningday #concertpitch', 'tags'],
+      [';grand', '#grandpiano #restored #corrieandvale', 'tags'],
+      [';upr', '#uprightpiano #restored #corrieandvale', 'tags'],
     ],
   },
 ];

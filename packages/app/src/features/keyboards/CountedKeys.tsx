@@ -18,7 +18,7 @@ import { placeOfKey } from '@yellow-latch/core/profile';
 
 import { GlassKeys } from './GlassKeys';
 
-export interface StandInProps {
+export interface CountedKeysProps {
   /** The device it stands in for, by its profile. */
   device: string;
   /** The page it types on: the text now and what of it stands before the caret. */
@@ -37,7 +37,7 @@ const LONGEST_COUNTED = 20_000;
  * The keyboard of a phone or a tablet, drawn and typed on, with a running count of the taps beside what the same text
  * takes written out on the same keys, the quickest way.
  */
-export function StandIn({ device, text, before, onKey, onBackspace, otherTaps: live }: StandInProps) {
+export function CountedKeys({ device, text, before, onKey, onBackspace, otherTaps: live }: CountedKeysProps) {
   const otherTaps = useLive(live);
   const palette = usePalette();
   const keyboard = useGlassKeyboard(device);

@@ -3,7 +3,7 @@ import { withoutTags, tagsIn } from '@yellow-latch/core/compose';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
 import type { ExpansionContext, OpenBlank } from '@yellow-latch/core/expansion';
 import { nameOfGiven } from '@yellow-latch/core/expansion/segment';
-import { THIS_APP, type DeviceProfile } from '@yellow-latch/core/profile';
+import type { DeviceProfile } from '@yellow-latch/core/profile';
 import { isMade, type Shortcut } from '@yellow-latch/core/model';
 import type { AskedEvent } from '@yellow-latch/field';
 import { useEffect, useState } from 'react';
@@ -28,6 +28,8 @@ export interface Filling {
 }
 
 interface FillingListener {
+  /** The clock by which dates are made, in ms since 1970; this browser's unless given. */
+  readonly clock?: () => number;
   /** The text in which it goes, without the code that asked. */
   readonly textAround: (asked: AskedEvent) => string;
   /** It is whole: it goes in the place of its code. `note`: what is to be told of it. */
@@ -43,7 +45,7 @@ interface FillingListener {
 export function useFilling(
   shortcuts: readonly Shortcut[],
   profile: DeviceProfile,
-  { textAround, put, refuse }: FillingListener,
+  { clock = Date.now, textAround, put, refuse }: FillingListener,
 ) {
   const [filling, setFilling] = useState<Filling | null>(null);
   const hasTemplates = shortcuts.some(({ content }) => isMade(content));
@@ -54,7 +56,7 @@ export function useFilling(
 
   /** Tags that stand there already stay out. */
   const putIn = (asked: AskedEvent, shortcut: Shortcut, made: Made) => {
-    if (shortcut.kind !== 'tags' || profile !== THIS_APP) return put(asked, made, null);
+    if (shortcut.kind !== 'tags' || !profile.blanks) return put(asked, made, null);
     const present = new Set(tagsIn(textAround(asked)).map(({ key }) => key));
     const { text, dropped } = withoutTags(made.plain, present);
     if (dropped.length === 0) return put(asked, made, null);
@@ -71,8 +73,8 @@ export function useFilling(
     if (!loaded) return refuse(asked, t`This part didn’t load: you’re offline.`);
     const { expand, expandFor } = loaded;
     const given = selection === null ? {} : { [nameOfGiven({ type: 'selection' })]: selection };
-    const now = contextNow(shortcuts, given);
-    if (profile !== THIS_APP) {
+    const now = { ...contextNow(shortcuts, given), now: clock() };
+    if (!profile.blanks) {
       const held = expandFor(shortcut, profile, now);
       if (held.type === 'text') return put(asked, { plain: held.text, caret: null, html: null }, null);
       return refuse(asked, held.type === 'errors' ? tellExpansionError(held.errors[0]!) : tellRefusal(held.why));

@@ -1,0 +1,64 @@
+import { msg } from '@lingui/core/macro';
+import { i18n, type MessageDescriptor } from '@lingui/core';
+import type { DeviceKind } from '@yellow-latch/core/model';
+import {
+  actAs,
+  makeCurrentDevice,
+  openCurrentDevice,
+  type OpenedDevice,
+} from '@yellow-latch/replica/storage/currentDevice';
+import { newDeviceState } from '@yellow-latch/replica/storage/device';
+import { fullWhile } from '@yellow-latch/replica/storage/full';
+import { Replica } from '@yellow-latch/replica/storage/replica';
+import { enter } from '@yellow-latch/replica/sync/entering';
+import { server } from '@yellow-latch/replica/sync/server';
+import { v7 as uuid } from 'uuid';
+
+import { switchBoardOf } from './switches';
+import { deviceNameOf, type StandInTab } from './tab';
+
+const NAMES: Readonly<Record<DeviceKind, MessageDescriptor>> = {
+  phone: msg`Stand-in phone`,
+  tablet: msg`Stand-in tablet`,
+  computer: msg`Stand-in computer`,
+};
+
+export function nameOfStandIn({ kind }: StandInTab): string {
+  return i18n._(NAMES[kind]);
+}
+
+/** The replica of the stand-in that this tab is, made or opened as that of any device; null: it is in no list yet and cannot get in by itself. */
+export async function openStandInReplica(tab: StandInTab): Promise<Replica | OpenedDevice | null> {
+  actAs(deviceNameOf(tab));
+  const board = switchBoardOf(tab);
+  const device = (await openCurrentDevice()) ?? (await (tab.list === 'sample' ? makeSample(tab) : join(tab)));
+  if (device === null || device.state.out !== null) return device;
+  return Replica.open(
+    fullWhile(device.db, () => board.switches.isFull),
+    device.state,
+    board.clock,
+  );
+}
+
+/** In by the code in its address, or by an open door. A stand-in has no part in a person's typing. */
+async function join(tab: StandInTab): Promise<OpenedDevice | null> {
+  const code = decodeURIComponent(location.hash.slice(1));
+  const { open } = await server.door().catch(() => ({ open: false }));
+  if (code === '' && !open) return null;
+  const me = { name: nameOfStandIn(tab), kind: tab.kind, share: 0 };
+  try {
+    await enter(code === '' ? { type: 'open' } : { type: 'code', code }, me, null);
+  } catch {
+    return null;
+  }
+  history.replaceState(null, '', location.pathname);
+  return openCurrentDevice();
+}
+
+async function makeSample(tab: StandInTab): Promise<OpenedDevice> {
+  const { sampleRecords } = await import('@yellow-latch/core/scenario/sample');
+  const made = await makeCurrentDevice(newDeviceState({ name: nameOfStandIn(tab), kind: tab.kind }));
+  const replica = await Replica.open(made.db, made.state);
+  await replica.write(sampleRecords(uuid));
+  return { db: made.db, state: replica.state };
+}

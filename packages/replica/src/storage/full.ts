@@ -1,0 +1,18 @@
+import type { ReplicaDatabase } from './database';
+
+/** The same database on a device that may be full: as long as it is, nothing can be written to it, and what is there stays. */
+export function fullWhile(db: ReplicaDatabase, isFull: () => boolean): ReplicaDatabase {
+  const refuse = () => {
+    throw new DOMException('the device is full', 'QuotaExceededError');
+  };
+  return new Proxy(db, {
+    get(target, name) {
+      if (isFull() && (name === 'put' || name === 'add')) return async () => refuse();
+      if (name === 'transaction')
+        return (...[stores, mode, options]: Parameters<ReplicaDatabase['transaction']>) =>
+          isFull() && mode === 'readwrite' ? refuse() : target.transaction(stores, mode, options);
+      const value: unknown = Reflect.get(target, name, target);
+      return typeof value === 'function' ? (value as (...args: unknown[]) => unknown).bind(target) : value;
+    },
+  });
+}

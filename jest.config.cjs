@@ -74,6 +74,7 @@ module.exports = {
     replica,
     field,
     inNode('server'),
+    inNode('stand-in'),
     whole,
     app,
     '<rootDir>/packages/app/jest.config.cjs',

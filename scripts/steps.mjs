@@ -131,16 +131,31 @@ export async function build() {
 }
 
 export async function buildServer() {
+  await bundleForNode('packages/server/src/main.ts', SERVER);
+}
+
+/** The stand-in that runs without a browser, and the words of its keyboards; resolves with the program's path. */
+export async function buildStandIn() {
+  await buildLanguage();
+  const outfile = join(ROOT, 'packages/stand-in/dist/stand-in.mjs');
+  await bundleForNode('packages/stand-in/src/main.ts', outfile);
+  return outfile;
+}
+
+/** A program for Node in one file. */
+async function bundleForNode(entry, outfile) {
   const esbuild = await import('esbuild');
   await esbuild.build({
     absWorkingDir: ROOT,
-    entryPoints: ['packages/server/src/main.ts'],
-    outfile: SERVER,
+    entryPoints: [entry],
+    outfile,
     bundle: true,
     platform: 'node',
     format: 'esm',
     target: 'node20',
     external: ['better-sqlite3'],
+    // Of what has both, the one for modules: the other cannot be bundled.
+    mainFields: ['module', 'main'],
     logLevel: 'warning',
     // Bundled CommonJS packages still ask for Node's own modules.
     banner: {

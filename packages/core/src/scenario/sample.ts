@@ -1,3 +1,5 @@
+import { v7 as uuid } from 'uuid';
+
 import { scenarioRecords, type ScenarioRecord } from './records';
 import { DEMO_SETS, type DemoSet } from './scenario';
 
@@ -14,7 +16,7 @@ const SAMPLE_SETS: readonly DemoSet[] = DEMO_SETS.map((set) =>
     : set,
 );
 
-/** The records of the sample list. `newId`: makes ids, each greater than the last. */
-export function sampleRecords(newId: () => string): ScenarioRecord[] {
-  return scenarioRecords(newId, SAMPLE_SETS);
+/** The records of the sample list, under new ids. */
+export function sampleRecords(): ScenarioRecord[] {
+  return scenarioRecords(() => uuid(), SAMPLE_SETS);
 }

@@ -62,7 +62,8 @@ export function replacedCost(typed: number, meant: number, isFirst: boolean): nu
 
 /** A unit too many; NaN beside it where the word ends. */
 export function addedCost(typed: number, before: number, after: number, isFirst: boolean): number {
-  const edge = isFirst ? COSTS.first : Number.isNaN(after) ? COSTS.last : 0;
+  const atEnd = Number.isNaN(after) ? COSTS.last : 0;
+  const edge = isFirst ? COSTS.first : atEnd;
   if (typed === before || typed === after) return COSTS.doubled + edge;
   return (VOWELS.has(typed) ? COSTS.vowelMore : COSTS.letterMore) + edge;
 }

@@ -54,7 +54,7 @@ export function OwnList() {
     <VirtualList
       label={t`Entries`}
       items={rows}
-      keyOf={(row) => (row === 'head' ? row : `${row.at ?? 'built in'} ${row.entry.code}`)}
+      keyOf={(row) => (row === 'head' ? row : `${row.at ?? 'built-in'} ${row.entry.code}`)}
       estimate={(row) => (row === 'head' ? HEAD_HEIGHT : ROW_HEIGHT)}
       renderItem={(row) =>
         row === 'head' ? (

@@ -12,7 +12,6 @@ import { fullWhile } from '@yellow-latch/replica/storage/full';
 import { Replica } from '@yellow-latch/replica/storage/replica';
 import { enter } from '@yellow-latch/replica/sync/entering';
 import { server } from '@yellow-latch/replica/sync/server';
-import { v7 as uuid } from 'uuid';
 
 import { switchBoardOf } from './switches';
 import { deviceNameOf, type StandInTab } from './tab';
@@ -59,6 +58,6 @@ async function makeSample(tab: StandInTab): Promise<OpenedDevice> {
   const { sampleRecords } = await import('@yellow-latch/core/scenario/sample');
   const made = await makeCurrentDevice(newDeviceState({ name: nameOfStandIn(tab), kind: tab.kind }));
   const replica = await Replica.open(made.db, made.state);
-  await replica.write(sampleRecords(uuid));
+  await replica.write(sampleRecords());
   return { db: made.db, state: replica.state };
 }

@@ -58,7 +58,7 @@ function tellTags(count: number, repeated: readonly string[]): string {
 /** A picture to write under: the strings of a piano. */
 function Strings({ color }: { color: string }) {
   return (
-    <Svg width="100%" height="100%" viewBox="0 0 320 72" preserveAspectRatio="xMidYMid slice">
+    <Svg width="100%" height="100%" viewBox="0 0 320 72" preserveAspectRatio="none">
       <Rect x={0} y={58} width={320} height={6} fill={color} opacity={0.5} />
       {Array.from({ length: 20 }, (_, at) => (
         <Line

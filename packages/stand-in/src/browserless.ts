@@ -1,0 +1,27 @@
+/** What a replica finds in a browser, for a program without one: a database in memory, a place to note its id, cookies. */
+import 'fake-indexeddb/auto';
+
+const kept = new Map<string, string>();
+
+/** Where the program notes which device it is, as long as it runs. */
+Object.defineProperty(globalThis, 'localStorage', {
+  value: {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => kept.set(key, value),
+    removeItem: (key: string) => kept.delete(key),
+  },
+});
+
+/** From now on the paths that a page would ask for go to this server, with the cookie that it gave. */
+export function pageOf(address: string): void {
+  const asked = globalThis.fetch;
+  let cookie = '';
+  globalThis.fetch = async (path, init) => {
+    const headers = new Headers(init?.headers);
+    if (cookie !== '') headers.set('cookie', cookie);
+    const response = await asked(new URL(String(path), address), { ...init, headers });
+    const [given] = response.headers.getSetCookie();
+    if (given !== undefined) cookie = given.split(';')[0]!;
+    return response;
+  };
+}

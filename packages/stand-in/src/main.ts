@@ -1,0 +1,86 @@
+/** The program: joins a list, types a script of keys as on a phone, a tablet or a computer, prints the text and leaves again. */
+import './browserless';
+
+import { readFileSync } from 'node:fs';
+
+import { decodeText, readList } from '@yellow-latch/core/exchange';
+import {
+  ownListProfile,
+  profileOfStandIn,
+  usualSwitches,
+  withEntries,
+  type OwnEntry,
+} from '@yellow-latch/core/standIn';
+import { parseVocabulary } from '@yellow-latch/language';
+import { isRefusal } from '@yellow-latch/replica/sync/server';
+
+import { pageOf } from './browserless';
+import { Device } from './device';
+import { readScript } from './script';
+import { HELP, readSettings, type Settings } from './settings';
+import { entriesOfApp, entriesOfOwn, typed } from './typed';
+
+try {
+  const settings = readSettings(process.argv.slice(2));
+  if (settings === null) process.stdout.write(HELP);
+  else await run(settings);
+} catch (error) {
+  console.error(`The stand-in could not type: ${tell(error)}`);
+  process.exit(1);
+}
+
+async function run({
+  kind,
+  server,
+  join,
+  codes,
+  carry,
+  language,
+  type,
+  explain,
+  ...settings
+}: Settings): Promise<void> {
+  const switches = { ...usualSwitches(kind), language };
+  // What is wrong with what was asked is told before anybody joins.
+  const keys = readScript(type ?? readFileSync(0, 'utf8').replace(/\n$/u, ''));
+  const own = carry === undefined ? [] : carried(carry, ownListProfile(kind, switches), language);
+  const corrects = switches.correctsSpelling && !settings['no-correction'];
+  const words = corrects ? parseVocabulary(JSON.parse(readFileSync(wordsFile(language), 'utf8'))) : null;
+  const profile = profileOfStandIn(kind, codes, switches);
+  let entries = entriesOfOwn(own);
+  if (codes === 'app') {
+    pageOf(server);
+    const device = await Device.join(kind, join ?? null);
+    entries = entriesOfApp(device.replica.read(), profile, Date.now());
+    await device.leave();
+  }
+  const { text, trace } = typed(keys, { entries, profile, own, words });
+  if (explain)
+    for (const { at, rule, typed: what, became } of trace)
+      console.error([`key ${at + 1}: ${rule}`, what, became].filter((part) => part !== undefined).join(' '));
+  process.stdout.write(`${text}\n`);
+}
+
+function carried(file: string, profile: ReturnType<typeof ownListProfile>, language: string): readonly OwnEntry[] {
+  const decoded = decodeText(new Uint8Array(readFileSync(file)));
+  const read = 'type' in decoded ? decoded : readList(decoded.text);
+  if ('type' in read) throw new Error(`${file} holds no list (${read.type})`);
+  const given = read.rows.flatMap((row): OwnEntry[] => {
+    if ('entry' in row) return [{ code: row.entry.code, text: row.entry.expansion, language }];
+    if ('whole' in row) return [{ code: row.whole.fields.code, text: row.whole.fields.content.expansion, language }];
+    return [];
+  });
+  return withEntries([], given, profile).entries;
+}
+
+/** The words of a language as the build has made them. */
+function wordsFile(language: string): string {
+  return new URL(`../../app/public/language/${language}.json`, import.meta.url).pathname;
+}
+
+function tell(error: unknown): string {
+  if (isRefusal(error)) return error.message;
+  const { message, cause, code, path } = error as NodeJS.ErrnoException;
+  if (code === 'ENOENT') return `${path} is not there`;
+  return cause instanceof Error ? `${message} (${cause.message})` : message;
+}

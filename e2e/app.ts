@@ -308,6 +308,13 @@ export class App {
     await this.press(await this.see(By.css(`[role=main] [role=link][aria-label^=${JSON.stringify(name)}]`)));
   }
 
+  /** The code that the invitation shows, off its plates. */
+  shownCode(): Promise<string> {
+    return this.driver.executeScript(
+      `return document.querySelector('[role=img][aria-label^="Code "][aria-label*="-"]').getAttribute('aria-label').slice(5)`,
+    );
+  }
+
   /** The devices shown, as a screen reader reads them. */
   devices(): Promise<string[]> {
     return this.driver.executeScript(
@@ -315,11 +322,12 @@ export class App {
     );
   }
 
-  /** Every record this browser holds, as it keeps them: what two devices in step have equal. */
-  kept(): Promise<string> {
+  /** Every record this browser, or a stand-in in it, holds, as it keeps them: what two devices in step have equal. */
+  kept(standIn?: string): Promise<string> {
+    const name = `yellow-latch.device${standIn === undefined ? '' : `.${standIn}`}`;
     return this.driver.executeAsyncScript(
       `const done = arguments[0];
-       const request = indexedDB.open('yellow-latch-' + localStorage.getItem('yellow-latch.device'));
+       const request = indexedDB.open('yellow-latch-' + localStorage.getItem('${name}'));
        request.onsuccess = () => {
          const tx = request.result.transaction(['blocks', 'records']);
          const [blocks, keys, single] = [tx.objectStore('blocks').getAll(), tx.objectStore('records').getAllKeys(), tx.objectStore('records').getAll()];
@@ -477,6 +485,46 @@ export class App {
        const sum = (some) => some.reduce((total, { encodedBodySize }) => total + encodedBodySize, 0);
        return { all: sum(entries), script: sum(entries.filter(({ name }) => name.endsWith('.js'))), later: sum(fetched.filter(isLater)) }`,
     );
+  }
+
+  // ── stand-ins ─────────────────────────────────────────────────────────────────────────────
+
+  /** Opens a page in a window of its own, and goes there. */
+  async openBeside(path: string): Promise<void> {
+    await this.driver.switchTo().newWindow('window');
+    await this.open(path);
+  }
+
+  /** Goes to the open window of a stand-in, or to that of the app. */
+  async goToWindow(kind: 'phone' | 'tablet' | 'computer' | 'app'): Promise<void> {
+    const name = kind === 'app' ? '' : `yellow-latch ${kind}`;
+    await this.until(async () => {
+      for (const handle of await this.driver.getAllWindowHandles()) {
+        await this.driver.switchTo().window(handle);
+        if ((await this.driverScript<string>('return window.name')) === name) return true;
+      }
+      return false;
+    }, `the window of the ${kind}`);
+  }
+
+  /** Types into a field of a stand-in, behind what stands there. */
+  async typeInto(label: string, text: string): Promise<void> {
+    await this.press(await this.field(label));
+    await this.type(text);
+  }
+
+  /** Waits until a field holds a text. */
+  async fieldHolds(label: string, text: string): Promise<void> {
+    let seen = '';
+    await this.until(
+      async () => {
+        seen = (await (await this.field(label)).getAttribute('value')) ?? '';
+        return seen === text;
+      },
+      `${label} to hold ${JSON.stringify(text)}`,
+    ).catch((error: Error) => {
+      throw new Error(`${error.message}; it holds ${JSON.stringify(seen)}`);
+    });
   }
 
   // ── rules for every screen ────────────────────────────────────────────────────────────────

@@ -14,12 +14,6 @@ async function scan(app: App): Promise<string | null> {
   return jsQR(new Uint8ClampedArray(data), width, height)?.data ?? null;
 }
 
-/** The code that the invitation shows, off its plates. */
-const shownCode = (app: App) =>
-  app.driverScript<string>(
-    `return document.querySelector('[role=img][aria-label^="Code "][aria-label*="-"]').getAttribute('aria-label').slice(5)`,
-  );
-
 journey(
   'a list begun in one tap, a phone joined by QR, a tablet by the code typed; named, bounded, signed out',
   'closed',
@@ -38,7 +32,7 @@ journey(
     await computer.seeText('Works for one device');
     await computer.expectAccessible();
     const address = await scan(computer);
-    const code = await shownCode(computer);
+    const code = await computer.shownCode();
     expect(address).toBe(`${computer.address}/join#${code.replace('-', '')}`);
 
     const phone = await open('phone', new URL(address!).pathname + new URL(address!).hash);
@@ -60,10 +54,10 @@ journey(
     await tablet.seeText('The code has 8 characters; you typed 2.');
     await computer.tap('Add another');
     await computer.until(
-      async () => (await computer.text()).includes('Works for one device') && (await shownCode(computer)) !== code,
+      async () => (await computer.text()).includes('Works for one device') && (await computer.shownCode()) !== code,
       'a new code',
     );
-    await tablet.fill('Code', (await shownCode(computer)).toLowerCase().replace('-', ' '));
+    await tablet.fill('Code', (await computer.shownCode()).toLowerCase().replace('-', ' '));
     await tablet.fill('Name of this device', 'Van tablet');
     await tablet.press(await tablet.see(By.xpath('//*[@role="radio"][normalize-space(.)="Tablet"]')));
     await tablet.tap('Get my list');
@@ -138,7 +132,7 @@ journey(
     const phone = await open('phone', path);
     await phone.seeText('I have a list on another device');
     await phone.seeNoText('The first of a new list.');
-    await phone.fill('Code', await shownCode(computer));
+    await phone.fill('Code', await computer.shownCode());
     await phone.tap('Get my list');
     await phone.seeText('Copy your list to Old phone');
     await phone.seeText('1 to add');
@@ -158,7 +152,7 @@ journey(
     await computer.goTo('Devices');
     await computer.tap('Add a device');
     await computer.seeText('Works for one device');
-    const phone = await open('phone', `/join#${(await shownCode(computer)).replace('-', '')}`);
+    const phone = await open('phone', `/join#${(await computer.shownCode()).replace('-', '')}`);
     await phone.tap('Get my list');
     await phone.seeText('The first of a new list.');
     await computer.goTo('Devices');
@@ -287,7 +281,7 @@ journey(
     await computer.goTo('Devices');
     await computer.tap('Add a device');
     await computer.seeText('Works for one device');
-    const phone = await open('phone', `/join#${(await shownCode(computer)).replace('-', '')}`);
+    const phone = await open('phone', `/join#${(await computer.shownCode()).replace('-', '')}`);
     await phone.tap('Get my list');
     await phone.seeText('One of the list.');
     await stand.stop();
@@ -308,7 +302,7 @@ journey(
     await computer.tap('Add a device');
     await computer.seeText('Works for one device');
     await phone.tap('I have a list on another device');
-    await phone.fill('Code', await shownCode(computer));
+    await phone.fill('Code', await computer.shownCode());
     await phone.tap('Get my list');
     await phone.seeText('Not sent before it was signed out.');
     await computer.goTo('Shortcuts');

@@ -19,7 +19,7 @@ export function pageOf(address: string): void {
   globalThis.fetch = async (path, init) => {
     const headers = new Headers(init?.headers);
     if (cookie !== '') headers.set('cookie', cookie);
-    const response = await asked(new URL(String(path), address), { ...init, headers });
+    const response = await asked(new URL(path as string, address), { ...init, headers });
     const [given] = response.headers.getSetCookie();
     if (given !== undefined) cookie = given.split(';')[0]!;
     return response;

@@ -1,7 +1,7 @@
 import { DeviceList } from '../compose';
 import { KEYBOARDS } from '../effort/layouts';
 import { keysOf, settleRules, simulate, type FiringEntry } from '../fire';
-import { JOBS, sampleRecords, TALK, type Want } from '../scenario';
+import { JOBS, sampleRecords, TALK, type JobWant, type Want } from '../scenario';
 import type { ShortcutFields } from '../model';
 import {
   correctsFor,
@@ -179,7 +179,9 @@ describe('what is wanted', () => {
         .filter(({ type }) => type === 'shortcut')
         .map(({ fields }) => [(fields as ShortcutFields).code, (fields as ShortcutFields).content.expansion]),
     );
-    const wants = JOBS.flatMap((job) => (job.place === 'talk' ? job.asks : job.wants));
+    const wants = JOBS.flatMap((job): readonly Pick<JobWant, 'want' | 'codes'>[] =>
+      job.place === 'talk' ? job.asks : job.wants,
+    );
     for (const { want, codes } of wants) {
       expect(codes.length).toBeGreaterThan(0);
       const text = codes.map((code) => texts.get(code)).join(' ');

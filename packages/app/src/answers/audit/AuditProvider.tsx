@@ -70,7 +70,8 @@ export function AuditProvider({
     if (!result) return;
     let callOff = () => {};
     const timer = setTimeout(() => {
-      callOff = whenIdle(() => void db.put('kept', result, KEPT));
+      // On a device that is full it is worked out again at the next visit.
+      callOff = whenIdle(() => void db.put('kept', result, KEPT).catch(() => {}));
     }, REST);
     return () => {
       clearTimeout(timer);

@@ -29,7 +29,12 @@ export function OpenStandIn({ isOpen }: { isOpen: boolean }) {
         style={{ color: palette.inkSoft }}
       >{t`A simulated device in its own window. Try your list in a message, a mail or a form before you trust it.`}</Text>
       <View style={styles.kinds}>
-        <Button icon="phone" mode="outlined" contentStyle={styles.tall} onPress={() => open('phone')}>{t`Phone`}</Button>
+        <Button
+          icon="phone"
+          mode="outlined"
+          contentStyle={styles.tall}
+          onPress={() => open('phone')}
+        >{t`Phone`}</Button>
         <Button icon="tablet" mode="outlined" contentStyle={styles.tall} onPress={() => open('tablet')}>
           {t`Tablet`}
         </Button>

@@ -17,6 +17,8 @@ interface GlassKeysProps {
   keyboard: Keyboard;
   /** What it types into, where that may change by other means than its keys: the layer follows. */
   text?: string;
+  /** No higher than this, in px. */
+  mostHeight?: number;
   /** What stands before the caret. */
   before: () => string;
   onKey: (text: string) => void;
@@ -34,7 +36,15 @@ const ABOVE = 66;
 const ICONS: Readonly<Record<string, IconName>> = { ' ': 'space', '\n': 'return' };
 
 /** A keyboard on glass, drawn from its data, on which one really types: its layers have to be changed as on a device. */
-export function GlassKeys({ keyboard, text, before, onKey, onBackspace, onTap }: GlassKeysProps) {
+export function GlassKeys({
+  keyboard,
+  text,
+  mostHeight = Infinity,
+  before,
+  onKey,
+  onBackspace,
+  onTap,
+}: GlassKeysProps) {
   const palette = usePalette();
   const [room, setRoom] = useState(0);
   const [layer, setLayer] = useState(() => layerBefore(before(), keyboard.start, keyboard));
@@ -47,7 +57,7 @@ export function GlassKeys({ keyboard, text, before, onKey, onBackspace, onTap }:
   const [held, setHeld] = useState<{ key: DrawnKey; choices: readonly Press[] } | null>(null);
   const wasHeld = useRef(false);
   const extent = extentOf(keyboard);
-  const width = Math.min(room, extent.width * LARGEST);
+  const width = Math.min(room, extent.width * Math.min(LARGEST, mostHeight / extent.height));
   const scale = width / extent.width;
   const height = extent.height * scale;
   const press = (one: Press) => {

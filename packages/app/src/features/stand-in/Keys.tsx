@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { SPOKEN } from '@yellow-latch/core/scenario/jobs';
 import { Suspense, useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { fetched } from '@/frame/fetched';
@@ -17,9 +17,13 @@ import { useStandIn } from './useStandIn';
 
 const GlassKeys = fetched(async () => ({ default: (await import('@/bundles/keyboards')).GlassKeys }));
 
+/** So much of the window the keys may take. */
+const MOST_OF_HEIGHT = 0.36;
+
 /** The keyboard of a stand-in: what it suggests, what it would correct, and its keys where it has them on glass. */
 export function Keys() {
   const { tab, switches, typing, keyboard, kept, memory } = useStandIn();
+  const { height } = useWindowDimensions();
   const hasKeys = tab.kind !== 'computer' || switches.tapsOnly;
   return (
     <View>
@@ -29,6 +33,7 @@ export function Keys() {
           <GlassKeys
             key={keyboard.id}
             keyboard={keyboard}
+            mostHeight={height * MOST_OF_HEIGHT}
             text={kept.texts[memory.scope + typing.activeName] ?? ''}
             before={() => typing.before()}
             onKey={(text) => typing.key(text)}
@@ -49,20 +54,9 @@ function Suggestions() {
   return (
     <View style={[styles.strip, { borderColor: palette.line }]}>
       <View style={styles.wide}>
-        {offers.length > 0 && (
-          <OffersStrip
-            offers={offers}
-            textOf={textOfOffer}
-            chosen={null}
-            waiting={waiting}
-            onTake={(offer) => typing.take(offer)}
-            onKeep={() => typing.keep()}
-            onKeyDown={() => {}}
-          />
-        )}
-        {offers.length === 0 && correction && (
-          <View style={styles.correction}>
-            <Text numberOfLines={1} variant="bodyLarge" style={styles.words}>
+        {correction && (
+          <View style={[styles.correction, { borderColor: palette.line }]}>
+            <Text variant="bodyMedium" style={styles.words}>
               {t`A space makes it “${{ meant: correction.text }}”`}
             </Text>
             <Pressable
@@ -74,6 +68,19 @@ function Suggestions() {
             >
               <Icon name="close" size={20} color={palette.ink} />
             </Pressable>
+          </View>
+        )}
+        {offers.length > 0 && (
+          <View style={styles.offers}>
+            <OffersStrip
+              offers={offers}
+              textOf={textOfOffer}
+              chosen={null}
+              waiting={waiting}
+              onTake={(offer) => typing.take(offer)}
+              onKeep={() => typing.keep()}
+              onKeyDown={() => {}}
+            />
           </View>
         )}
       </View>
@@ -117,10 +124,11 @@ function Dictation({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }
 
 const styles = StyleSheet.create({
   strip: { flexDirection: 'row', minHeight: 56, alignItems: 'center', borderTopWidth: 1 },
-  wide: { flex: 1, minWidth: 0 },
+  wide: { flex: 1, minWidth: 0, flexDirection: 'row', alignItems: 'center' },
+  offers: { flex: 1, minWidth: 0 },
   keys: { height: 240 },
-  correction: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingLeft: 16 },
-  words: { flex: 1 },
+  correction: { flexDirection: 'row', alignItems: 'center', paddingLeft: 16, borderRightWidth: 1, maxWidth: '60%' },
+  words: { flexShrink: 1 },
   button: { minWidth: 48, minHeight: 48, alignItems: 'center', justifyContent: 'center' },
   dictate: { paddingHorizontal: 12, borderLeftWidth: 1 },
   spoken: { paddingHorizontal: 20, paddingBottom: 16, gap: 8 },

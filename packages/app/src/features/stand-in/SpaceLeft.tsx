@@ -15,6 +15,7 @@ export function SpaceLeft({ field, onFixed }: { field: string; onFixed: () => vo
   const shortcut = shortcutOf(typing.expandedIn(field) ?? '');
   const takeOff = () => {
     typing.trim(field);
+    typing.line.set(null);
     memory.setText(field, memory.textOf(field).trim());
     onFixed();
   };

@@ -160,5 +160,5 @@ const styles = StyleSheet.create({
   heads: { paddingVertical: 4, gap: 4 },
   source: { alignItems: 'center' },
   row: { flexDirection: 'row', gap: 8, paddingHorizontal: 16 },
-  place: { flex: 1, minHeight: 0 },
+  place: { flex: 1, minHeight: 0, overflow: 'hidden' },
 });

@@ -27,7 +27,7 @@ const LONGEST = 90;
 export function tellWant(want: Want, { textOf }: Pick<Judging, 'textOf'>): string {
   switch (want.type) {
     case 'text': {
-      const text = (textOf(want.code) ?? '').replaceAll('\n', ', ');
+      const text = (textOf(want.code) ?? '').replaceAll(/\s*\n/gu, ' ');
       return text.length > LONGEST ? `${text.slice(0, LONGEST)}…` : text;
     }
     case 'date':

@@ -80,20 +80,29 @@ export class Memory {
 
   readonly subscribe = this.changes.subscribe;
 
-  /** Sets some of it; kept a moment later, or not at all on a device that is full. */
+  /** Sets some of it, and keeps it; on a device that is full it holds for this visit. */
   set(some: Partial<Kept>): void {
-    this.current = { ...this.current, ...some };
-    this.changes.emit();
+    this.take({ ...this.current, ...some });
+    this.save();
+  }
+
+  /** The same for what changes with every key: it is kept when one pauses. */
+  private setTyped(some: Partial<Kept>): void {
+    this.take({ ...this.current, ...some });
     clearTimeout(this.timer);
     this.timer = setTimeout(this.save, REST);
+  }
+
+  private take(next: Kept): void {
+    this.current = next;
+    this.changes.emit();
   }
 
   /** Sets some of it when it is kept. Rejects, and nothing is changed, where there is no room. */
   async setKept(some: Partial<Kept>): Promise<void> {
     const next = { ...this.current, ...some };
     await this.db.put('kept', next, KEPT);
-    this.current = next;
-    this.changes.emit();
+    this.take(next);
   }
 
   readonly save = (): void => {
@@ -113,7 +122,7 @@ export class Memory {
 
   setText(field: string, text: string): void {
     const name = this.scope + field;
-    if (this.current.texts[name] !== text) this.set({ texts: { ...this.current.texts, [name]: text } });
+    if (this.current.texts[name] !== text) this.setTyped({ texts: { ...this.current.texts, [name]: text } });
   }
 
   get tally(): Tally {
@@ -127,7 +136,7 @@ export class Memory {
       keys: keys + (some.keys ?? ''),
       offers: offers + (some.offers ?? 0),
     };
-    this.set({ tallies: { ...this.current.tallies, [this.scope]: tally } });
+    this.setTyped({ tallies: { ...this.current.tallies, [this.scope]: tally } });
   }
 
   /** Everything that was written since the counting began: sent, and standing in the fields. */

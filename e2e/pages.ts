@@ -25,4 +25,7 @@ export const PAGES: readonly (readonly [path: string, there: string])[] = [
   ['/devices/about', '[role=button][aria-expanded]'],
   ['/devices/versions', '[role=heading]'],
   ['/share', '[role=heading]'],
+  // A tab that opens a stand-in is one from then on.
+  ['/stand-in/phone', 'textarea'],
+  ['/stand-in/computer', 'textarea'],
 ];

@@ -54,7 +54,7 @@ const board: Pose = async (app) => {
 const standIn: Pose = async (app) => {
   await app.goTo('Write');
   await app.choose('Write as', 'Ansel’s phone');
-  for (const key of ['Switch to numbers', ';', 'Switch to letters', 't', 'E', 'n', 'space', 'Switch to numbers']) {
+  for (const key of ['12, switch to numbers', ';', 'abc, switch to letters', 't', 'E', 'n', 'space', '12, switch to numbers']) {
     await app.press(
       await app.see(
         By.css(`[role=button][aria-label="${key}"], [role=button][aria-label^="${key.toLowerCase()}, hold for"]`),

@@ -235,7 +235,7 @@ journey('written as a phone, key by key on its keyboard; and as others', 'demo',
   await app.seeText('as you would on the device');
   await app.expectAccessible();
   // Where a sentence begins the capitals are up, and the phone's own list ignores them.
-  await keys('Switch to numbers', ';', 'Switch to letters', 't', 'e', 'n', 'space');
+  await keys('12, switch to numbers', ';', 'abc, switch to letters', 't', 'e', 'n', 'space');
   await app.padHolds('I am about ten minutes away. ');
   // Written out: a capital of its own accord, 27 letters and spaces, a full stop.
   await app.seeText('29 taps without codes');
@@ -245,7 +245,7 @@ journey('written as a phone, key by key on its keyboard; and as others', 'demo',
   // A quote is bent, two spaces make a full stop (common practice, no source), a held key gives what lies behind.
   const held = await app.see(By.css('[role=button][aria-label^="C, hold for"]'));
   await app.browser.driver.actions().move({ origin: held }).press().pause(700).release().perform();
-  await keys('Ç', 'a', 'space', 'space', 'Switch to numbers', '"', 'Switch to letters');
+  await keys('Ç', 'a', 'space', 'space', '12, switch to numbers', '"', 'abc, switch to letters');
   await app.padHolds('Ça. “');
   await app.seeText('The device curls the quote.');
 

@@ -201,7 +201,7 @@ journey(
     await flip(app, 'Taps only, no keyboard');
     await app.typeInto('Note', 'x');
     await app.seeText('Taps only: use the keys on the screen.');
-    for (const key of ['Switch to numbers', ';', 'Switch to letters', 'w', 's', 'space']) await tapKey(app, key);
+    for (const key of ['12, switch to numbers', ';', 'abc, switch to letters', 'w', 's', 'space']) await tapKey(app, key);
     await app.fieldHolds('Note', 'Corrie & Vale\nUnit 3, The Ropewalk\nTarnby ZZ4 7XX ');
     await app.seeText('6 taps');
   },

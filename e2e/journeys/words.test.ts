@@ -1,3 +1,4 @@
+import { TALK } from '@yellow-latch/core/scenario';
 import { By } from 'selenium-webdriver';
 
 import { journey } from '../journey';
@@ -6,7 +7,7 @@ import { OtherDevice } from '../otherDevice';
 
 /** The words of `Intl`, which no catalogue holds: units, months, names of languages; names of ours, of formats, of keys and of shapes of codes (`aa·`). */
 const NOT_OURS =
-  /^(and|or|secs?|mins?|hrs?|now|yesterday|ago|days?|minutes?|hours?|Jan|Feb|Mar|Apr|May|June?|July?|Aug|Sept?|Oct|Nov|Dec|English|British|American|German|French|Spanish|Yellow|Latch|UTF|CSV|JSON|npm|start|public|url|https?|join|abc|éè|AltGr|Ctrl|Aa|AA|aa)$/u;
+  /^(and|or|secs?|mins?|hrs?|now|yesterday|ago|days?|minutes?|hours?|Jan|Feb|Mar|Apr|May|June?|July?|Aug|Sept?|Oct|Nov|Dec|English|British|American|German|French|Spanish|Yellow|Latch|UTF|CSV|JSON|npm|start|public|url|https?|join|abc|éè|ÉÈ|AltGr|Ctrl|Aa|AA|aa)$/u;
 
 /**
  * What stands on the page and came from no catalogue, and what of it is cut off or out of sight. In the pseudo-language every
@@ -85,6 +86,9 @@ const NAMES = `
 /** Names of the demo list that no shortcut holds, and codes as they would be with their first letter twice. */
 const DEMO_NAMES = ['Workshop laptop, Workshop tablet, Phone, Corrie & Vale', 'aask', 'PPK'];
 
+/** What the scenario's people say on a stand-in. */
+const SAID = TALK.flatMap(({ who, says }) => [who, says]);
+
 const wordsOf = (text: string) => text.toLowerCase().match(/\p{L}{2,}/gu) ?? [];
 
 journey(
@@ -92,7 +96,7 @@ journey(
   'demo',
   async ({ open, stand }) => {
     const texts = await (await OtherDevice.join(stand.address)).everyText();
-    const own = [...new Set([...texts, ...DEMO_NAMES].flatMap(wordsOf))];
+    const own = [...new Set([...texts, ...DEMO_NAMES, ...SAID].flatMap(wordsOf))];
     const app = await open('phone');
     await app.browser.command('Page.addScriptToEvaluateOnNewDocument', {
       source: `localStorage.setItem('language', 'en-XA')`,

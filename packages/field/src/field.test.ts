@@ -308,6 +308,23 @@ test('as on a device: what it makes of keys, what it does not hold', () => {
   expect(area.value).toBe('So I am ten minutes away.  Yes — no ');
 });
 
+test('a word that the keyboard would correct is told, corrected as it ends, and kept where it is turned down', () => {
+  const corrected = device.correctedBy((word) => (word === 'teh' ? 'the' : null));
+  const { area, attached, type, state, backspace } = field('', corrected);
+  type('so teh');
+  expect(state().correction).toMatchObject({ typed: 'teh', text: 'the' });
+  type(' ');
+  expect(area.value).toBe('so the ');
+  expect(state().correction).toBeNull();
+  backspace();
+  expect(area.value).toBe('so teh ');
+  type('teh');
+  attached.keep([state().correction!]);
+  expect(state().correction).toBeNull();
+  type(' ');
+  expect(area.value).toBe('so teh teh ');
+});
+
 test('keys of the page around go first; what they leave, and undo, stays with the field', () => {
   const area = document.createElement('textarea');
   document.body.replaceChildren(area);

@@ -8,6 +8,7 @@ import { AuditProvider } from '@/answers/audit/AuditProvider';
 import { fetched } from '@/frame/fetched';
 import { BareFrame } from '@/features/places/BareFrame';
 import { Frame } from '@/features/places/Frame';
+import { standInTab } from '@/frame/standIn/tab';
 import { NoKeeping } from '@/frame/NoKeeping';
 import { NoticeProvider } from '@/frame/Notices';
 import { FONT_FILES } from '@/look/fonts';
@@ -30,6 +31,9 @@ function renderStart(outside: Outside) {
     </Suspense>
   );
 }
+
+/** A tab that is a stand-in opens that, with what is fetched for it. */
+const openIt = standInTab() ? async () => (await import('@/bundles/devices')).openStandIn() : undefined;
 
 install.listen();
 const fetching = startWording();
@@ -56,7 +60,7 @@ export default function RootLayout() {
   return (
     <SafeAreaProvider>
       <PaperProvider theme={themeOf(scheme)} settings={paperSettings}>
-        <ReplicaProvider renderError={(error) => <NoKeeping error={error} />} renderStart={renderStart}>
+        <ReplicaProvider open={openIt} renderError={(error) => <NoKeeping error={error} />} renderStart={renderStart}>
           <AuditProvider>
             <NoticeProvider>
               <Around>

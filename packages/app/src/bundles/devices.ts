@@ -1,4 +1,6 @@
 // The start shares codes and kinds of device with this room, and comes with it.
+// What opens a stand-in joins as the start does.
+export { openStandIn } from '@/frame/standIn/openStandIn';
 export { default as StartPage } from '@/features/start/StartPage';
 export { AddDevicePage } from '@/features/devices/AddDevicePage';
 export { DevicePage } from '@/features/devices/DevicePage';

@@ -18,6 +18,7 @@ Object.defineProperties(globalThis, {
     value: {
       getItem: (name: string) => kept.get(name) ?? null,
       setItem: (name: string, value: string) => void kept.set(name, value),
+      removeItem: (name: string) => void kept.delete(name),
     },
   },
 });

@@ -64,6 +64,17 @@ describe('the API', () => {
     expect(api.preview({ encoding: 'utf-16le' }, NOTHING)).toMatchObject({ encoding: 'utf-16le' });
   });
 
+  test('gives pairs to a device’s own list, from each form that is carried', () => {
+    const pairs = [{ code: ';a', text: 'one' }];
+    expect(open('code,text\n;a,one\n').pairs()).toEqual({ pairs, unread: 0 });
+    const list = { shortcuts: [shortcut(';a', 'one')], sets: [] };
+    for (const form of ['csv', 'json', 'lines'] as const) {
+      const text = new ExchangeWorkerApi().write(list, form, '2026-11-29T09:00:00.000Z');
+      expect([form, open(text).pairs()]).toEqual([form, { pairs, unread: 0 }]);
+    }
+    expect(open('').pairs()).toEqual({ type: 'no-rows' });
+  });
+
   test('says why there is no list in a file', () => {
     expect(open('').preview({}, NOTHING)).toEqual({ type: 'no-rows' });
     expect(open('code,expansion\n;a,b\0\n').preview({}, NOTHING)).toMatchObject({ type: 'binary' });

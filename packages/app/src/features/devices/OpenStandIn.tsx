@@ -6,7 +6,7 @@ import { Button, Text } from 'react-native-paper';
 
 import { useNotice } from '@/frame/Notices';
 import { useOpened } from '@/frame/replica/ReplicaProvider';
-import { isStandInKnown, openStandIn, standInTab } from '@/frame/standIn/tab';
+import { isStandInKnown, openStandInWindow, standInTab } from '@/frame/standIn/tab';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 
@@ -19,7 +19,7 @@ export function OpenStandIn({ isOpen }: { isOpen: boolean }) {
   if (standInTab()) return null;
   const open = (kind: DeviceKind) => {
     const codeFor = isOpen || isStandInKnown(kind) ? null : async () => (await server.invite(replica.state.id)).code;
-    openStandIn(kind, codeFor).catch(() => notify({ text: t`You’re offline. Connect to open a stand-in.` }));
+    openStandInWindow(kind, codeFor).catch(() => notify({ text: t`You’re offline. Connect to open a stand-in.` }));
   };
   return (
     <View style={[styles.card, { borderColor: palette.line }]}>

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
-import { nameOfStandIn } from '@/frame/standIn/openStandIn';
+import { nameOfStandIn } from '@/frame/standIn/name';
 import { standInTab } from '@/frame/standIn/tab';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { nameOfStandIn } from '@/frame/standIn/openStandIn';
+import { nameOfStandIn } from '@/frame/standIn/name';
 import { SyncLine } from '@/frame/SyncLine';
 import { Choice } from '@/look/Choice';
 import { STRONG } from '@/look/fonts';

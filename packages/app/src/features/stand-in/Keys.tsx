@@ -15,7 +15,7 @@ import { OffersStrip } from '@/parts/typing/OffersStrip';
 
 import { useStandIn } from './useStandIn';
 
-const GlassKeys = fetched(async () => ({ default: (await import('@/bundles/keyboards')).GlassKeys }));
+const GlassKeys = fetched(async () => ({ default: (await import('@/bundles/write')).GlassKeys }));
 
 /** So much of the window the keys may take. */
 const MOST_OF_HEIGHT = 0.36;

@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { nameOfStandIn } from '@/frame/standIn/openStandIn';
+import { nameOfStandIn } from '@/frame/standIn/name';
 import { standInTab, type StandInTab } from '@/frame/standIn/tab';
 import { RadioGroup } from '@/look/RadioGroup';
 import { Sheet } from '@/look/Sheet';

@@ -7,7 +7,7 @@ import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { fetched } from '@/frame/fetched';
-import { nameOfStandIn } from '@/frame/standIn/openStandIn';
+import { nameOfStandIn } from '@/frame/standIn/name';
 import { standInTab, trySample } from '@/frame/standIn/tab';
 import { UpdateOffer } from '@/frame/UpdateOffer';
 import { Field } from '@/look/Field';

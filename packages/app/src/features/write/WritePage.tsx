@@ -28,7 +28,7 @@ import { writeKey } from './writeKeys';
 import { WritePad } from './WritePad';
 
 // It draws keyboards, and shares a bundle with the pages that do.
-const CountedKeys = fetched(async () => ({ default: (await import('@/bundles/keyboards')).CountedKeys }));
+const CountedKeys = fetched(async () => ({ default: (await import('@/bundles/write')).CountedKeys }));
 
 /** A page to type on, with the list at hand: a code and a space become its text. */
 export function WritePage() {

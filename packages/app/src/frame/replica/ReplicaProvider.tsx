@@ -5,8 +5,6 @@ import { useNotice } from '@/frame/Notices';
 
 import { makeCurrentDevice, openCurrentDevice, type OpenedDevice } from '@yellow-latch/replica/storage/currentDevice';
 import { newDeviceState } from '@yellow-latch/replica/storage/device';
-import { openStandInReplica } from '../standIn/openStandIn';
-import { standInTab } from '../standIn/tab';
 import { keepForGood, NotKeptError, tellNotKept, tellOnlyUse } from './keeping';
 import { onlyCounts } from '@yellow-latch/replica/storage/write';
 import { Replica } from '@yellow-latch/replica/storage/replica';
@@ -30,18 +28,13 @@ export interface Outside {
 const ReplicaContext = createContext<Opened | null>(null);
 
 async function openReplica(): Promise<Opened | Outside> {
-  const tab = standInTab();
-  if (tab) {
-    const opened = await openStandInReplica(tab);
-    if (!(opened instanceof Replica)) return { device: opened };
-    return openedOf(opened, tab.list === 'sample');
-  }
   const device = (await openCurrentDevice()) ?? (await throughOpenDoor());
   if (device === null || device.state.out !== null) return { device };
   return openedOf(await Replica.open(device.db, device.state), false);
 }
 
-async function openedOf(replica: Replica, isAlone: boolean): Promise<Opened> {
+/** What is opened of a replica. `isAlone`: its list is on no server. */
+export async function openedOf(replica: Replica, isAlone: boolean): Promise<Opened> {
   const sync = new Sync(replica, server, () => location.reload());
   if (isAlone) sync.stayAlone();
   else sync.start();

@@ -1,6 +1,3 @@
-import { msg } from '@lingui/core/macro';
-import { i18n, type MessageDescriptor } from '@lingui/core';
-import type { DeviceKind } from '@yellow-latch/core/model';
 import {
   actAs,
   makeCurrentDevice,
@@ -14,29 +11,24 @@ import { enter } from '@yellow-latch/replica/sync/entering';
 import { server } from '@yellow-latch/replica/sync/server';
 
 import { switchBoardOf } from './switches';
-import { deviceNameOf, type StandInTab } from './tab';
+import { openedOf, type Opened, type Outside } from '../replica/ReplicaProvider';
 
-const NAMES: Readonly<Record<DeviceKind, MessageDescriptor>> = {
-  phone: msg`Stand-in phone`,
-  tablet: msg`Stand-in tablet`,
-  computer: msg`Stand-in computer`,
-};
+import { nameOfStandIn } from './name';
+import { deviceNameOf, standInTab, type StandInTab } from './tab';
 
-export function nameOfStandIn({ kind }: StandInTab): string {
-  return i18n._(NAMES[kind]);
-}
-
-/** The replica of the stand-in that this tab is, made or opened as that of any device; null: it is in no list yet and cannot get in by itself. */
-export async function openStandInReplica(tab: StandInTab): Promise<Replica | OpenedDevice | null> {
+/** The stand-in that this tab is, made or opened as any device; outside, where it is in no list yet and cannot get in by itself. */
+export async function openStandIn(): Promise<Opened | Outside> {
+  const tab = standInTab()!;
   actAs(deviceNameOf(tab));
   const board = switchBoardOf(tab);
   const device = (await openCurrentDevice()) ?? (await (tab.list === 'sample' ? makeSample(tab) : join(tab)));
-  if (device === null || device.state.out !== null) return device;
-  return Replica.open(
+  if (device === null || device.state.out !== null) return { device };
+  const replica = await Replica.open(
     fullWhile(device.db, () => board.switches.isFull),
     device.state,
     board.clock,
   );
+  return openedOf(replica, tab.list === 'sample');
 }
 
 /** In by the code in its address, or by an open door. A stand-in has no part in a person's typing. */

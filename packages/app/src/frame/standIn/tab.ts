@@ -42,7 +42,7 @@ export function isStandInKnown(kind: DeviceKind): boolean {
  * Opens a stand-in of one's list in a window of its own. `codeFor`: makes the join code that it needs; null where it needs none. The
  * window opens at once, as browsers let it open for a tap alone.
  */
-export async function openStandIn(kind: DeviceKind, codeFor: (() => Promise<string>) | null): Promise<void> {
+export async function openStandInWindow(kind: DeviceKind, codeFor: (() => Promise<string>) | null): Promise<void> {
   const name = nameOf({ kind, list: 'joined' });
   const path = `/stand-in/${kind}`;
   if (codeFor === null) {

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazy } from 'react';
 
-const KeyboardsPage = lazy(async () => ({ default: (await import('@/bundles/keyboards')).KeyboardsPage }));
+const KeyboardsPage = lazy(async () => ({ default: (await import('@/bundles/write')).KeyboardsPage }));
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { lazy } from 'react';
 
-const OwnKeyboardPage = lazy(async () => ({ default: (await import('@/bundles/keyboards')).OwnKeyboardPage }));
+const OwnKeyboardPage = lazy(async () => ({ default: (await import('@/bundles/write')).OwnKeyboardPage }));
 
 export default function Route() {
   const { keyboard, on } = useLocalSearchParams<{ keyboard: string; on?: string }>();

@@ -50,18 +50,14 @@ const board: Pose = async (app) => {
   await app.seeText('“book*” inserted.');
 };
 
-/** Figures and signs lie on other layers; the taps are counted. */
+/** A question answered by a code, and a code that the keyboard takes for a slip. */
 const standIn: Pose = async (app) => {
-  await app.goTo('Write');
-  await app.choose('Write as', 'Ansel’s phone');
-  for (const key of ['12, switch to numbers', ';', 'abc, switch to letters', 't', 'E', 'n', 'space', '12, switch to numbers']) {
-    await app.press(
-      await app.see(
-        By.css(`[role=button][aria-label="${key}"], [role=button][aria-label^="${key.toLowerCase()}, hold for"]`),
-      ),
-    );
-  }
-  await app.seeText('taps without codes');
+  await app.open('/stand-in/phone');
+  await app.typeInto('Your answer', ';pk ');
+  await app.tap('Send');
+  await app.seeText('What is your address?');
+  await app.typeInto('Your answer', ';ws. By hrp');
+  await app.seeText('A space makes it “harp”');
 };
 
 const check: Pose = async (app) => {

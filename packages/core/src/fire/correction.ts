@@ -1,4 +1,4 @@
-/** Words that a keyboard corrects as they end, before anything looks for codes (rule 9.6). Common practice, no source. */
+/** Words that a keyboard corrects as they end, before anything looks for codes (rule 9.5). Common practice, no source. */
 import { atSentenceStart, FAR } from './deviceText';
 import { addRange, isWithin, type Range } from './range';
 import { withReplaced, type TypingSession } from './typingSession';

@@ -184,7 +184,7 @@ journey(
     await app.fieldHolds('Note', 'At harp ');
     await app.seeText('The keyboard changed “hrp” to “harp”.');
     await app.type('hrp');
-    await app.tap('Keep “hrp”');
+    await app.tap('Keep what I typed');
     await app.type('!');
     await app.fieldHolds('Note', 'At harp hrp!');
 

@@ -49,9 +49,11 @@ export function GlassKeys({
   const [room, setRoom] = useState(0);
   const [layer, setLayer] = useState(() => layerBefore(before(), keyboard.start, keyboard));
   const [seen, setSeen] = useState(text);
+  const [isByKey, setByKey] = useState(false);
   if (seen !== text) {
     setSeen(text);
-    setLayer(layerBefore(before(), layer, keyboard));
+    setByKey(false);
+    if (!isByKey) setLayer(layerBefore(before(), keyboard.start, keyboard));
   }
   /** The key that is held, and what lies behind it. */
   const [held, setHeld] = useState<{ key: DrawnKey; choices: readonly Press[] } | null>(null);
@@ -63,12 +65,16 @@ export function GlassKeys({
   const press = (one: Press) => {
     onTap();
     setHeld(null);
-    if (one.gives !== '') onKey(one.gives);
+    if (one.gives !== '') {
+      onKey(one.gives);
+      setByKey(true);
+    }
     setLayer(layerAfter(one, before(), keyboard));
   };
   const back = () => {
     onTap();
     onBackspace();
+    setByKey(true);
     setLayer(layerBefore(before(), layer, keyboard));
   };
   const pressesOf = (name: string) => keyboard.presses.filter((one) => one.layer === layer && one.key === name);

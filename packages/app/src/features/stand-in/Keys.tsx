@@ -23,6 +23,7 @@ const MOST_OF_HEIGHT = 0.36;
 /** The keyboard of a stand-in: what it suggests, what it would correct, and its keys where it has them on glass. */
 export function Keys() {
   const { tab, switches, typing, keyboard, kept, memory } = useStandIn();
+  const activeName = useLive(typing.activeName);
   const { height } = useWindowDimensions();
   const hasKeys = tab.kind !== 'computer' || switches.tapsOnly;
   return (
@@ -34,7 +35,7 @@ export function Keys() {
             key={keyboard.id}
             keyboard={keyboard}
             mostHeight={height * MOST_OF_HEIGHT}
-            text={kept.texts[memory.scope + typing.activeName] ?? ''}
+            text={kept.texts[memory.scope + activeName] ?? ''}
             before={() => typing.before()}
             onKey={(text) => typing.key(text)}
             onBackspace={() => typing.backspace()}
@@ -55,19 +56,21 @@ function Suggestions() {
     <View style={[styles.strip, { borderColor: palette.line }]}>
       <View style={styles.wide}>
         {correction && (
-          <View style={[styles.correction, { borderColor: palette.line }]}>
+          <View style={[styles.correction, offers.length > 0 && styles.beside, { borderColor: palette.line }]}>
             <Text variant="bodyMedium" style={styles.words}>
               {t`A space makes it “${{ meant: correction.text }}”`}
             </Text>
-            <Pressable
-              role="button"
-              aria-label={t`Keep “${{ typed: correction.typed }}”`}
-              onPress={() => typing.keep()}
-              {...keepingFocus}
-              style={styles.button}
-            >
-              <Icon name="close" size={20} color={palette.ink} />
-            </Pressable>
+            {offers.length === 0 && (
+              <Pressable
+                role="button"
+                aria-label={t`Keep “${{ typed: correction.typed }}”`}
+                onPress={() => typing.keep()}
+                {...keepingFocus}
+                style={styles.button}
+              >
+                <Icon name="close" size={20} color={palette.ink} />
+              </Pressable>
+            )}
           </View>
         )}
         {offers.length > 0 && (
@@ -127,7 +130,8 @@ const styles = StyleSheet.create({
   wide: { flex: 1, minWidth: 0, flexDirection: 'row', alignItems: 'center' },
   offers: { flex: 1, minWidth: 0 },
   keys: { height: 240 },
-  correction: { flexDirection: 'row', alignItems: 'center', paddingLeft: 16, borderRightWidth: 1, maxWidth: '60%' },
+  correction: { flexDirection: 'row', alignItems: 'center', paddingLeft: 16 },
+  beside: { maxWidth: '34%', paddingRight: 8, borderRightWidth: 1 },
   words: { flexShrink: 1 },
   button: { minWidth: 48, minHeight: 48, alignItems: 'center', justifyContent: 'center' },
   dictate: { paddingHorizontal: 12, borderLeftWidth: 1 },

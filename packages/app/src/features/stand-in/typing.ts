@@ -34,6 +34,8 @@ export class Typing {
   readonly line = new Live<Line | null>(null);
   private readonly boxes = new Map<string, Box>();
   private active: Box | null = null;
+  /** The field that the keys type into, by its name. */
+  readonly activeName = new Live('');
   /** The shortcut that expanded last in each field. */
   private readonly expanded = new Map<string, string>();
 
@@ -42,22 +44,21 @@ export class Typing {
   /** A field is there; gives the way to say that it is gone. */
   add(box: Box): () => void {
     this.boxes.set(box.name, box);
-    this.active ??= box;
+    if (this.active === null) this.turnTo(box);
     return () => {
       this.boxes.delete(box.name);
       if (this.active !== box) return;
-      this.active = [...this.boxes.values()][0] ?? null;
-      this.offered.set(NOTHING);
+      this.turnTo([...this.boxes.values()][0] ?? null);
     };
   }
 
-  get activeName(): string {
-    return this.active?.name ?? '';
+  touch(box: Box): void {
+    if (this.active !== box) this.turnTo(box);
   }
 
-  touch(box: Box): void {
-    if (this.active === box) return;
+  private turnTo(box: Box | null): void {
     this.active = box;
+    this.activeName.set(box?.name ?? '');
     this.offered.set(NOTHING);
   }
 

@@ -201,7 +201,8 @@ journey(
     await flip(app, 'Taps only, no keyboard');
     await app.typeInto('Note', 'x');
     await app.seeText('Taps only: use the keys on the screen.');
-    for (const key of ['12, switch to numbers', ';', 'abc, switch to letters', 'w', 's', 'space']) await tapKey(app, key);
+    for (const key of ['12, switch to numbers', ';', 'abc, switch to letters', 'w', 's', 'space'])
+      await tapKey(app, key);
     await app.fieldHolds('Note', 'Corrie & Vale\nUnit 3, The Ropewalk\nTarnby ZZ4 7XX ');
     await app.seeText('6 taps');
   },
@@ -313,8 +314,23 @@ journey(
     await app.tap('All jobs');
     await app.seeText(`8 jobs done in ${all} taps instead of 1,`);
 
-    // The whole app is there with it.
+    // The same typed out: no code expands then. Opened again, a job begins anew.
     await app.type(Key.ESCAPE);
+    await app.tap('All jobs');
+    await app.press(await app.see(By.xpath('(//*[normalize-space(.)="Try it without codes" and @role="button"])[8]')));
+    await app.typeInto('Note', ';hf ');
+    await app.fieldHolds('Note', ';hf ');
+    await app.insert(await app.field('Note'), '½ × ♯ °');
+    await app.tap('Done');
+    await app.seeText('Done in 4 taps.');
+    await app.tap('All jobs');
+    await app.seeText('Without codes: 4 taps');
+    await app.tap('8. Note down four symbols');
+    await app.fieldHolds('Note', '');
+    await app.tap('Leave this job');
+    await app.seeText('Codes from');
+
+    // The whole app is there with it.
     await app.tap('Its app');
     await app.seeText('Sample list');
     await app.openShortcut(';cv');

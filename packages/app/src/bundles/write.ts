@@ -1,4 +1,4 @@
-/** All that types with the list at hand, in one bundle: the page to write on, and the field to try a shortcut in. */
+/** All that types with the list at hand, in one bundle: the page to write on, the field to try a shortcut in, stand-ins, keyboards. */
 // What puts things in order by drag is shared with the tap board, and comes with it.
 export { default as SetsPage } from '@/features/sets/SetsPage';
 export { LiveExample } from '@/features/write/LiveExample';

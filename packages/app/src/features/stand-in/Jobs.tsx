@@ -21,7 +21,9 @@ export function Jobs({ onOpen }: { onOpen: () => void }) {
   const palette = usePalette();
   const { memory, kept, typing } = useStandIn();
   const open = (job: Job, way: Way) => {
-    memory.set({ job: { id: job.id, way }, place: job.place });
+    const isSame = kept.job?.id === job.id && kept.job.way === way;
+    if (isSame && memory.isFinished) typing.emptyAll();
+    memory.openJob(job, way);
     typing.line.set(null);
     onOpen();
   };
@@ -85,11 +87,11 @@ function sum<Item>(items: readonly Item[], of: (item: Item) => number): number {
 /** The open job above its place: what is wanted, with the codes that give it. */
 export function OpenJob({ onList }: { onList: () => void }) {
   const palette = usePalette();
-  const { kept, memory } = useStandIn();
+  const { kept, memory, typing } = useStandIn();
   const job = JOBS.find(({ id }) => id === kept.job?.id);
   if (!job || !kept.job) return null;
   const { way } = kept.job;
-  const isDone = kept.results[job.id]?.[way] !== undefined && isFresh(kept, memory.scope);
+  const isDone = memory.isFinished;
   const at = JOBS.indexOf(job);
   const next = JOBS[at + 1];
   const talk = kept.talks[memory.scope];
@@ -102,6 +104,17 @@ export function OpenJob({ onList }: { onList: () => void }) {
           {`${at + 1}. ${titleOfJob(job.id)}`}
         </Text>
         <Button mode="text" compact contentStyle={styles.tall} onPress={onList}>{t`All jobs`}</Button>
+        <Pressable
+          role="button"
+          aria-label={t`Leave this job`}
+          onPress={() => {
+            memory.openJob(null, way);
+            typing.line.set(null);
+          }}
+          style={styles.leave}
+        >
+          <Icon name="close" size={20} color={palette.ink} />
+        </Pressable>
       </View>
       {!isDone &&
         wants.map((one, index) => (
@@ -111,7 +124,7 @@ export function OpenJob({ onList }: { onList: () => void }) {
         <Button
           mode="outlined"
           contentStyle={styles.tall}
-          onPress={() => memory.set({ job: { id: next.id, way: 'with' }, place: next.place })}
+          onPress={() => memory.openJob(next, 'with')}
         >{t`Next: ${{ title: titleOfJob(next.id) }}`}</Button>
       )}
     </View>
@@ -120,13 +133,6 @@ export function OpenJob({ onList }: { onList: () => void }) {
 
 function fieldOf(job: Job, index: number): string | null {
   return job.place === 'talk' ? null : (job.wants[index]?.field ?? null);
-}
-
-/** Whether nothing was written since the job was done. */
-function isFresh({ texts }: Kept, scope: string): boolean {
-  return !Object.entries(texts).some(
-    ([name, text]) => name.startsWith(scope) && text !== '' && !/ (note|report)$/u.test(name),
-  );
 }
 
 function Wanted({
@@ -157,5 +163,6 @@ const styles = StyleSheet.create({
   open: { paddingHorizontal: 16, paddingBottom: 8, borderBottomWidth: 1, gap: 4 },
   want: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   words: { flex: 1, minWidth: 0 },
+  leave: { width: 48, height: 48, alignItems: 'center', justifyContent: 'center' },
   tall: { minHeight: 48 },
 });

@@ -17,7 +17,7 @@ import { Chip } from './Chip';
 import { Edge } from './Edge';
 import { Jobs, OpenJob } from './Jobs';
 import { Keys } from './Keys';
-import { useMemory, type Memory, type PlaceId } from './memory';
+import type { Memory, PlaceId } from './memory';
 import { OwnList } from './OwnList';
 import { Caption } from './places/Caption';
 import { Form } from './places/Form';
@@ -25,6 +25,7 @@ import { Mail } from './places/Mail';
 import { Page } from './places/Page';
 import { Talk } from './places/Talk';
 import { Told } from './Told';
+import { useMemory } from './useMemory';
 import { StandInContext, useStandIn, useStandInOf } from './useStandIn';
 
 const PLACES: readonly (readonly [PlaceId, MessageDescriptor])[] = [

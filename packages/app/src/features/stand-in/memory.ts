@@ -1,11 +1,8 @@
 /** What stands on a stand-in, kept in its database: its own list, what was written in its places, how far its jobs are. */
-import type { JobId } from '@yellow-latch/core/scenario/jobs';
+import type { Job, JobId } from '@yellow-latch/core/scenario/jobs';
 import { NO_TAPS, type OwnEntry, type Source, type Spent, type Tally } from '@yellow-latch/core/standIn';
 import { Subscribable } from '@yellow-latch/core/subscribable';
 import type { ReplicaDatabase } from '@yellow-latch/replica/storage/database';
-import { useEffect, useState, useSyncExternalStore } from 'react';
-
-import { useOpened } from '@/frame/replica/ReplicaProvider';
 
 export type PlaceId = 'talk' | 'mail' | 'form' | 'caption' | 'report' | 'note' | 'own-list';
 
@@ -41,6 +38,8 @@ export interface Kept {
   /** What was sent, under the job or none: the count beside the taps goes by it. */
   readonly sent: Readonly<Record<string, string>>;
   readonly job: { readonly id: JobId; readonly way: Way } | null;
+  /** The scopes of jobs that are done: who opens one again begins anew. */
+  readonly finished: readonly string[];
   readonly results: Readonly<Partial<Record<JobId, Partial<Record<Way, JobResult>>>>>;
 }
 
@@ -53,6 +52,7 @@ const NOTHING: Kept = {
   tallies: {},
   sent: {},
   job: null,
+  finished: [],
   results: {},
 };
 
@@ -156,6 +156,30 @@ export class Memory {
     this.set({ sent: { ...this.current.sent, [scope]: sent }, texts: { ...this.current.texts, ...emptied } });
   }
 
+  /** Whether the open job is done. */
+  get isFinished(): boolean {
+    return this.current.finished.includes(this.scope);
+  }
+
+  /** Opens a job, where it was left or, if it was done, anew; its codes come from the list. Null: free typing. */
+  openJob(job: Job | null, way: Way): void {
+    if (job === null) return this.set({ job: null });
+    this.set({ job: { id: job.id, way }, place: job.place, source: 'app' });
+    if (!this.isFinished) return;
+    this.set({ finished: this.current.finished.filter((scope) => scope !== this.scope) });
+    this.startOver();
+  }
+
+  /** The open job is done: what it took. */
+  finish(result: JobResult): void {
+    const { job, results, finished } = this.current;
+    if (!job) return;
+    this.set({
+      results: { ...results, [job.id]: { ...results[job.id], [job.way]: result } },
+      finished: [...finished, this.scope],
+    });
+  }
+
   /** Everything of the open job, or of free typing, is as at the beginning. */
   startOver(): void {
     const { scope, current } = this;
@@ -170,26 +194,4 @@ export class Memory {
       sent: without(current.sent),
     });
   }
-}
-
-/** The memory of the stand-in; null until it was read. */
-export function useMemory(): Memory | null {
-  const { db } = useOpened().replica;
-  const [memory, setMemory] = useState<Memory | null>(null);
-  useEffect(() => {
-    let isOver = false;
-    void Memory.open(db).then((opened) => {
-      if (isOver) return;
-      addEventListener('pagehide', opened.save);
-      setMemory(opened);
-    });
-    return () => {
-      isOver = true;
-    };
-  }, [db]);
-  return memory;
-}
-
-export function useRemembered(memory: Memory): Kept {
-  return useSyncExternalStore(memory.subscribe, () => memory.value);
 }

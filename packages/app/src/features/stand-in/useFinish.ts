@@ -13,7 +13,7 @@ export function useFinish(): (texts?: Readonly<Record<string, string>>) => boole
   const { memory, typing, keyboard } = useStandIn();
   const judging = useJudging();
   return (texts = {}) => {
-    const { job, results } = memory.value;
+    const { job } = memory.value;
     if (!job) return true;
     const known = JOBS.find(({ id }) => id === job.id)!;
     if (known.place !== 'talk') {
@@ -25,8 +25,7 @@ export function useFinish(): (texts?: Readonly<Record<string, string>>) => boole
     }
     const spent = spentOn(memory.tally, keyboard);
     const written = writtenOut(memory.written, keyboard);
-    if (spent && written)
-      memory.set({ results: { ...results, [job.id]: { ...results[job.id], [job.way]: { spent, written } } } });
+    if (spent && written) memory.finish({ spent, written });
     typing.say(
       written
         ? t`Done in ${{ taps: tellTaps(memory.tally.taps) }}. Typed out it takes ${{ all: tellTaps(written.taps) }}.`

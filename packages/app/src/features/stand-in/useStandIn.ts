@@ -28,8 +28,9 @@ import { entriesOf } from '@/parts/typing/entries';
 import { useFilling } from '@/parts/typing/useFilling';
 import { tellFiring, tellRefused, tellWhy } from '@/parts/typing/words';
 
-import { useRemembered, type Memory } from './memory';
+import type { Memory } from './memory';
 import { Typing } from './typing';
+import { useRemembered } from './useMemory';
 
 /** A stand-in as its places and its keys use it. */
 export function useStandInOf(tab: StandInTab, memory: Memory) {

@@ -6,8 +6,6 @@ export { TryHere } from '@/features/write/TryHere';
 export { WritePage } from '@/features/write/WritePage';
 // A stand-in types as Write does, and has its page in the same bundle.
 export { StandInPage } from '@/features/stand-in/StandInPage';
-// What draws a keyboard: its pages, and the keys that one types on.
+// The pages of keyboards draw the keys that one types on.
 export { default as KeyboardsPage } from '@/features/keyboards/KeyboardsPage';
 export { default as OwnKeyboardPage } from '@/features/keyboards/OwnKeyboardPage';
-export { GlassKeys } from '@/features/keyboards/GlassKeys';
-export { CountedKeys } from '@/features/keyboards/CountedKeys';

@@ -7,7 +7,7 @@ import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 import { keyboardName } from '@/answers/effort/words';
 
-import { extentOf, keysIn, layerName } from './drawing';
+import { extentOf, keysIn, layerName } from '@/parts/keys/drawing';
 
 interface KeyboardDrawingProps {
   keyboard: Keyboard;

@@ -11,7 +11,7 @@ import { FACES, STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 import { tellDuration } from '@/wording/format';
 
-import { extentOf, layerName, tellPress } from './drawing';
+import { extentOf, layerName, tellPress } from '@/parts/keys/drawing';
 import { KeyboardDrawing } from './KeyboardDrawing';
 
 /** A longer text has no way that one could follow with the eye. */

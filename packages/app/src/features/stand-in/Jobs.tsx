@@ -85,7 +85,7 @@ function sum<Item>(items: readonly Item[], of: (item: Item) => number): number {
 }
 
 /** The open job above its place: what is wanted, with the codes that give it. */
-export function OpenJob({ onList }: { onList: () => void }) {
+export function OpenJob({ onList }: { onList: (() => void) | null }) {
   const palette = usePalette();
   const { kept, memory, typing } = useStandIn();
   const job = JOBS.find(({ id }) => id === kept.job?.id);
@@ -103,7 +103,7 @@ export function OpenJob({ onList }: { onList: () => void }) {
         <Text variant="bodyMedium" role="heading" aria-level={2} style={[STRONG, styles.words]}>
           {`${at + 1}. ${titleOfJob(job.id)}`}
         </Text>
-        <Button mode="text" compact contentStyle={styles.tall} onPress={onList}>{t`All jobs`}</Button>
+        {onList && <Button mode="text" compact contentStyle={styles.tall} onPress={onList}>{t`All jobs`}</Button>}
         <Pressable
           role="button"
           aria-label={t`Leave this job`}

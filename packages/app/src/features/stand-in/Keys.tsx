@@ -1,21 +1,19 @@
 import { t } from '@lingui/core/macro';
 import { SPOKEN } from '@yellow-latch/core/scenario/jobs';
-import { Suspense, useState } from 'react';
+import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { fetched } from '@/frame/fetched';
 import { useLive } from '@/frame/live';
 import { STRONG } from '@/look/fonts';
 import { Icon } from '@/look/icons';
 import { keepingFocus } from '@/look/keepingFocus';
 import { Sheet } from '@/look/Sheet';
 import { usePalette } from '@/look/useLook';
+import { GlassKeys } from '@/parts/keys/GlassKeys';
 import { OffersStrip } from '@/parts/typing/OffersStrip';
 
 import { useStandIn } from './useStandIn';
-
-const GlassKeys = fetched(async () => ({ default: (await import('@/bundles/write')).GlassKeys }));
 
 /** So much of the window the keys may take. */
 const MOST_OF_HEIGHT = 0.36;
@@ -30,18 +28,16 @@ export function Keys() {
     <View>
       <Suggestions />
       {hasKeys && (
-        <Suspense fallback={<View style={styles.keys} />}>
-          <GlassKeys
-            key={keyboard.id}
-            keyboard={keyboard}
-            mostHeight={height * MOST_OF_HEIGHT}
-            text={kept.texts[memory.scope + activeName] ?? ''}
-            before={() => typing.before()}
-            onKey={(text) => typing.key(text)}
-            onBackspace={() => typing.backspace()}
-            onTap={() => typing.tap()}
-          />
-        </Suspense>
+        <GlassKeys
+          key={keyboard.id}
+          keyboard={keyboard}
+          mostHeight={height * MOST_OF_HEIGHT}
+          text={kept.texts[memory.scope + activeName] ?? ''}
+          before={() => typing.before()}
+          onKey={(text) => typing.key(text)}
+          onBackspace={() => typing.backspace()}
+          onTap={() => typing.tap()}
+        />
       )}
     </View>
   );
@@ -129,7 +125,6 @@ const styles = StyleSheet.create({
   strip: { flexDirection: 'row', minHeight: 56, alignItems: 'center', borderTopWidth: 1 },
   wide: { flex: 1, minWidth: 0, flexDirection: 'row', alignItems: 'center' },
   offers: { flex: 1, minWidth: 0 },
-  keys: { height: 240 },
   correction: { flexDirection: 'row', alignItems: 'center', paddingLeft: 16 },
   beside: { maxWidth: '34%', paddingRight: 8, borderRightWidth: 1 },
   words: { flexShrink: 1 },

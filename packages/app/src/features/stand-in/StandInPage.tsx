@@ -67,7 +67,7 @@ function Opened({ tab, memory }: { tab: StandInTab; memory: Memory }) {
       <View role="main" style={[styles.table, { backgroundColor: palette.line }]}>
         <View style={[styles.device, { width, backgroundColor: palette.ground, borderColor: palette.ink }]}>
           <Edge hasJobsBeside={hasJobsBeside} />
-          {kept.job ? <OpenJob onList={() => setListOpen(true)} /> : <Places />}
+          {kept.job ? <OpenJob onList={hasJobsBeside ? null : () => setListOpen(true)} /> : <Places />}
           <View style={styles.place}>
             <Place id={kept.place} />
           </View>

@@ -1,10 +1,9 @@
 import { t } from '@lingui/core/macro';
 import type { FieldContent } from '@yellow-latch/field';
-import { Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
-import { fetched } from '@/frame/fetched';
 import { useNotice } from '@/frame/Notices';
 import { SyncLine } from '@/frame/SyncLine';
 import { Sheet } from '@/look/Sheet';
@@ -12,6 +11,7 @@ import { useIsWide, usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 import { usePageTitle } from '@/look/usePageTitle';
 
+import { CountedKeys } from '@/parts/keys/CountedKeys';
 import { BlanksSheet } from '@/parts/typing/BlanksSheet';
 import { DraftList } from './DraftList';
 import { KeysSheet } from './KeysSheet';
@@ -26,9 +26,6 @@ import { standsIn, WriteAs } from './WriteAs';
 import { WriteFoot } from './WriteFoot';
 import { writeKey } from './writeKeys';
 import { WritePad } from './WritePad';
-
-// It draws keyboards, and shares a bundle with the pages that do.
-const CountedKeys = fetched(async () => ({ default: (await import('@/bundles/write')).CountedKeys }));
 
 /** A page to type on, with the list at hand: a code and a space become its text. */
 export function WritePage() {
@@ -134,17 +131,15 @@ export function WritePage() {
         <TagChips live={live.tags} onRemove={composer.removeTag} />
         <Strip composer={composer} />
         {below === 'keys' && (
-          <Suspense fallback={null}>
-            <CountedKeys
-              key={`${settings.device} ${opened.opening}`}
-              device={settings.device}
-              text={composer.text}
-              before={composer.before}
-              onKey={(text) => pad.current?.field.press(text)}
-              onBackspace={() => pad.current?.field.backspace()}
-              otherTaps={live.taps}
-            />
-          </Suspense>
+          <CountedKeys
+            key={`${settings.device} ${opened.opening}`}
+            device={settings.device}
+            text={composer.text}
+            before={composer.before}
+            onKey={(text) => pad.current?.field.press(text)}
+            onBackspace={() => pad.current?.field.backspace()}
+            otherTaps={live.taps}
+          />
         )}
         {below === 'board' && !isWide && <View style={styles.below}>{board}</View>}
         <WriteFoot

@@ -115,7 +115,9 @@ export function GlassKeys({
               <Pressable
                 key={drawn.name}
                 role="button"
-                aria-label={drawn.isSwitch ? t`${{ key: drawn.label }}, switch to ${{ layer: layerName(plain.to[0]!) }}` : label}
+                aria-label={
+                  drawn.isSwitch ? t`${{ key: drawn.label }}, switch to ${{ layer: layerName(plain.to[0]!) }}` : label
+                }
                 tabIndex={-1}
                 delayLongPress={400}
                 onLongPress={

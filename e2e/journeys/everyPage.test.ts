@@ -45,6 +45,10 @@ journey('keys of every page: find, new, the list of keys, undo and redo', 'demo'
     await press(app, Key.ARROW_DOWN);
   await press(app, Key.ENTER);
   await app.until(async () => (await at(app)).pathname === '/check/savings', 'Savings');
+  await app.until(
+    () => app.driverScript(`return document.querySelector('[aria-modal=true]') === null`),
+    'the sheet to go',
+  );
   // A shortcut, from a page that has no list.
   await app.withControl('k');
   await isTyping(app);

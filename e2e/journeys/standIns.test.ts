@@ -338,7 +338,7 @@ journey(
     await app.tap('Remove the sample list');
     await app.seeText('Start a new list');
     const left = await app.driverScript<string>(
-      `return indexedDB.databases().then((all) => JSON.stringify([all.map(({ name }) => name), Object.keys(localStorage).filter((key) => key.includes('device'))]))`,
+      `return indexedDB.databases().then((all) => JSON.stringify([all.map(({ name }) => name), Object.keys(localStorage).filter((key) => key.startsWith('yellow-latch.'))]))`,
     );
     expect(left).toBe('[[],[]]');
   },

@@ -4,7 +4,8 @@ import { StyleSheet } from 'react-native';
 import { Button } from 'react-native-paper';
 
 import { useOpened } from '@/frame/replica/ReplicaProvider';
-import { leaveStandIn } from '@/frame/standIn/tab';
+import { switchBoardOf } from '@/frame/standIn/switches';
+import { leaveStandIn, standInTab } from '@/frame/standIn/tab';
 
 /** The sample list goes with one tap: nothing of it is anywhere else, and one's own list was never touched. */
 export function LeaveSample({ color }: { color?: string }) {
@@ -12,6 +13,7 @@ export function LeaveSample({ color }: { color?: string }) {
   const leave = async () => {
     sync.stop();
     await forgetCurrentDevice(replica.db);
+    switchBoardOf(standInTab()!).forget();
     leaveStandIn();
   };
   return (

@@ -139,7 +139,11 @@ describe('a mail field of a form', () => {
 
 describe('what is wanted', () => {
   const NOW = new Date(2026, 10, 28, 12).getTime();
-  const judging = { textOf: (code: string) => (code === ';ws' ? 'Corrie & Vale\nUnit 3' : undefined), now: NOW };
+  const judging = {
+    textOf: (code: string) => (code === ';ws' ? 'Corrie & Vale\nUnit 3' : undefined),
+    now: NOW,
+    locale: 'fr',
+  };
   const has = (want: Want, text: string) => hasWanted(want, text, judging);
 
   test('a text, however it is set: lines, capitals and punctuation do not matter', () => {
@@ -154,6 +158,8 @@ describe('what is wanted', () => {
     ['29.11.2026', true],
     ['Nov 29th', true],
     ['2026-11-29', true],
+    ['dimanche 29 novembre', true],
+    ['Sonntag 29 noviembre', false],
     ['28 November', false],
     ['29 October', false],
     ['29', false],
@@ -186,7 +192,10 @@ describe('what is wanted', () => {
       expect(codes.length).toBeGreaterThan(0);
       const text = codes.map((code) => texts.get(code)).join(' ');
       const made = want.type === 'date' ? 'Sunday 29 November' : text;
-      expect([codes, hasWanted(want, made, { textOf: (code) => texts.get(code), now: NOW })]).toEqual([codes, true]);
+      expect([codes, hasWanted(want, made, { textOf: (code) => texts.get(code), now: NOW, locale: 'en' })]).toEqual([
+        codes,
+        true,
+      ]);
     }
     expect(JOBS).toHaveLength(8);
     for (const { want } of TALK) expect(has(want, 'In the yard: ansel@corrieandvale.example')).toBe(true);

@@ -8,17 +8,19 @@ export interface Judging {
   readonly textOf: (code: string) => string | undefined;
   /** In ms since 1970, by the clock of the stand-in. */
   readonly now: number;
+  /** In which the months may be named beside English (BCP 47). */
+  readonly locale: string;
 }
 
 /** Whether a text has in it what is wanted. Capitals, spaces, punctuation and lines do not matter. */
-export function hasWanted(want: Want, text: string, { textOf, now }: Judging): boolean {
+export function hasWanted(want: Want, text: string, { textOf, now, locale }: Judging): boolean {
   switch (want.type) {
     case 'text': {
       const wanted = textOf(want.code);
       return wanted !== undefined && bare(text).includes(bare(wanted));
     }
     case 'date':
-      return hasDate(text, new Date(now + want.plusDays * DAY));
+      return hasDate(text, new Date(now + want.plusDays * DAY), locale);
     case 'mail':
       return text.split(/\s+/u).some((word) => isValidMailAddress(word.replace(/[.,;!?)]+$/u, '')));
     case 'words':
@@ -39,10 +41,16 @@ function bare(text: string): string {
 }
 
 /** The day stands there in figures, and its month by name or in figures. */
-function hasDate(text: string, date: Date): boolean {
-  const month = new Intl.DateTimeFormat('en', { month: 'long' }).format(date).toLowerCase();
+function hasDate(text: string, date: Date, locale: string): boolean {
+  const months = ['en', locale].map((tag) =>
+    new Intl.DateTimeFormat(tag, { day: 'numeric', month: 'long' })
+      .formatToParts(date)
+      .find(({ type }) => type === 'month')!
+      .value.toLowerCase(),
+  );
   const words = text.toLowerCase().match(/[\p{L}]+|\d+/gu) ?? [];
-  const isMonth = (word: string) => (word.length > 2 && month.startsWith(word)) || Number(word) === date.getMonth() + 1;
+  const isMonth = (word: string) =>
+    (word.length > 2 && months.some((month) => month.startsWith(word))) || Number(word) === date.getMonth() + 1;
   const day = words.findIndex((word) => Number(word.replace(/\D/gu, '')) === date.getDate());
   return day >= 0 && words.some((word, at) => at !== day && isMonth(word));
 }

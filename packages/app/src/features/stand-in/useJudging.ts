@@ -14,5 +14,6 @@ export function useJudging(): Judging {
       return shortcut && shownText(shortcut);
     },
     now: switchBoardOf(tab).clock(),
+    locale: navigator.language,
   };
 }

@@ -10,10 +10,10 @@ import { Replica } from '@yellow-latch/replica/storage/replica';
 import { enter } from '@yellow-latch/replica/sync/entering';
 import { server } from '@yellow-latch/replica/sync/server';
 
-import { switchBoardOf } from './switches';
 import { openedOf, type Opened, type Outside } from '../replica/ReplicaProvider';
 
 import { nameOfStandIn } from './name';
+import { switchBoardOf } from './switches';
 import { deviceNameOf, standInTab, type StandInTab } from './tab';
 
 /** The stand-in that this tab is, made or opened as any device; outside, where it is in no list yet and cannot get in by itself. */
@@ -21,14 +21,20 @@ export async function openStandIn(): Promise<Opened | Outside> {
   const tab = standInTab()!;
   actAs(deviceNameOf(tab));
   const board = switchBoardOf(tab);
-  const device = (await openCurrentDevice()) ?? (await (tab.list === 'sample' ? makeSample(tab) : join(tab)));
+  const isSample = tab.list === 'sample';
+  const device = (await openCurrentDevice()) ?? (await (isSample ? makeSampleDevice(tab) : join(tab)));
   if (device === null || device.state.out !== null) return { device };
   const replica = await Replica.open(
     fullWhile(device.db, () => board.switches.isFull),
     device.state,
     board.clock,
   );
-  return openedOf(replica, tab.list === 'sample');
+  // What was left before it had its list gets it now.
+  if (isSample && replica.everything.size === 0) {
+    const { sampleRecords } = await import('@yellow-latch/core/scenario/sample');
+    await replica.write(sampleRecords());
+  }
+  return openedOf(replica, isSample);
 }
 
 /** In by the code in its address, or by an open door. A stand-in has no part in a person's typing. */
@@ -46,10 +52,6 @@ async function join(tab: StandInTab): Promise<OpenedDevice | null> {
   return openCurrentDevice();
 }
 
-async function makeSample(tab: StandInTab): Promise<OpenedDevice> {
-  const { sampleRecords } = await import('@yellow-latch/core/scenario/sample');
-  const made = await makeCurrentDevice(newDeviceState({ name: nameOfStandIn(tab), kind: tab.kind }));
-  const replica = await Replica.open(made.db, made.state);
-  await replica.write(sampleRecords());
-  return { db: made.db, state: replica.state };
+function makeSampleDevice(tab: StandInTab): Promise<OpenedDevice> {
+  return makeCurrentDevice(newDeviceState({ name: nameOfStandIn(tab), kind: tab.kind }));
 }

@@ -35,6 +35,12 @@ export class SwitchBoard {
     this.take(next);
   }
 
+  /** All switches are as they were at first, and nothing of them is kept. */
+  forget(): void {
+    localStorage.removeItem(this.key);
+    this.take(usualSwitches(this.tab.kind));
+  }
+
   /** Its clock, in ms since 1970. */
   readonly clock = (): number => Date.now() + this.current.clockOff;
 

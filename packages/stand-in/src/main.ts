@@ -3,8 +3,9 @@ import './browserless';
 
 import { readFileSync } from 'node:fs';
 
-import { decodeText, readList } from '@yellow-latch/core/exchange';
+import { decodeText, pairsOf, readList } from '@yellow-latch/core/exchange';
 import {
+  entriesForTyping,
   ownListProfile,
   profileOfStandIn,
   usualSwitches,
@@ -18,7 +19,7 @@ import { pageOf } from './browserless';
 import { Device } from './device';
 import { readScript } from './script';
 import { HELP, readSettings, type Settings } from './settings';
-import { entriesOfApp, entriesOfOwn, typed } from './typed';
+import { entriesOfApp, typed } from './typed';
 
 try {
   const settings = readSettings(process.argv.slice(2));
@@ -47,7 +48,7 @@ async function run({
   const corrects = switches.correctsSpelling && !settings['no-correction'];
   const words = corrects ? parseVocabulary(JSON.parse(readFileSync(wordsFile(language), 'utf8'))) : null;
   const profile = profileOfStandIn(kind, codes, switches);
-  let entries = entriesOfOwn(own);
+  let entries = entriesForTyping(own);
   if (codes === 'app') {
     pageOf(server);
     const device = await Device.join(kind, join ?? null);
@@ -65,11 +66,7 @@ function carried(file: string, profile: ReturnType<typeof ownListProfile>, langu
   const decoded = decodeText(new Uint8Array(readFileSync(file)));
   const read = 'type' in decoded ? decoded : readList(decoded.text);
   if ('type' in read) throw new Error(`${file} holds no list (${read.type})`);
-  const given = read.rows.flatMap((row): OwnEntry[] => {
-    if ('entry' in row) return [{ code: row.entry.code, text: row.entry.expansion, language }];
-    if ('whole' in row) return [{ code: row.whole.fields.code, text: row.whole.fields.content.expansion, language }];
-    return [];
-  });
+  const given = pairsOf(read.rows).map((pair) => ({ ...pair, language }));
   return withEntries([], given, profile).entries;
 }
 

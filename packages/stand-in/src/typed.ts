@@ -3,7 +3,7 @@ import { compileFor } from '@yellow-latch/core/fit';
 import { settleRules, simulate, type FiringEntry, type Keystroke, type Simulation } from '@yellow-latch/core/fire';
 import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
 import type { DeviceProfile } from '@yellow-latch/core/profile';
-import { correctsFor, entriesForTyping, type OwnEntry } from '@yellow-latch/core/standIn';
+import { correctsFor, type OwnEntry } from '@yellow-latch/core/standIn';
 import { Speller, type SpellerWords } from '@yellow-latch/core/spelling';
 
 /** What a stand-in types with. */
@@ -32,11 +32,6 @@ export function entriesOfApp(
       content: { expansion: text, template: false, format: 'plain' },
     })),
   });
-}
-
-/** Its own list, made ready. */
-export function entriesOfOwn(own: readonly OwnEntry[]): FiringEntry[] {
-  return entriesForTyping(own);
 }
 
 /** Types a script of keys into an empty field of the stand-in. */

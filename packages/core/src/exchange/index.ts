@@ -10,7 +10,7 @@ export type { Encoding } from './encodings';
 export { readSealedShortcuts, type FileSet, type Rest, type Sealed } from './listFile';
 export { planImport, type Difference, type PlannedRow, type Refusal, type Wanted, type WantedSet } from './plan';
 export { readList, type ListForm, type ListProblem, type ReadChoices, type ReadList, type ReadTable } from './readList';
-export type { WholeEntry } from './row';
+export { pairsOf, type Pair, type WholeEntry } from './row';
 export type { Delimiter } from './table';
 export { fileShortcutOf, writeBackup, writeList, type Outgoing, type WrittenForm } from './writeList';
 export { writeSheet, type Paper, type SheetLayout, type SheetOptions } from './sheet';

@@ -24,3 +24,17 @@ export type ReadRow =
   | { readonly line: number; readonly entry: Entry }
   | { readonly line: number; readonly whole: WholeEntry }
   | { readonly line: number; readonly code: string; readonly expansion: string; readonly problem: RowProblem };
+
+/** An entry of a list that holds nothing else, as a device's own list does. */
+export interface Pair {
+  readonly code: string;
+  readonly text: string;
+}
+
+/** Rows as pairs, in their order; a row that is none is left out. */
+export function pairsOf(rows: readonly ReadRow[]): Pair[] {
+  return rows.flatMap((row): Pair[] => {
+    if ('entry' in row) return [{ code: row.entry.code, text: row.entry.expansion }];
+    return 'whole' in row ? [{ code: row.whole.fields.code, text: row.whole.fields.content.expansion }] : [];
+  });
+}

@@ -5,6 +5,7 @@
 import {
   decodeText,
   fileShortcutOf,
+  pairsOf,
   planImport,
   readList,
   readSealedShortcuts,
@@ -16,6 +17,7 @@ import {
   type ListForm,
   type ListProblem,
   type Outgoing,
+  type Pair,
   type PlannedRow,
   type ReadChoices,
   type ReadList,
@@ -52,12 +54,6 @@ export interface Preview {
   readonly made: string | null;
   /** How many are still sealed in it. */
   readonly sealed: number;
-}
-
-/** An entry of a list that holds nothing else. */
-export interface Pair {
-  readonly code: string;
-  readonly text: string;
 }
 
 export type FileProblem = DecodeProblem | ListProblem;
@@ -104,10 +100,7 @@ export class ExchangeWorkerApi {
   pairs(): { readonly pairs: readonly Pair[]; readonly unread: number } | FileProblem {
     const { read } = this.read({});
     if ('type' in read) return read;
-    const pairs = read.rows.flatMap((row): Pair[] => {
-      if ('entry' in row) return [{ code: row.entry.code, text: row.entry.expansion }];
-      return 'whole' in row ? [{ code: row.whole.fields.code, text: row.whole.fields.content.expansion }] : [];
-    });
+    const pairs = pairsOf(read.rows);
     return { pairs, unread: read.rows.length - pairs.length };
   }
 

@@ -16,7 +16,6 @@ interface FieldBoxProps {
   label: string;
   /** A text of several lines, or one line; in a password field nothing expands. */
   type?: 'lines' | 'line' | 'password';
-  placeholder?: string;
   /** What is wrong with what stands there. */
   error?: string | null;
   /** Whether it takes all the room there is. */
@@ -24,7 +23,7 @@ interface FieldBoxProps {
 }
 
 /** A field of a stand-in: codes expand in it as on that device, whatever its keys are. */
-export function FieldBox({ name, label, type = 'line', placeholder, error = null, fills = false }: FieldBoxProps) {
+export function FieldBox({ name, label, type = 'line', error = null, fills = false }: FieldBoxProps) {
   const palette = usePalette();
   const id = useId();
   const standIn = useStandIn();
@@ -80,7 +79,6 @@ export function FieldBox({ name, label, type = 'line', placeholder, error = null
     'aria-labelledby': id,
     'aria-invalid': error !== null,
     'aria-describedby': error === null ? undefined : `${id}-error`,
-    placeholder,
     spellCheck: false,
     autoCapitalize: 'none',
     autoComplete: 'off',

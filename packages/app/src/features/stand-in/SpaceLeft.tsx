@@ -11,12 +11,11 @@ import { useStandIn } from './useStandIn';
 /** The space that a shortcut left behind in a mail field: why, and how it never comes again. */
 export function SpaceLeft({ field, onFixed }: { field: string; onFixed: () => void }) {
   const run = useCommand();
-  const { typing, shortcutOf, kept, memory } = useStandIn();
+  const { typing, shortcutOf, kept } = useStandIn();
   const shortcut = shortcutOf(typing.expandedIn(field) ?? '');
   const takeOff = () => {
     typing.trim(field);
     typing.line.set(null);
-    memory.setText(field, memory.textOf(field).trim());
     onFixed();
   };
   if (kept.source === 'own')

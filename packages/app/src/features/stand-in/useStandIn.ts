@@ -83,12 +83,10 @@ export function useStandInOf(tab: StandInTab, memory: Memory) {
     setSwitches,
     typing,
     device,
-    profile,
     ownProfile: useMemo(() => ownListProfile(tab.kind, switches), [tab.kind, switches]),
     keyboard: keyboardFor(tab, switches),
     shortcuts,
     shortcutOf: (id: string): Shortcut | undefined => (source === 'app' ? byId.get(id) : undefined),
-    codeOf,
     filling,
     onFiring,
     onExplained: (explanations: readonly Explanation[], refused: Refused | null) => {

@@ -14,7 +14,7 @@ export interface AppOptions extends ApiOptions {
   /** The folder of the exported app; without it only the API is served. */
   site?: string;
   /** Host names it answers to, without port. A page elsewhere cannot pose as one of them. */
-  hosts: readonly string[];
+  hosts: () => readonly string[];
   /** Whether a program on this machine stands in front of it, and tells who asks and by which protocol. */
   isBehindProxy?: boolean;
   /** Whether it is reached over https: by its own certificate, or through the proxy. */
@@ -121,12 +121,12 @@ function securityHeaders(isPublic: boolean, isSecure: boolean): Record<string, s
 }
 
 /** Refuses a request for a name that is not ours. A browser says one name again and again: the last right one need not be read anew. */
-function hostGuard(hosts: readonly string[]): (request: Asking) => void {
+function hostGuard(hosts: () => readonly string[]): (request: Asking) => void {
   let lastRight: string | undefined;
   return ({ headers: { host } }) => {
     if (host !== undefined && host === lastRight) return;
     const address = `http://${host}`;
-    if (!URL.canParse(address) || !hosts.includes(new URL(address).hostname)) {
+    if (!URL.canParse(address) || !hosts().includes(new URL(address).hostname)) {
       throw new ProblemError(421, 'foreign-host', 'This server does not answer to that name');
     }
     lastRight = host;

@@ -14,7 +14,12 @@ export type Database = BetterSQLite3Database<typeof schema> & { $client: SQLite.
 export type Queries = Pick<Database, 'select' | 'insert' | 'update' | 'delete'>;
 
 const MIGRATIONS = fileURLToPath(new URL('../migrations', import.meta.url));
-const FILE = 'yellow-latch.sqlite';
+
+/** The file of a data folder that holds all its lists. */
+export function databaseFile(folder: string): string {
+  return join(folder, 'yellow-latch.sqlite');
+}
+
 /** How long a write waits for another program, in ms. Everybody waits with it: a device asks again by itself. */
 const PATIENCE = 250;
 /** How long the start waits. */
@@ -32,7 +37,7 @@ export function makeFolder(folder: string): void {
  */
 export function openDatabase(folder: string): Database {
   makeFolder(folder);
-  const file = join(folder, FILE);
+  const file = databaseFile(folder);
   const client = new SQLite(file);
   try {
     client.pragma(`busy_timeout = ${PATIENCE_AT_START}`);
@@ -59,7 +64,7 @@ export function openDatabase(folder: string): Database {
  * and no other program can read meanwhile.
  */
 export function openReadOnly(folder: string): Database {
-  const file = join(folder, FILE);
+  const file = databaseFile(folder);
   try {
     return readOnly(new SQLite(file, { readonly: true, fileMustExist: true }), file);
   } catch (error) {
@@ -96,7 +101,7 @@ function giveBackPages(client: SQLite.Database): void {
 }
 
 /** Data that a later version has written is left as it is: this one would not know what it means. */
-function refuseLaterTables(client: SQLite.Database, file: string): void {
+export function refuseLaterTables(client: SQLite.Database, file: string): void {
   if ((writtenBy(client) ?? 0) <= latestMigration()) return;
   throw new Error(`${file} was written by a later version of Yellow Latch; start that one. Nothing was changed.`);
 }
@@ -109,7 +114,7 @@ function writtenBy(client: SQLite.Database): number | null {
   ).latest;
 }
 
-function latestMigration(): number {
+export function latestMigration(): number {
   const { entries } = JSON.parse(readFileSync(join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as {
     entries: { when: number }[];
   };

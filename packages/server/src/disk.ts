@@ -1,5 +1,7 @@
+import type { ProblemSlug } from './problems';
+
 /** What SQLite may run into on a disk (https://www.sqlite.org/rescode.html), and what is said of it. Nothing was taken. */
-const TROUBLES: Record<string, [status: number, slug: string, title: string]> = {
+const TROUBLES: Record<string, [status: number, slug: ProblemSlug, title: string]> = {
   SQLITE_BUSY: [503, 'busy', 'Another program has locked the server’s data'],
   SQLITE_LOCKED: [503, 'busy', 'Another program has locked the server’s data'],
   SQLITE_FULL: [507, 'disk-full', 'The server’s disk is full'],
@@ -9,20 +11,11 @@ const TROUBLES: Record<string, [status: number, slug: string, title: string]> = 
 };
 
 /** What an error says of the disk, or null if it is about something else. */
-export function diskTrouble(error: unknown): { status: number; slug: string; title: string; code: string } | null {
+export function diskTrouble(error: unknown): { status: number; slug: ProblemSlug; title: string; code: string } | null {
   const code = (error as { code?: unknown } | null)?.code;
   if (typeof code !== 'string') return null;
   const trouble = Object.entries(TROUBLES).find(([start]) => code.startsWith(start))?.[1];
   if (!trouble) return null;
   const [status, slug, title] = trouble;
   return { status, slug, title, code };
-}
-
-/** One line for the operator about what failed in the background. Nothing that a person wrote is in it. */
-export function tellOperator(what: string, error: unknown): void {
-  const trouble = diskTrouble(error);
-  const { name, code } = error as { name?: string; code?: string };
-  console.error(
-    `${what}: ${trouble ? `${trouble.title} (${trouble.code})` : `${name ?? 'an error'}${code ? ` (${code})` : ''}`}`,
-  );
 }

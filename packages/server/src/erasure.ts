@@ -1,7 +1,7 @@
 import { Subscribable } from '@yellow-latch/core/subscribable';
 
 import type { Database } from './database';
-import { tellOperator } from './disk';
+import { logFailure } from './log';
 import { ProblemError } from './problem';
 
 /** How long somebody who has erased something is kept waiting for it to be true, in ms. */
@@ -108,7 +108,7 @@ export class Erasure {
         client.pragma(`busy_timeout = ${patience}`);
       }
     } catch (error) {
-      tellOperator('The write-ahead log could not be emptied, and will be later', error);
+      logFailure('The write-ahead log could not be emptied, and will be later', error);
       return false;
     }
   }

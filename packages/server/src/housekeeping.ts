@@ -4,7 +4,7 @@ import { and, eq, isNotNull, isNull, lt, max, notInArray } from 'drizzle-orm';
 import { compactSome } from './compaction';
 import type { Database, Queries } from './database';
 import { UNSEEN_LASTS, type Presence } from './devices';
-import { tellOperator } from './disk';
+import { logFailure } from './log';
 import type { Erasure } from './erasure';
 import { endList, forgetList, purgeSome, unopenedLists } from './lists';
 import { changes, devices, invitations, lists, notes } from './schema';
@@ -51,7 +51,7 @@ export class Housekeeping {
     this.running = this.run().then(
       () => this.again(DAY),
       (error: unknown) => {
-        tellOperator('The daily housekeeping failed, and is tried again in ten minutes', error);
+        logFailure('The daily housekeeping failed, and is tried again in ten minutes', error);
         this.again(RETRY);
       },
     );

@@ -24,6 +24,7 @@ import { v7 as uuid } from 'uuid';
 import type { Database } from './database';
 import { deviceNow, onlyUse, refuseSignedOut, subscribedSetsOf, type Device } from './devices';
 import { ProblemError } from './problem';
+import type { ProblemSlug } from './problems';
 import { changes, records } from './schema';
 import { belongingOf, gets, type Belonging } from './subscribedSets';
 import { statementsOf } from './statements';
@@ -422,7 +423,7 @@ function eraseWhatIsAbout(entry: Entry): void {
   }
 }
 
-function refused(index: number, pointer: string, detail: string, slug = 'invalid'): ProblemError {
+function refused(index: number, pointer: string, detail: string, slug: ProblemSlug = 'invalid'): ProblemError {
   return new ProblemError(422, slug, 'A change cannot be taken', {
     errors: [{ pointer: `/changes/${index}${pointer}`, detail, index }],
   });

@@ -3,13 +3,16 @@ import type { NextFunction, Request, Response } from 'express';
 import type { ZodError } from 'zod';
 
 import { diskTrouble } from './disk';
+import { log, logFailure } from './log';
+import type { ProblemSlug } from './problems';
+import { requestIdOf } from './requests';
 
 /** An answer that says what is wrong and where: problem details (RFC 9457). */
 export class ProblemError extends Error {
   constructor(
     readonly status: number,
     /** The last part of the problem's `type`, by which a program tells problems apart. */
-    readonly slug: string,
+    readonly slug: ProblemSlug,
     readonly title: string,
     readonly more: Partial<Pick<Problem, 'detail' | 'errors' | 'expected'>> = {},
   ) {
@@ -55,10 +58,11 @@ export function answerWithProblem(error: unknown, _request: Request, response: R
     next(error);
     return;
   }
-  sendProblem(response, asProblem(error));
+  sendProblem(response, asProblem(error, response));
 }
 
-export function asProblem(error: unknown): ProblemError {
+/** `response`: by it the log says of which request it is. */
+export function asProblem(error: unknown, response: Pick<Response, 'getHeader'>): ProblemError {
   if (error instanceof ProblemError) return error;
   // Errors of the body parser carry a type: https://github.com/expressjs/body-parser#errors
   const type = (error as { type?: string }).type;
@@ -79,10 +83,9 @@ export function asProblem(error: unknown): ProblemError {
   }
   const trouble = diskTrouble(error);
   if (trouble) {
-    console.error(`${trouble.title} (${trouble.code})`);
+    log().error({ ...requestIdOf(response), code: trouble.code }, trouble.title);
     return new ProblemError(trouble.status, trouble.slug, trouble.title);
   }
-  const { name, code } = error as { name?: string; code?: string };
-  console.error(`Unexpected ${name ?? 'error'}${code ? ` (${code})` : ''}`);
+  logFailure('Unexpected', error, requestIdOf(response));
   return new ProblemError(500, 'unexpected', 'Something went wrong on the server');
 }

@@ -173,7 +173,7 @@ describe('behind a proxy with a public address', () => {
     request(app).post('/api/devices').set(headers).send({ id: uuid(), name: 'Phone', kind: 'phone' });
 
   test('it answers to that name, and its cookies go over https alone', async () => {
-    const behind = testServer(undefined, { hosts: ['127.0.0.1', 'list.example'], isBehindProxy: true });
+    const behind = testServer(undefined, { hosts: () => ['127.0.0.1', 'list.example'], isBehindProxy: true });
     const answer = await join(behind.app, {
       Host: 'list.example',
       Origin: 'https://list.example',
@@ -187,7 +187,7 @@ describe('behind a proxy with a public address', () => {
 
   test('its cookies go over https alone even if the proxy forgets to say by which protocol it was asked', async () => {
     const behind = testServer(undefined, {
-      hosts: ['127.0.0.1', 'list.example'],
+      hosts: () => ['127.0.0.1', 'list.example'],
       isBehindProxy: true,
       publicUrl: 'https://list.example',
     });

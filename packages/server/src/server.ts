@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { createServer, STATUS_CODES, type Server } from 'node:http';
+import { createServer, STATUS_CODES } from 'node:http';
 import { createServer as createSecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import type { Duplex } from 'node:stream';
@@ -7,15 +7,24 @@ import type { Duplex } from 'node:stream';
 import { isNull } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 
+import { routeOf } from './api/description';
 import { createApp } from './app';
+import { BackupSchedule } from './backup/schedule';
 import { makeFolder, openDatabase, openReadOnly, type Database } from './database';
 import { Presence } from './devices';
 import { diskTrouble } from './disk';
 import { Erasure } from './erasure';
+import type { ServerState } from './health';
 import { Housekeeping } from './housekeeping';
 import { Intake } from './intake';
+import { listen, stopListening } from './listening';
 import { FolderLock } from './lock';
+import { log } from './log';
+import { Metrics } from './metrics';
+import { Phones, type PhonesOptions, type WayIn } from './phones/phones';
+import { observed } from './requests';
 import { lists } from './schema';
+import type { Settings } from './settings';
 import { Streams } from './stream';
 
 export interface ServerOptions {
@@ -41,29 +50,40 @@ export interface ServerOptions {
   listBytes?: number;
   /** A list that nobody has opened for so long is forgotten, in ms; undefined: none is. */
   forgetAfter?: number;
+  /** Lets in phones on the same network; needs a port of its own and the next two. */
+  phones?: Pick<PhonesOptions, 'name' | 'isNewAuthority' | 'addresses' | 'isAnnounced'>;
+  backups?: Settings['backups'];
+  /** Figures are served at this port of 127.0.0.1. */
+  metricsPort?: number;
 }
 
 export interface RunningServer {
   address: string;
   /** Why it reads only and writes nothing, if that is so. */
   readOnly: string | null;
+  /** How phones get in now; null: they are not let in, or this machine is on no network. */
+  wayIn(): WayIn | null;
+  /** Lets requests that run end, in five seconds at most. */
   close(): Promise<void>;
 }
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
+/** How long requests that run are waited for when it stops, in ms. */
+const GRACE = 5_000;
 
 /**
  * Opens the database and listens. Where nothing can be written (a full disk, a folder of another's), it serves what is
  * there to read.
  */
 export async function startServer(options: ServerOptions): Promise<RunningServer> {
-  const { now = Date.now, certificate, publicUrl, listBytes } = options;
+  const { now = Date.now, certificate, publicUrl, listBytes, site, isInviteOnly } = options;
   const { db, lock, readOnly } = openFolder(options.data);
   const over: (() => void | Promise<void>)[] = [() => lock?.release(), () => void db.$client.close()];
   const end = async () => {
-    for (const step of over.reverse()) await step();
+    for (const step of over.splice(0).reverse()) await step();
   };
   try {
+    const state: ServerState = { data: options.data, readOnly, isStopping: false };
     const openList =
       options.openList === undefined ? undefined : theList(db, options.openList, now(), readOnly !== null);
     if (openList !== undefined && readOnly === null) options.prepare?.(db, openList, now());
@@ -79,39 +99,68 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       housekeeping.start();
       over.push(() => housekeeping.stop());
     }
-    const intake = new Intake(db, erasure, listBytes);
-    const hosts = [...LOOPBACK, options.host, ...(publicUrl ? [new URL(publicUrl).hostname] : [])];
-    const isBehindProxy = publicUrl !== undefined && !certificate;
-    const { site, isInviteOnly } = options;
-    const app = createApp({
-      db,
-      streams,
-      presence,
-      intake,
-      erasure,
-      now,
-      site,
-      hosts,
-      openList,
-      publicUrl,
-      isBehindProxy,
-      isInviteOnly,
-      isSecure: certificate !== undefined,
-    });
+    if (options.backups) {
+      const schedule = new BackupSchedule(options.data, options.backups, now);
+      schedule.start();
+      over.push(() => schedule.stop());
+    }
+    let phones: Phones | undefined;
+    const metrics = options.metricsPort === undefined ? undefined : new Metrics(streams);
+    const ownHosts = [...LOOPBACK, options.host, ...(publicUrl ? [new URL(publicUrl).hostname] : [])];
+    const app = observed(
+      createApp({
+        db,
+        streams,
+        presence,
+        intake: new Intake(db, erasure, listBytes),
+        erasure,
+        now,
+        state,
+        site,
+        hosts: () => [...ownHosts, ...(phones?.hosts ?? [])],
+        openList,
+        publicUrl,
+        wayIn: () => phones?.wayIn ?? null,
+        isBehindProxy: publicUrl !== undefined && !certificate,
+        isInviteOnly,
+        isSecure: certificate !== undefined,
+      }),
+      routeOf,
+      (answered) => {
+        log().info(answered, 'answered');
+        metrics?.count(answered);
+      },
+    );
+    over.push(() => streams.close());
     const server = certificate
       ? createSecureServer({ cert: readFileSync(certificate.cert), key: readFileSync(certificate.key) }, app)
       : createServer(app);
     server.on('clientError', answerGarbage);
-    over.push(async () => {
-      streams.close();
-      await new Promise<void>((resolve) => {
-        server.close(() => resolve());
-        server.closeAllConnections();
-      });
-    });
     await listen(server, options.port, options.host);
     const { port } = server.address() as AddressInfo;
-    return { address: `${certificate ? 'https' : 'http'}://${options.host}:${port}`, readOnly, close: end };
+    if (options.phones)
+      phones = await Phones.open({
+        ...options.phones,
+        data: options.data,
+        app,
+        port: port === 0 ? 0 : port + 1,
+        now,
+      }).catch(async (error: unknown) => {
+        await stopListening(server, 0);
+        throw error;
+      });
+    over.push(async () => {
+      state.isStopping = true;
+      const closing = [stopListening(server, GRACE), phones?.close(GRACE)];
+      streams.close();
+      await Promise.all(closing);
+    });
+    if (metrics) {
+      await metrics.listen(options.metricsPort!);
+      over.push(() => metrics.close());
+    }
+    const address = `${certificate ? 'https' : 'http'}://${options.host}:${port}`;
+    return { address, readOnly, wayIn: () => phones?.wayIn ?? null, close: end };
   } catch (error) {
     await end();
     throw error;
@@ -167,11 +216,4 @@ function theList(db: Database, name: string, now: number, isReadOnly: boolean): 
   const id = uuid();
   db.insert(lists).values({ id, name, createdAt: now }).run();
   return id;
-}
-
-function listen(server: Server, port: number, host: string): Promise<void> {
-  return new Promise((resolve, reject) => {
-    server.once('error', reject);
-    server.listen(port, host, resolve);
-  });
 }

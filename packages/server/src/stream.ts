@@ -2,7 +2,7 @@ import type { Request, Response } from 'express';
 
 import type { Database } from './database';
 import { deviceNow, subscribedSetsOf, type Device } from './devices';
-import { tellOperator } from './disk';
+import { logFailure } from './log';
 import type { Erasure } from './erasure';
 import { pageFor, readRecords, type Read } from './reading';
 
@@ -118,7 +118,7 @@ export class Streams {
         }
       } catch (error) {
         // The device comes back and asks again.
-        tellOperator('A stream was ended, since the list could not be read', error);
+        logFailure('A stream was ended, since the list could not be read', error);
         this.hangUp(stream);
       }
     };
@@ -151,9 +151,17 @@ export class Streams {
     this.lastRead = null;
   }
 
-  /** Ends all streams, so that the server can close. */
+  /** How many are open. */
+  get size(): number {
+    return this.ofLists.all().length;
+  }
+
+  /** Sends every stream what its device lacks, and ends it, so that the server can close. */
   close(): void {
-    for (const stream of this.ofLists.all()) this.hangUp(stream);
+    for (const stream of this.ofLists.all()) {
+      stream.send();
+      this.hangUp(stream);
+    }
   }
 
   /** Nothing is written to it from now on. */

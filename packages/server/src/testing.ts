@@ -61,7 +61,8 @@ export function testServer(
     erasure,
     intake: new Intake(db, erasure, quota),
     now: () => clock.now,
-    hosts: ['127.0.0.1'],
+    hosts: () => ['127.0.0.1'],
+    state: { data, readOnly: null, isStopping: false },
     openList: listId,
     ...options,
   });

@@ -16,6 +16,7 @@ export function directoryRoutes({
   erasure,
   now,
   publicUrl,
+  wayIn = () => null,
   openList,
   tries,
 }: ApiOptions): Router {
@@ -23,12 +24,14 @@ export function directoryRoutes({
 
   const directory = (listId: string): SentDirectory => {
     const { id, name, spareKeyMadeAt } = listOf(db, listId);
+    const way = wayIn();
     const devices = listDevices(db, listId, presence, (device) => streams.isOpen(device));
     return {
       list: { id, name },
       devices,
       spareKey: spareKeyMadeAt,
-      address: publicUrl ?? null,
+      address: publicUrl ?? way?.address ?? null,
+      trust: way?.trust ?? null,
       open: listId === openList,
     };
   };

@@ -1,6 +1,7 @@
 /** The API: join, send changes, read pages, follow the stream, look after devices. Described in docs/formats.md. */
 import express, { Router, type RequestHandler } from 'express';
 
+import { aboutRoutes } from './about';
 import { directoryRoutes } from './directory';
 import { joiningRoutes } from './joining';
 import { listRoutes } from './list';
@@ -26,6 +27,6 @@ export function createApi(options: ApiOptions): Router {
     listRoutes(options),
     directoryRoutes(options),
   );
-  api.use(express.json({ limit: LARGEST_SMALL_BODY }), joiningRoutes(options));
+  api.use(aboutRoutes(options), express.json({ limit: LARGEST_SMALL_BODY }), joiningRoutes(options));
   return api;
 }

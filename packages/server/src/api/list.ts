@@ -1,45 +1,22 @@
-import { RECORD_TYPES, RecordIdSchema, type RecordType } from '@yellow-latch/core/model';
 import compression from 'compression';
 import { Router } from 'express';
-import { z } from 'zod';
 
 import { readHistory } from '../history';
 import { readPage } from '../reading';
 import type { ApiOptions } from './options';
 import type { Position } from '../stream';
 import { receivePush } from './push';
+import { HistoryQuerySchema, SinceSchema } from './queries';
 import { bodyOf, deviceOf, idOf, parse } from './request';
 
-const LARGEST_PAGE = 2_500;
 /** Quick rather than small: a first copy is ten megabytes, and to press them hard takes longer than to send them. */
 const QUICK = { level: 1 };
-
-/** The version of the model that the device knows; the first one did not say. */
-const ModelSchema = z.coerce.number().int().positive().default(1);
-
-const SinceSchema = z.object({
-  since: z.coerce.number().int().nonnegative().default(0),
-  /** The id of the change that the device knows under that number. */
-  last: z.uuid({ version: 'v7' }).optional(),
-  limit: z.coerce.number().int().positive().max(LARGEST_PAGE).default(LARGEST_PAGE),
-  model: ModelSchema,
-});
 
 /** Where a stream goes on, as its events say it; see `positionOf`. */
 function resumedAt(lastEventId: string, query: object): Position {
   const [since, last] = lastEventId.split('/');
   return parse(SinceSchema, { ...query, since, last });
 }
-
-const HistoryQuerySchema = z.object({
-  type: z.enum(Object.keys(RECORD_TYPES) as [RecordType, ...RecordType[]]).optional(),
-  id: RecordIdSchema.optional(),
-  together: z.uuid({ version: 'v7' }).optional(),
-  deleted: z.literal('1').optional(),
-  before: z.coerce.number().int().nonnegative().optional(),
-  limit: z.coerce.number().int().positive().max(500).default(50),
-  model: ModelSchema,
-});
 
 /** What a device does with its list: send changes, read pages, follow the stream, look back. */
 export function listRoutes(api: ApiOptions): Router {

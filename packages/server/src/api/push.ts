@@ -49,7 +49,7 @@ export function pushLane(
     push().then(
       (received) => answer(200, 'application/json; charset=utf-8', received),
       (error: unknown) => {
-        const problem = asProblem(error);
+        const problem = asProblem(error, response);
         // What is still to come of the body is of no use any more.
         request.resume();
         if (problem.status === 413) response.setHeader('Connection', 'close');

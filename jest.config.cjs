@@ -4,6 +4,7 @@
 const MODULES = [
   '@yellow-latch',
   '@scure/base',
+  '@seriousme',
   'uuid',
   'idb',
   'fractional-indexing',

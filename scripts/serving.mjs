@@ -27,7 +27,7 @@ export async function serve(flags) {
 export async function runServer(args) {
   requireBuilt();
   const env = { YELLOW_LATCH_DATA: join(ROOT, 'data/own'), ...process.env };
-  process.exit(await run(process.execPath, [SERVER, ...args], { cwd: process.cwd(), env }));
+  process.exit(await run(process.execPath, [SERVER, ...args], { cwd: env.INIT_CWD ?? process.cwd(), env }));
 }
 
 function requireBuilt() {

@@ -47,7 +47,7 @@ export async function must(program, args, options) {
 }
 
 /** Runs a program whose words matter only when it fails. */
-async function heard(program, args, options) {
+export async function heard(program, args, options) {
   let said = '';
   const code = await new Promise((resolve, reject) => {
     const child = spawn(program, args, { stdio: ['ignore', 'pipe', 'pipe'], ...options });
@@ -143,7 +143,7 @@ export async function buildStandIn() {
 }
 
 /** A program for Node in one file. */
-async function bundleForNode(entry, outfile) {
+export async function bundleForNode(entry, outfile) {
   const esbuild = await import('esbuild');
   await esbuild.build({
     absWorkingDir: ROOT,

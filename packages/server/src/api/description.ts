@@ -19,42 +19,58 @@ import {
   SpareKeySchema,
   WelcomeSchema,
 } from '@yellow-latch/core/sync';
-import type { z } from 'zod';
-import { createDocument, type ZodOpenApiObject } from 'zod-openapi';
+import { z } from 'zod';
+import { createDocument, type oas31, type ZodOpenApiObject } from 'zod-openapi';
 
 import { HealthSchema } from '../health';
 import { PROBLEMS, type ProblemSlug } from '../problems';
 import { HistoryQuerySchema, SinceSchema } from './queries';
 
+/** What is sent to it. */
+const BODIES = {
+  NewDevice: NewDeviceSchema,
+  NewList: NewListSchema,
+  Join: JoinSchema,
+  Recovery: RecoverySchema,
+  Push: PushSchema,
+  DeviceSettings: DeviceSettingsSchema,
+};
+
+/** What it answers. */
+const ANSWERS = {
+  Health: HealthSchema,
+  Door: DoorSchema,
+  Welcome: WelcomeSchema,
+  PushAnswer: PushAnswerSchema,
+  Page: PageSchema,
+  History: HistorySchema,
+  Directory: DirectorySchema,
+  Invitation: InvitationSchema,
+  SpareKey: SpareKeySchema,
+  Problem: ProblemSchema,
+};
+
 interface Route {
   does: string;
   query?: z.ZodObject;
-  body?: z.ZodType;
-  /** The answer when all is well; without a schema it has no body. */
+  /** What is sent, by its name in `BODIES`. */
+  body?: keyof typeof BODIES;
+  /** The answer when all is well, by its name in `ANSWERS`; without one it has no body. */
   status: number;
-  answer?: z.ZodType;
+  answer?: keyof typeof ANSWERS;
   /** What else it may answer beside what every route may. */
   problems: readonly ProblemSlug[];
   /** Its answer is a stream of server-sent events, each an answer. */
   isStream?: boolean;
 }
 
-/** What any request may be answered. */
-const OF_ALL = [
-  'bad-request',
-  'busy',
-  'disk-fails',
-  'foreign-host',
-  'foreign-origin',
-  'not-found',
-  'not-http',
-  'unexpected',
-] as const;
-/** And any that writes or sends a body. */
-const OF_WRITING = ['cut', 'disk-full', 'invalid', 'not-json', 'read-only', 'too-large'] as const;
-/** And any that shows a token. */
-const OF_DEVICES = ['device-unknown', 'list-deleted', 'signed-out', 'two-identities'] as const;
-/** And any for a device that looks after its list. */
+/** What any request may be answered, and beside that what any that sends a body or deletes, and what any that shows a token. */
+export const SHARED_PROBLEMS = {
+  all: ['bad-request', 'busy', 'disk-fails', 'foreign-host', 'foreign-origin', 'not-found', 'not-http', 'unexpected'],
+  writing: ['cut', 'disk-full', 'invalid', 'not-json', 'read-only', 'too-large'],
+  devices: ['device-unknown', 'list-deleted', 'signed-out', 'two-identities'],
+} as const satisfies Record<string, readonly ProblemSlug[]>;
+/** What those may that are for devices which look after their list, and those by which a device joins. */
 const OF_MANAGING = ['only-use', 'some-sets'] as const;
 const OF_JOINING = ['device-known', 'list-full'] as const;
 
@@ -63,63 +79,63 @@ export const ROUTES: Readonly<Record<string, Route>> = {
   'GET /api/health': {
     does: 'Whether the server is up and can save; with `?live`, whether it is up.',
     status: 200,
-    answer: HealthSchema,
+    answer: 'Health',
     problems: [],
   },
   'GET /api/openapi.json': { does: 'This description.', status: 200, problems: [] },
   'GET /api/door': {
     does: 'How one gets in: an open list, lists that can be started, or by code alone.',
     status: 200,
-    answer: DoorSchema,
+    answer: 'Door',
     problems: [],
   },
   'POST /api/devices': {
     does: 'Joins the open list, where there is one.',
-    body: NewDeviceSchema,
+    body: 'NewDevice',
     status: 201,
-    answer: WelcomeSchema,
+    answer: 'Welcome',
     problems: ['closed', ...OF_JOINING],
   },
   'POST /api/lists': {
     does: 'Starts a list with its first device.',
-    body: NewListSchema,
+    body: 'NewList',
     status: 201,
-    answer: WelcomeSchema,
+    answer: 'Welcome',
     problems: ['invite-only', 'list-known', 'server-full', 'too-many-tries', ...OF_JOINING],
   },
   'POST /api/joins': {
     does: 'Joins a list with a code from one of its devices.',
-    body: JoinSchema,
+    body: 'Join',
     status: 201,
-    answer: WelcomeSchema,
+    answer: 'Welcome',
     problems: ['code-unknown', 'too-many-tries', ...OF_JOINING],
   },
   'POST /api/recoveries': {
     does: 'Joins a list with its spare key.',
-    body: RecoverySchema,
+    body: 'Recovery',
     status: 201,
-    answer: WelcomeSchema,
+    answer: 'Welcome',
     problems: ['key-unknown', 'too-many-tries', ...OF_JOINING],
   },
   'POST /api/d/{device}/changes': {
     does: 'Sends changes, all or none. Changes sent before are passed over.',
-    body: PushSchema,
+    body: 'Push',
     status: 200,
-    answer: PushAnswerSchema,
+    answer: 'PushAnswer',
     problems: ['encoded', 'erasing', 'gap', 'incomplete', 'list-too-large', 'not-got', 'number-reused', 'only-use'],
   },
   'GET /api/d/{device}/pages': {
     does: 'The records that have changed since a number.',
     query: SinceSchema,
     status: 200,
-    answer: PageSchema,
+    answer: 'Page',
     problems: ['invalid', 'set-back'],
   },
   'GET /api/d/{device}/stream': {
     does: 'The same as events, for as long as it is open. `Last-Event-ID` says where it goes on.',
     query: SinceSchema,
     status: 200,
-    answer: PageSchema,
+    answer: 'Page',
     problems: ['invalid', 'set-back'],
     isStream: true,
   },
@@ -127,46 +143,46 @@ export const ROUTES: Readonly<Record<string, Route>> = {
     does: 'The log, latest first.',
     query: HistoryQuerySchema,
     status: 200,
-    answer: HistorySchema,
+    answer: 'History',
     problems: ['invalid'],
   },
   'GET /api/d/{device}/devices': {
     does: 'The devices of the list.',
     status: 200,
-    answer: DirectorySchema,
+    answer: 'Directory',
     problems: [],
   },
   'PATCH /api/d/{device}/devices/{other}': {
     does: 'Names a device, says what it can do and which sets it gets.',
-    body: DeviceSettingsSchema,
+    body: 'DeviceSettings',
     status: 200,
-    answer: DirectorySchema,
+    answer: 'Directory',
     problems: ['itself', 'last-editor', ...OF_MANAGING],
   },
   'DELETE /api/d/{device}/devices/{other}': {
     does: 'Signs a device out.',
     status: 200,
-    answer: DirectorySchema,
+    answer: 'Directory',
     problems: ['last-editor', ...OF_MANAGING],
   },
   'POST /api/d/{device}/invitations': {
     does: 'Makes a join code.',
     status: 201,
-    answer: InvitationSchema,
+    answer: 'Invitation',
     problems: ['too-many-codes', ...OF_MANAGING],
   },
   'DELETE /api/d/{device}/invitations/{code}': { does: 'Takes a join code back.', status: 204, problems: ['invalid'] },
   'POST /api/d/{device}/spare-key': {
     does: 'Makes a new spare key; the one before ends.',
     status: 201,
-    answer: SpareKeySchema,
+    answer: 'SpareKey',
     problems: [...OF_MANAGING],
   },
   'POST /api/d/{device}/successor': {
     does: 'Goes on as another device, since the numbers of this one are spent.',
-    body: NewDeviceSchema,
+    body: 'NewDevice',
     status: 201,
-    answer: WelcomeSchema,
+    answer: 'Welcome',
     problems: ['too-many-tries', ...OF_JOINING],
   },
   'DELETE /api/d/{device}/list': {
@@ -183,9 +199,9 @@ function problemsOf(name: string): ProblemSlug[] {
   return [
     ...new Set([
       ...problems,
-      ...OF_ALL,
-      ...(method === 'GET' ? [] : OF_WRITING),
-      ...(path.startsWith('/api/d/') ? OF_DEVICES : []),
+      ...SHARED_PROBLEMS.all,
+      ...(method === 'GET' ? [] : SHARED_PROBLEMS.writing),
+      ...(path.startsWith('/api/d/') ? SHARED_PROBLEMS.devices : []),
     ]),
   ].sort();
 }
@@ -199,14 +215,16 @@ export function describeApi(version: string): ReturnType<typeof createDocument> 
     const responses: Record<string, object> = {
       [status]: {
         description: 'Done.',
-        ...(answer ? { content: { [isStream ? 'text/event-stream' : 'application/json']: { schema: answer } } } : {}),
+        ...(answer
+          ? { content: { [isStream ? 'text/event-stream' : 'application/json']: { schema: named(answer) } } }
+          : {}),
       },
     };
     for (const code of new Set(slugs.flatMap((slug) => PROBLEMS[slug].statuses))) {
       const which = slugs.filter((slug) => (PROBLEMS[slug].statuses as readonly number[]).includes(code));
       responses[code] = {
         description: which.map((slug) => `\`${slug}\`: ${PROBLEMS[slug].means}`).join(' '),
-        content: { 'application/problem+json': { schema: ProblemSchema } },
+        content: { 'application/problem+json': { schema: named('Problem') } },
       };
     }
     (paths[path] ??= {})[method.toLowerCase()] = {
@@ -223,46 +241,56 @@ export function describeApi(version: string): ReturnType<typeof createDocument> 
         schema: parameter === 'code' ? { type: 'string' } : { type: 'string', format: 'uuid' },
       })),
       ...(query ? { requestParams: { query } } : {}),
-      ...(body ? { requestBody: { required: true, content: { 'application/json': { schema: body } } } } : {}),
+      ...(body ? { requestBody: { required: true, content: { 'application/json': { schema: named(body) } } } } : {}),
       responses,
     };
   }
-  return createDocument(
-    {
-      openapi: '3.1.1',
-      info: {
-        title: 'Yellow Latch',
-        version,
-        description: 'One list of shortcuts, in sync on all devices.',
-        license: { name: 'MIT', identifier: 'MIT' },
-      },
-      servers: [{ url: '/' }],
-      security: [],
-      components: {
-        securitySchemes: {
-          token: {
-            type: 'apiKey',
-            in: 'cookie',
-            name: 'yellow-latch-token',
-            description: 'Given when a device joins; on the path of that device alone.',
-          },
+  return createDocument({
+    openapi: '3.1.1',
+    info: {
+      title: 'Yellow Latch',
+      version,
+      description: 'One list of shortcuts, in sync on all devices.',
+      license: { name: 'MIT', identifier: 'MIT' },
+    },
+    servers: [{ url: '/' }],
+    security: [],
+    components: {
+      schemas: Object.fromEntries(
+        Object.entries({ ...BODIES, ...ANSWERS }).map(([name, schema]) => [name, asSent(schema)]),
+      ),
+      securitySchemes: {
+        token: {
+          type: 'apiKey',
+          in: 'cookie',
+          name: 'yellow-latch-token',
+          description: 'Given when a device joins; on the path of that device alone.',
         },
       },
-      paths: paths as ZodOpenApiObject['paths'],
     },
-    {
-      override: ({ zodSchema, jsonSchema }) => {
-        // What no JSON Schema says: a record, looked at no closer than to tell that it is one.
-        if (zodSchema._zod.def.type === 'custom')
-          Object.assign(jsonSchema, {
-            type: 'object',
-            properties: { type: { type: 'string' }, id: { type: 'string' } },
-            required: ['type', 'id'],
-          });
-      },
-    },
-  );
+    paths: paths as ZodOpenApiObject['paths'],
+  });
 }
+
+const named = (schema: string) => ({ $ref: `#/components/schemas/${schema}` });
+
+/** A schema as what is sent: what goes into parsing. */
+function asSent(parsed: z.ZodType): oas31.SchemaObject {
+  const { $schema: _dialect, ...schema } = z.toJSONSchema(parsed, {
+    io: 'input',
+    unrepresentable: 'any',
+    override: ({ zodSchema, jsonSchema }) => {
+      // What no JSON Schema says: a record, looked at no closer than to tell that it is one.
+      if (zodSchema._zod.def.type === 'custom') Object.assign(jsonSchema, RECORD);
+    },
+  });
+  return schema as oas31.SchemaObject;
+}
+const RECORD = {
+  type: 'object',
+  properties: { type: { type: 'string' }, id: { type: 'string' } },
+  required: ['type', 'id'],
+};
 
 const PATTERNS = Object.keys(ROUTES).map((name) => {
   const [method, path] = name.split(' ') as [string, string];

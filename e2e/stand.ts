@@ -43,7 +43,8 @@ export class Stand {
   start(): Promise<void> {
     const server = spawn(process.execPath, [join(ROOT, 'packages/server/dist/server.mjs')], {
       env: {
-        ...process.env,
+        ...Object.fromEntries(Object.entries(process.env).filter(([name]) => !name.startsWith('YELLOW_LATCH_'))),
+        YELLOW_LATCH_LOG_LEVEL: 'error',
         YELLOW_LATCH_SITE: this.site,
         YELLOW_LATCH_DATA: this.data,
         YELLOW_LATCH_PORT: String(this.port),

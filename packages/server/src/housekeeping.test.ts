@@ -10,7 +10,7 @@ import { Presence } from './devices';
 import { Erasure } from './erasure';
 import { CLOCK_LEAP, EMPTY_LIST_LASTS, Housekeeping, isTimeToBeTrusted } from './housekeeping';
 import { changes, devices, lists, records } from './schema';
-import { NOW, problemOf, TestDevice, testServer, WHOLE, type TestServer } from './testing';
+import { listenToLog, NOW, problemOf, TestDevice, testServer, WHOLE, type TestServer } from './testing';
 
 const DAY = 24 * 60 * 60_000;
 
@@ -167,8 +167,6 @@ test('a database of before this could shrink is written anew once', () => {
 });
 
 describe('housekeeping that fails', () => {
-  const silent = () => jest.spyOn(console, 'error').mockImplementation(() => {});
-
   test.each([
     ['while another program holds the lock', 'busy'],
     ['on a full disk', 'full'],
@@ -177,7 +175,7 @@ describe('housekeeping that fails', () => {
     await owner.push(Array.from({ length: 3 }, () => owner.change()));
     await daysPass(LOG_KEEPS / DAY);
     jest.useFakeTimers({ doNotFake: ['setImmediate', 'performance'] });
-    const said = silent();
+    const said = listenToLog();
     const { $client } = server.db;
     $client.pragma('busy_timeout = 10');
     const holder = new SQLite(join(server.data, 'yellow-latch.sqlite'));
@@ -187,7 +185,7 @@ describe('housekeeping that fails', () => {
     const keeping = housekeeping();
     keeping.start();
     await keeping.stop();
-    expect(said.mock.calls.flat().join()).toMatch(/housekeeping failed/u);
+    expect(said.lines.join()).toMatch(/housekeeping failed/u);
     expect(logged()).toBe(3);
 
     if (why === 'busy') holder.exec('ROLLBACK');
@@ -196,13 +194,13 @@ describe('housekeeping that fails', () => {
     await again.run();
     expect(logged()).toBe(1);
     holder.close();
-    said.mockRestore();
+    said.end();
     jest.useRealTimers();
   });
 
   test('is tried again in ten minutes', async () => {
     jest.useFakeTimers({ doNotFake: ['setImmediate', 'performance'] });
-    const said = silent();
+    const said = listenToLog();
     const keeping = housekeeping();
     const run = jest.spyOn(keeping, 'run').mockRejectedValueOnce(new Error('once')).mockResolvedValue();
     keeping.start();
@@ -213,7 +211,7 @@ describe('housekeeping that fails', () => {
     await jest.advanceTimersByTimeAsync(DAY);
     expect(run).toHaveBeenCalledTimes(3);
     await keeping.stop();
-    said.mockRestore();
+    said.end();
     jest.useRealTimers();
   });
 });

@@ -43,7 +43,13 @@ export class Program {
 
   /** Starts it on a free port; resolves when it says where it is, or has ended. `before`: run in the same shell, to set its bounds. */
   async start(data: string, settings: Record<string, string> = {}, before = ''): Promise<Started> {
-    const env = { ...process.env, YELLOW_LATCH_DATA: data, YELLOW_LATCH_PORT: '0', ...settings };
+    const env = {
+      ...own(process.env),
+      YELLOW_LATCH_DATA: data,
+      YELLOW_LATCH_PORT: '0',
+      YELLOW_LATCH_LOG_LEVEL: 'error',
+      ...settings,
+    };
     const child = spawn('bash', ['-c', `${before} exec "${process.execPath}" "${this.file}"`], {
       env,
       stdio: ['ignore', 'pipe', 'pipe'],
@@ -52,7 +58,7 @@ export class Program {
     const address = await new Promise<string | null>((resolve) => {
       const hear = (chunk: Buffer) => {
         said += String(chunk);
-        const at = /is at (http:\S+)/u.exec(said)?.[1];
+        const at = /is at (https?:\S+)/u.exec(said)?.[1];
         if (at) resolve(at);
       };
       child.stdout.on('data', hear);
@@ -62,6 +68,20 @@ export class Program {
     const started = { child, address, said: () => said };
     this.running.add(started);
     return started;
+  }
+
+  /** Runs a command of it to its end; resolves with what it said, rejects where it failed. */
+  async run(args: readonly string[], before = ''): Promise<string> {
+    const quoted = args.map((arg) => `'${arg}'`).join(' ');
+    const child = spawn('bash', ['-c', `${before} exec "${process.execPath}" "${this.file}" ${quoted}`], {
+      env: own(process.env),
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += String(chunk)));
+    const code = await new Promise((resolve) => child.once('close', resolve));
+    if (code !== 0) throw new Error(said);
+    return said;
   }
 
   async end(started: Started, signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<void> {
@@ -77,6 +97,11 @@ export class Program {
   async endAll(): Promise<void> {
     for (const started of this.running) await this.end(started, 'SIGKILL');
   }
+}
+
+/** An environment without what tests set for themselves: the program refuses settings that it does not know. */
+function own(env: NodeJS.ProcessEnv): NodeJS.ProcessEnv {
+  return Object.fromEntries(Object.entries(env).filter(([name]) => !name.startsWith('YELLOW_LATCH_')));
 }
 
 /** The memory that a process has, in bytes (proc(5), statm). */

@@ -14,6 +14,7 @@ import {
   type Page,
   type StoredRecord,
 } from '@yellow-latch/core/sync';
+import { pino } from 'pino';
 import request, { type Response } from 'supertest';
 import { v7 as uuid } from 'uuid';
 
@@ -22,6 +23,7 @@ import { openDatabase, type Database } from './database';
 import { Presence } from './devices';
 import { Erasure } from './erasure';
 import { Intake } from './intake';
+import { setLog } from './log';
 import { lists } from './schema';
 import { Streams } from './stream';
 
@@ -78,6 +80,13 @@ export function testServer(
       rmSync(data, { recursive: true, force: true });
     },
   };
+}
+
+/** Listens for what goes wrong in the server's log until `end`: its lines, as JSON. */
+export function listenToLog(): { lines: string[]; end(): void } {
+  const lines: string[] = [];
+  setLog(pino({ level: 'warn' }, { write: (line) => void lines.push(line) }));
+  return { lines, end: () => setLog(pino({ level: 'silent' })) };
 }
 
 /** The last part of the type of the problem that an answer tells, or its status where it tells none. */

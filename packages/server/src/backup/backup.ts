@@ -42,6 +42,7 @@ export async function takeBackup(data: string, file: string): Promise<Contents> 
     const contents = count(source);
     await source.backup(part, { progress: () => ALL_PAGES });
     source.exec('COMMIT');
+    makeOneFile(part);
     verify(part, contents);
     keep(part);
     renameSync(part, to);
@@ -75,6 +76,7 @@ export async function restoreBackup(
     } finally {
       source.close();
     }
+    makeOneFile(part);
     verify(part, contents);
     keep(part);
     const before = existsSync(to) ? setAside(to, now) : null;
@@ -124,6 +126,13 @@ function verify(file: string, wanted: Contents): void {
   } finally {
     copy.close();
   }
+}
+
+/** Ends the write-ahead log of a copy, so that it is one file, which can be read where nothing can be written. */
+function makeOneFile(file: string): void {
+  const copy = new SQLite(file);
+  copy.pragma('journal_mode = DELETE');
+  copy.close();
 }
 
 function count(database: SQLite.Database): Contents {

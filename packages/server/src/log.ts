@@ -24,7 +24,7 @@ export function openLog({ level, format }: Settings['log'], isTerminal: boolean)
   const isPretty = (format ?? (isTerminal ? 'pretty' : 'json')) === 'pretty';
   const options = { level: level ?? (isTerminal ? 'warn' : 'info'), base: undefined };
   current = isPretty
-    ? pino(options, pretty({ destination: STANDARD_ERROR, sync: true, colorize: isTerminal }))
+    ? pino(options, pretty({ destination: STANDARD_ERROR, sync: true, colorize: isTerminal, singleLine: true }))
     : pino(
         { ...options, timestamp: pino.stdTimeFunctions.isoTime },
         pino.destination({ dest: STANDARD_ERROR, sync: true }),

@@ -22,16 +22,17 @@ export function observed(
 ): RequestListener {
   return (request, response) => {
     const began = performance.now();
-    const { socket } = request;
+    const { socket, method = '', url = '' } = request;
+    // Express shortens the address on its way.
+    const route = routeOf(method, url);
     const sentBefore = socket.bytesWritten;
     const id = randomUUID().slice(0, 8);
     response.setHeader(ID, id);
     response.once('close', () => {
-      const method = request.method ?? '';
       tell({
         id,
         method,
-        route: routeOf(method, request.url ?? ''),
+        route,
         status: response.statusCode,
         ms: Math.round((performance.now() - began) * 10) / 10,
         bytes: socket.bytesWritten - sentBefore,

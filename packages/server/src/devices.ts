@@ -91,7 +91,7 @@ function refuseFullList(db: Queries, listId: string): void {
 
 /** Whether a hash that is kept is that of a secret which was shown. */
 function isSame(hash: string | null, secret: string | undefined): boolean {
-  return hash !== null && secret !== undefined && timingSafeEqual(Buffer.from(hash), Buffer.from(hashSecret(secret)));
+  return !!hash && secret !== undefined && timingSafeEqual(Buffer.from(hash), Buffer.from(hashSecret(secret)));
 }
 
 /** The device with this id, if `token` is its token and it was not signed out. */
@@ -252,9 +252,15 @@ export function signOut(db: Database, by: Device, id: string, now: number): void
   });
 }
 
+/**
+ * What is kept of a device that is out: its id, name and kind, and the last of its numbers, so that no change is taken twice. Its token's hash
+ * stays for a while too (`OUT_IS_TOLD`): by it the device is told that it is out.
+ */
+const OUT = { secretHash: null, succeeds: null, through: 0, may: 'edit', subscribedSets: null } as const;
+
 function endDevice(db: Queries, id: string, now: number): void {
   db.update(devices)
-    .set({ signedOutAt: now })
+    .set({ ...OUT, signedOutAt: now })
     .where(and(eq(devices.id, id), isNull(devices.signedOutAt)))
     .run();
   endInvitations(db, id);

@@ -2,6 +2,7 @@ import { statSync } from 'node:fs';
 import { join } from 'node:path';
 
 import SQLite from 'better-sqlite3';
+import { eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 
 import { LOG_KEEPS } from './compaction';
@@ -9,7 +10,7 @@ import { openDatabase } from './database';
 import { Presence } from './devices';
 import { Erasure } from './erasure';
 import { CLOCK_LEAP, EMPTY_LIST_LASTS, Housekeeping, isTimeToBeTrusted } from './housekeeping';
-import { changes, devices, lists, records } from './schema';
+import { changes, devices, invitations, lists, records } from './schema';
 import { listenToLog, NOW, problemOf, TestDevice, testServer, WHOLE, type TestServer } from './testing';
 
 const DAY = 24 * 60 * 60_000;
@@ -130,6 +131,40 @@ test('a device that was let in and never came is forgotten after a day', async (
       .all()
       .map(({ id }) => id),
   ).toEqual([owner.id]);
+});
+
+test('a join code that has expired is gone with the next daily work', async () => {
+  const owner = await TestDevice.begin(server.app);
+  await owner.post(owner.at('/invitations'), {});
+  await housekeeping().run();
+  expect(server.db.select().from(invitations).all()).toHaveLength(1);
+  server.clock.now += 11 * 60_000;
+  await housekeeping().run();
+  expect(server.db.select().from(invitations).all()).toEqual([]);
+});
+
+test('of a device that is out only who it was stays, and its last number; it is told so for ninety days', async () => {
+  const owner = await TestDevice.begin(server.app);
+  const other = await owner.letIn('Old phone');
+  const change = other.change();
+  await other.push([change]);
+  const set = uuid();
+  await owner.ask('patch', owner.at(`/devices/${other.id}`)).send({ takes: [set], may: 'use' });
+  await owner.ask('delete', owner.at(`/devices/${other.id}`)).expect(200);
+  const kept = () => server.db.select().from(devices).where(eq(devices.id, other.id)).get()!;
+  expect(kept()).toMatchObject({
+    name: 'Old phone',
+    lastN: 1,
+    secretHash: null,
+    subscribedSets: null,
+    may: 'edit',
+    through: 0,
+  });
+  expect(problemOf(await other.get(other.at('/devices')))).toBe('signed-out');
+  await daysPass(91);
+  expect(kept()).toMatchObject({ name: 'Old phone', lastN: 1, tokenHash: '' });
+  expect(problemOf(await other.get(other.at('/devices')))).toBe('device-unknown');
+  expect(problemOf(await other.push([change]))).toBe('device-unknown');
 });
 
 test('the file shrinks when much of it is free', async () => {

@@ -14,6 +14,8 @@ const DAY = 24 * 60 * 60_000;
 const RETRY = 10 * 60_000;
 /** A list without a shortcut that nobody has opened for this long is forgotten. */
 export const EMPTY_LIST_LASTS = 30 * DAY;
+/** A device that is out is told so for this long; then nobody can show its token any more. */
+const OUT_IS_TOLD = 90 * DAY;
 /** Devices that are out, and lists that were deleted, are known for this long: so long they are told why. */
 const OUT_IS_KNOWN = 400 * DAY;
 /**
@@ -69,6 +71,7 @@ export class Housekeeping {
     const { db, presence, erasure } = this.parts;
     const now = this.parts.now();
     presence.write(now);
+    db.delete(invitations).where(lt(invitations.until, now)).run();
     if (isTimeToBeTrusted(db, now)) {
       await this.compact(now);
       await this.forgetLists(now);
@@ -126,6 +129,10 @@ export class Housekeeping {
 
 /** Lets go of devices that were let in and never came, and of those that are out and nowhere in the log. */
 function forgetDevices(db: Database, now: number): void {
+  db.update(devices)
+    .set({ tokenHash: '' })
+    .where(and(isNotNull(devices.signedOutAt), lt(devices.signedOutAt, now - OUT_IS_TOLD)))
+    .run();
   const isUnseen = and(isNull(devices.seenAt), lt(devices.createdAt, now - UNSEEN_LASTS));
   const isLongOut = and(isNotNull(devices.signedOutAt), lt(devices.signedOutAt, now - OUT_IS_KNOWN));
   db.transaction((tx) => {

@@ -23,10 +23,11 @@ const FLAGS = [
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',
-  '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost',
 ];
+/** The names that a browser here can find: this machine. */
+const HERE = 'MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost';
 
-function programPath(name: string): string {
+export function programPath(name: string): string {
   const folder = (process.env.PATH ?? '').split(delimiter).find((path) => existsSync(join(path, name)));
   if (!folder) throw new Error(`${name} is not installed`);
   return join(folder, name);
@@ -39,12 +40,19 @@ export class Browser {
     private readonly profile: string,
   ) {}
 
-  /** Starts a browser; with `profile` the one that another left behind, as after a restart. */
-  static async start(device: Device, profile?: string): Promise<Browser> {
+  /**
+   * Starts a browser; with `profile` the one that another left behind, as after a restart; with `elsewhere` on another machine, where a driver
+   * waits at an address, and names are found by other rules.
+   */
+  static async start(
+    device: Device,
+    profile?: string,
+    elsewhere?: { driver: string; names: string },
+  ): Promise<Browser> {
     const folder = profile ?? mkdtempSync(join(tmpdir(), 'yellow-latch-browser-'));
     const options = new chrome.Options();
     options.setChromeBinaryPath(programPath('chromium'));
-    options.addArguments(...FLAGS, `--user-data-dir=${folder}`);
+    options.addArguments(...FLAGS, `--host-resolver-rules=${elsewhere?.names ?? HERE}`, `--user-data-dir=${folder}`);
     if (device === 'phone') {
       options.setMobileEmulation({
         deviceMetrics: { width: 390, height: 844, pixelRatio: 2, touch: true, mobile: true },
@@ -52,12 +60,10 @@ export class Browser {
     } else {
       options.addArguments('--window-size=1280,800');
     }
-    const service = new chrome.ServiceBuilder(programPath('chromedriver'));
-    const driver = (await new Builder()
-      .forBrowser('chrome')
-      .setChromeOptions(options)
-      .setChromeService(service)
-      .build()) as chrome.Driver;
+    const builder = new Builder().forBrowser('chrome').setChromeOptions(options);
+    if (elsewhere) builder.usingServer(elsewhere.driver);
+    else builder.setChromeService(new chrome.ServiceBuilder(programPath('chromedriver')));
+    const driver = (await builder.build()) as chrome.Driver;
     const browser = new Browser(driver, device, folder);
     if (device === 'computer') {
       await browser.command('Emulation.setDeviceMetricsOverride', {

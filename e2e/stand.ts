@@ -14,17 +14,23 @@ export class Stand {
   private process: ChildProcess | null = null;
 
   private constructor(
-    private readonly data: string,
+    /** The folder of its database. */
+    readonly data: string,
     private readonly port: number,
     private readonly list: StandList,
     private readonly site: string,
+    private readonly settings: Readonly<Record<string, string>>,
   ) {}
 
-  /** `site`: the folder of the app it serves; the one that was built unless given. */
-  static async start(list: StandList, site = join(ROOT, 'packages/app/dist')): Promise<Stand> {
+  /** `site`: the folder of the app it serves; the one that was built unless given. `settings`: more of the server’s, as environment variables. */
+  static async start(
+    list: StandList,
+    site = join(ROOT, 'packages/app/dist'),
+    settings: Readonly<Record<string, string>> = {},
+  ): Promise<Stand> {
     const data = mkdtempSync(join(tmpdir(), 'yellow-latch-server-'));
     for (let tries = 3; ; tries -= 1) {
-      const stand = new Stand(data, await freePort(), list, site);
+      const stand = new Stand(data, await freePort(), list, site, settings);
       try {
         await stand.start();
         return stand;
@@ -50,6 +56,7 @@ export class Stand {
         YELLOW_LATCH_PORT: String(this.port),
         YELLOW_LATCH_DEMO: this.list === 'demo' ? '1' : '0',
         YELLOW_LATCH_OPEN: this.list === 'empty' ? '1' : '0',
+        ...this.settings,
       },
       stdio: ['ignore', 'pipe', 'pipe'],
     });

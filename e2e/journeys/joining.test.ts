@@ -1,18 +1,11 @@
-import jsQR from 'jsqr';
-import { PNG } from 'pngjs';
 import { By } from 'selenium-webdriver';
 
 import { App } from '../app';
 import { Browser } from '../browser';
 import { journey, keepApp } from '../journey';
+import { scan } from '../scan';
 
 keepApp();
-
-/** The text of the QR code that is on the screen, as another program reads it off a picture (jsqr). */
-async function scan(app: App): Promise<string | null> {
-  const { data, width, height } = PNG.sync.read(await app.browser.picture());
-  return jsQR(new Uint8ClampedArray(data), width, height)?.data ?? null;
-}
 
 journey(
   'a list begun in one tap, a phone joined by QR, a tablet by the code typed; named, bounded, signed out',

@@ -38,6 +38,8 @@ export function createApp({ site, hosts, isBehindProxy, isSecure = false, ...api
   app.use((request, response, next) => {
     refuseForeignHosts(request);
     for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
+    // Whether this page of ours is reached and trusted may be asked by the one about trust, which stands at another address.
+    if (request.path === '/api/health') response.setHeader('Cross-Origin-Resource-Policy', 'cross-origin');
     next();
   });
   app.use('/api', createApi(api), answerUnknownPath);

@@ -12,7 +12,7 @@ export function Insecure() {
   return (
     <View role="note" style={[styles.note, { borderColor: palette.ink }]}>
       <Text variant="bodyMedium" style={STRONG}>{t`This address isn’t secure`}</Text>
-      <Text variant="bodyMedium">{t`Here the app can’t work offline, copy and paste, or be installed, and others on your network can read along. Start the server with an https address:`}</Text>
+      <Text variant="bodyMedium">{t`Here the app can’t work offline, copy and paste, or be installed, and others on your network can read along. Start the server so that phones can trust it:`}</Text>
       <Command />
     </View>
   );
@@ -20,7 +20,7 @@ export function Insecure() {
 
 /** How a server is started so that other devices reach it. */
 export function Command() {
-  return <Text style={styles.command}>{'npm start -- --public-url https://…'}</Text>;
+  return <Text style={styles.command}>{'npm start -- --phones'}</Text>;
 }
 
 const styles = StyleSheet.create({

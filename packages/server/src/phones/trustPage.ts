@@ -24,7 +24,7 @@ export function trustListener(page: () => TrustPage): RequestListener {
       response.writeHead(200, { 'Content-Type': 'application/x-x509-ca-cert' }).end(shown.certificate);
     else if (path === '/') {
       const nonce = randomBytes(16).toString('base64');
-      const policy = `default-src 'none'; style-src 'nonce-${nonce}'; script-src 'nonce-${nonce}'; connect-src ${shown.addresses.join(' ')}; base-uri 'none'; form-action 'none'; frame-ancestors 'none'`;
+      const policy = `default-src 'none'; style-src 'nonce-${nonce}'; script-src 'nonce-${nonce}'; connect-src https:; base-uri 'none'; form-action 'none'; frame-ancestors 'none'`;
       response
         .writeHead(200, { 'Content-Type': 'text/html; charset=utf-8', 'Content-Security-Policy': policy })
         .end(pageOf(shown, nonce));
@@ -154,6 +154,7 @@ p { margin: .25rem 0 .75rem; }
 #state { font-weight: 600; border-left: 4px solid var(--yellow); padding-left: .75rem; }
 .digits { display: grid; grid-template-columns: repeat(auto-fill, minmax(6.5rem, 1fr)); gap: .25rem .75rem; font: 1rem/1.5 'Atkinson Hyperlegible Mono', ui-monospace, monospace; border: 1.5px solid var(--line); padding: .5rem .75rem; border-radius: 6px; }
 .main { display: inline-block; background: var(--yellow); color: #0a3a42; font-weight: 600; text-decoration: none; padding: .75rem 1.25rem; border-radius: 6px; min-height: 3rem; }
+details + p { margin-top: 1rem; }
 details { border-bottom: 1px solid var(--line); }
 summary { padding: .75rem 0; min-height: 3rem; cursor: pointer; }
 ol { margin: 0 0 1rem; padding-left: 1.5rem; }

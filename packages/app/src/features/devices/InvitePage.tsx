@@ -20,6 +20,7 @@ import { tellRefusal } from '@/frame/refusals';
 
 import { LateQrCode } from '@/bundles/qr';
 import { useDirectory } from '@/parts/directory';
+import { TrustFirst } from './TrustFirst';
 import { tellLeft } from './words';
 
 /** A code for one new device, to be scanned or typed, while it holds. */
@@ -35,6 +36,7 @@ export function InvitePage() {
   const [now, setNow] = useState(() => Date.now());
   const before = useRef<ReadonlySet<string> | null>(null);
   const [round, setRound] = useState(0);
+  const [isTrusted, setTrusted] = useState(false);
 
   useEffect(() => {
     let isOver = false;
@@ -91,7 +93,9 @@ export function InvitePage() {
   const code = address && left ? 'code' : 'lapsed';
   const open = invitation ? code : 'asked';
   const unjoined = problem === null ? open : 'problem';
-  const shown = joined === null ? unjoined : 'joined';
+  const trust = directory?.trust;
+  const step = unjoined === 'code' && trust && !isTrusted ? 'trust' : unjoined;
+  const shown = joined === null ? step : 'joined';
   return (
     <DetailPage title={t`Add a device`} about="invite">
       {joined !== null && (
@@ -110,6 +114,7 @@ export function InvitePage() {
           <Button mode="outlined" onPress={again} contentStyle={styles.tall}>{t`Try again`}</Button>
         </View>
       )}
+      {shown === 'trust' && trust && <TrustFirst {...trust} onDone={() => setTrusted(true)} />}
       {shown === 'code' && invitation && address && (
         <>
           <Text variant="bodyLarge">{t`On the other device, scan this with the camera. Or open the address and type the code.`}</Text>
@@ -156,6 +161,14 @@ export function InvitePage() {
                 contentStyle={styles.tall}
                 onPress={() => void takeBack(invitation.code)}
               >{t`Cancel this code`}</Button>
+              {trust && (
+                <Button
+                  mode="text"
+                  style={styles.start}
+                  contentStyle={styles.tall}
+                  onPress={() => setTrusted(false)}
+                >{t`The phone shows a warning`}</Button>
+              )}
             </View>
           </View>
           {isHere && (
@@ -163,7 +176,7 @@ export function InvitePage() {
               <Text
                 variant="bodyMedium"
                 style={{ color: palette.inkSoft }}
-              >{t`This address only works on this computer. To add phones and tablets, start the server with an address they can reach:`}</Text>
+              >{t`This address only works on this computer. To add phones and tablets, start the server like this:`}</Text>
               <Command />
             </View>
           )}

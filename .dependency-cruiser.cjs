@@ -23,7 +23,7 @@ module.exports = {
     onlyImports('replica', ['core']),
     onlyImports('field', ['core']),
     onlyImports('server', ['core']),
-    onlyImports('stand-in', ['core', 'language', 'replica']),
+    onlyImports('terminal', ['core', 'language', 'replica']),
     onlyImports('app', ['core', 'language', 'replica', 'field']),
     {
       name: 'storage-below-sync-and-commands',

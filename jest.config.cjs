@@ -75,7 +75,7 @@ module.exports = {
     replica,
     field,
     inNode('server'),
-    inNode('stand-in'),
+    inNode('terminal'),
     whole,
     app,
     '<rootDir>/packages/app/jest.config.cjs',

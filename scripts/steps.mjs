@@ -134,11 +134,11 @@ export async function buildServer() {
   await bundleForNode('packages/server/src/main.ts', SERVER);
 }
 
-/** The stand-in that runs without a browser, and the words of its keyboards; resolves with the program's path. */
-export async function buildStandIn() {
+/** A program of the terminal, `stand-in` or `list`, and the words it needs; resolves with its path. */
+export async function buildTerminal(name) {
   await buildLanguage();
-  const outfile = join(ROOT, 'packages/stand-in/dist/stand-in.mjs');
-  await bundleForNode('packages/stand-in/src/main.ts', outfile);
+  const outfile = join(ROOT, `packages/terminal/dist/${name}.mjs`);
+  await bundleForNode(`packages/terminal/src/${name === 'list' ? 'list' : 'standIn'}/main.ts`, outfile);
   return outfile;
 }
 

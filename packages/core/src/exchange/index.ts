@@ -12,5 +12,5 @@ export { planImport, type Difference, type PlannedRow, type Refusal, type Wanted
 export { readList, type ListForm, type ListProblem, type ReadChoices, type ReadList, type ReadTable } from './readList';
 export { pairsOf, type Pair, type WholeEntry } from './row';
 export type { Delimiter } from './table';
-export { fileShortcutOf, writeBackup, writeList, type Outgoing, type WrittenForm } from './writeList';
+export { fileShortcutOf, WRITTEN_FORMS, writeBackup, writeList, type Outgoing, type WrittenForm } from './writeList';
 export { writeSheet, type Paper, type SheetLayout, type SheetOptions } from './sheet';

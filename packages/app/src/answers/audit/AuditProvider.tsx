@@ -4,7 +4,7 @@ import { whenIdle } from '@/frame/fetched';
 import { useList, useOpened, useSyncState } from '@/frame/replica/ReplicaProvider';
 
 import { AuditClient, type AuditResult, type AuditState } from './client';
-import { sortFindings, type Findings } from './findings';
+import { sortFindings, type Findings } from '@yellow-latch/core/clash/sorted';
 import { nameByDevices } from './sentences/places';
 
 interface Audited {

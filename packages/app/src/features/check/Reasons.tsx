@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import type { Left } from '@/answers/audit/findings';
+import type { Left } from '@yellow-latch/core/clash/sorted';
 import { GROUP_TITLES, tellFinding } from '@/answers/audit/sentences';
 import { Fold } from '@/look/Fold';
 import type { Codes } from '@/parts/findings/useCodes';

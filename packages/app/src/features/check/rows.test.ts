@@ -1,6 +1,6 @@
 import type { Shortcut } from '@yellow-latch/core/model';
 
-import { sortFindings } from '@/answers/audit/findings';
+import { sortFindings } from '@yellow-latch/core/clash/sorted';
 import { makeBrief as finding } from '@/answers/audit/testing';
 
 import { checkRows, IGNORED, mostMisfiring, NO_FILTER } from './rows';

@@ -2,7 +2,7 @@ import type { Brief } from '@yellow-latch/core/clash';
 import { byWorst, type FindingType, type Severity } from '@yellow-latch/core/clash/finding';
 import type { Shortcut } from '@yellow-latch/core/model';
 
-import type { Findings, Left } from '@/answers/audit/findings';
+import type { Findings, Left } from '@yellow-latch/core/clash/sorted';
 
 /** What is shown of the problems; null: all. */
 export interface Filter {

@@ -6,7 +6,7 @@ import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
-import { countToFix } from '@/answers/audit/findings';
+import { countToFix } from '@yellow-latch/core/clash/sorted';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
 import { LatchMark } from '@/look/LatchMark';

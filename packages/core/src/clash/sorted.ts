@@ -1,8 +1,6 @@
-import type { Brief } from '@yellow-latch/core/clash';
-import { compareSeverity, type Severity } from '@yellow-latch/core/clash/finding';
-import type { IgnoredFinding } from '@yellow-latch/core/model';
-
-import type { ListView } from '@yellow-latch/replica/storage/view';
+import type { IgnoredFinding, Shortcut } from '../model';
+import type { Brief } from './brief';
+import { compareSeverity, type Severity } from './finding';
 
 /** A finding that a person left as it is, with the record of it. */
 export interface Left {
@@ -22,7 +20,7 @@ export interface Findings {
 /** Sorts what was found of a list; a finding of a shortcut that is gone is none. Linear. */
 export function sortFindings(
   found: readonly Brief[],
-  { shortcuts, ignored: left }: Pick<ListView, 'shortcuts' | 'ignored'>,
+  { shortcuts, ignored: left }: { readonly shortcuts: readonly Shortcut[]; readonly ignored: readonly IgnoredFinding[] },
 ): Findings {
   const ids = new Set(shortcuts.map(({ id }) => id));
   const leftBy = new Map(left.map((one) => [`${one.shortcutId} ${one.finding} ${one.about}`, one]));

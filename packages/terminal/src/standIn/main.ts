@@ -1,5 +1,5 @@
 /** The program: joins a list, types a script of keys as on a phone, a tablet or a computer, prints the text and leaves again. */
-import './browserless';
+import '../device/browserless';
 
 import { readFileSync } from 'node:fs';
 
@@ -13,10 +13,11 @@ import {
   type OwnEntry,
 } from '@yellow-latch/core/standIn';
 import { parseVocabulary } from '@yellow-latch/language';
-import { isRefusal } from '@yellow-latch/replica/sync/server';
 
-import { pageOf } from './browserless';
-import { Device } from './device';
+import { pageOf } from '../device/browserless';
+import { tellFailure } from '../device/failure';
+import { languageFile } from '../device/languageFile';
+import { Device } from '../device/device';
 import { readScript } from './script';
 import { HELP, readSettings, type Settings } from './settings';
 import { entriesOfApp, typed } from './typed';
@@ -26,7 +27,7 @@ try {
   if (settings === null) process.stdout.write(HELP);
   else await run(settings);
 } catch (error) {
-  console.error(`The stand-in could not type: ${tell(error)}`);
+  console.error(`The stand-in could not type: ${tellFailure(error)}`);
   process.exit(1);
 }
 
@@ -46,12 +47,12 @@ async function run({
   const keys = readScript(type ?? readFileSync(0, 'utf8').replace(/\n$/u, ''));
   const own = carry === undefined ? [] : carried(carry, ownListProfile(kind, switches), language);
   const corrects = switches.correctsSpelling && !settings['no-correction'];
-  const words = corrects ? parseVocabulary(JSON.parse(readFileSync(wordsFile(language), 'utf8'))) : null;
+  const words = corrects ? parseVocabulary(JSON.parse(readFileSync(languageFile(language), 'utf8'))) : null;
   const profile = profileOfStandIn(kind, codes, switches);
   let entries = entriesForTyping(own);
   if (codes === 'app') {
     pageOf(server);
-    const device = await Device.join(kind, join ?? null);
+    const device = await Device.join(`Stand-in ${kind}`, kind, join ?? null);
     entries = entriesOfApp(device.replica.read(), profile, Date.now());
     await device.leave();
   }
@@ -68,16 +69,4 @@ function carried(file: string, profile: ReturnType<typeof ownListProfile>, langu
   if ('type' in read) throw new Error(`${file} holds no list (${read.type})`);
   const given = pairsOf(read.rows).map((pair) => ({ ...pair, language }));
   return withEntries([], given, profile).entries;
-}
-
-/** The words of a language as the build has made them. */
-function wordsFile(language: string): string {
-  return new URL(`../../app/public/language/${language}.json`, import.meta.url).pathname;
-}
-
-function tell(error: unknown): string {
-  if (isRefusal(error)) return error.message;
-  const { message, cause, code, path } = error as NodeJS.ErrnoException;
-  if (code === 'ENOENT') return `${path} is not there`;
-  return cause instanceof Error ? `${message} (${cause.message})` : message;
 }

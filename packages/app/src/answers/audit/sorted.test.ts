@@ -1,6 +1,6 @@
 import type { Shortcut } from '@yellow-latch/core/model';
 
-import { sortFindings, countToFix } from './findings';
+import { sortFindings, countToFix } from '@yellow-latch/core/clash/sorted';
 import { makeBrief as finding } from './testing';
 
 const shortcuts = ['a', 'b', 'c'].map((id) => ({ id, setId: id === 'a' ? 'visits' : null }) as Shortcut);

@@ -12,10 +12,10 @@ Object.defineProperty(globalThis, 'localStorage', {
   },
 });
 
-/** From now on the paths that a page would ask for go to this server, with the cookie that it gave. */
-export function pageOf(address: string): void {
+/** From now on the paths that a page would ask for go to this server, with the cookie that it gave. Returns what tells that cookie. */
+export function pageOf(address: string, known = ''): () => string {
   const asked = globalThis.fetch;
-  let cookie = '';
+  let cookie = known;
   globalThis.fetch = async (path, init) => {
     const headers = new Headers(init?.headers);
     if (cookie !== '') headers.set('cookie', cookie);
@@ -24,4 +24,5 @@ export function pageOf(address: string): void {
     if (given !== undefined) cookie = given.split(';')[0]!;
     return response;
   };
+  return () => cookie;
 }

@@ -8,6 +8,7 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { audit, auditGrowth, ownText, reaudit } from './audit';
+import { capacity } from './capacity';
 import { plan, propose } from './codes';
 import { catchUp, firstPull, openOffline, propagate } from './device';
 import { importing, search } from './keeping';
@@ -51,6 +52,8 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
 
 async function main(): Promise<void> {
   const asked = process.argv.slice(2).filter((name) => !name.startsWith('--'));
+  // A curve, not a figure beside another: it has a page of its own.
+  if (asked.join() === 'capacity') return capacity();
   const asJson = process.argv.includes('--json');
   const figures: Figure[] = [];
   for (const name of asked.length > 0 ? asked : Object.keys(BENCHES)) {

@@ -23,7 +23,11 @@ export class Wire {
   private answer = '';
   private done: (answer: string) => void = () => {};
 
-  private constructor(private readonly socket: Socket) {
+  private constructor(
+    private readonly socket: Socket,
+    /** More lines for the head of each request. */
+    private readonly head: string,
+  ) {
     socket.setNoDelay(true).setEncoding('latin1');
     socket.on('data', (chunk: string) => {
       this.answer += chunk;
@@ -37,15 +41,16 @@ export class Wire {
     });
   }
 
-  static async to(address: string): Promise<Wire> {
+  static async to(address: string, headers: Readonly<Record<string, string>> = {}): Promise<Wire> {
     const { hostname, port } = new URL(address);
     const socket = connect(Number(port), hostname);
     await new Promise((resolve) => socket.once('connect', resolve));
-    return new Wire(socket);
+    const lines = Object.entries(headers).map(([name, value]) => `${name}: ${value}\r\n`);
+    return new Wire(socket, lines.join(''));
   }
 
   async post(path: string, body: object, cookie: string): Promise<string> {
-    return this.send(written(path, body, cookie));
+    return this.send(written(path, body, cookie, this.head));
   }
 
   /** Sends a request that is written already. */
@@ -68,9 +73,9 @@ export class Wire {
   }
 }
 
-function written(path: string, body: object, cookie: string): string {
+function written(path: string, body: object, cookie: string, more = ''): string {
   const text = JSON.stringify(body);
-  return `POST ${path} HTTP/1.1\r\nHost: 127.0.0.1\r\nCookie: ${cookie}\r\nContent-Type: application/json\r\nContent-Length: ${Buffer.byteLength(text)}\r\n\r\n${text}`;
+  return `POST ${path} HTTP/1.1\r\nHost: 127.0.0.1\r\nCookie: ${cookie}\r\nContent-Type: application/json\r\n${more}Content-Length: ${Buffer.byteLength(text)}\r\n\r\n${text}`;
 }
 
 /** A device as lean as can be, so that what is measured is the server. */

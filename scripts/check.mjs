@@ -1,9 +1,9 @@
 // `npm run check`: the quick loop, without a browser.
 import { checkTypesAndLint, Tally, unitTests } from './checks.mjs';
-import { fail, installPackages } from './steps.mjs';
+import { fail, installPackages, installTools } from './steps.mjs';
 
 try {
-  await installPackages();
+  await Promise.all([installPackages(), installTools()]);
   const tally = new Tally();
   await checkTypesAndLint(tally);
   await unitTests(tally);

@@ -1,6 +1,6 @@
 // `npm run soak`: the long runs of which the tests take a seeded tenth. With names after `--`, those: npm run soak -- attack
 import { Tally } from './checks.mjs';
-import { build, fail, installBrowser, installPackages } from './steps.mjs';
+import { build, fail, installBrowser, installPackages, installTools } from './steps.mjs';
 
 const UNIT = {
   firing: ['Firing against a plain reading of its rules', ['--selectProjects', 'core', '--testPathPattern', 'naive']],
@@ -35,7 +35,7 @@ try {
   if (unknown)
     throw new Error(`No long run is called ${unknown}; there are ${Object.keys({ ...UNIT, ...BROWSER }).join(', ')}.`);
   const of = (runs) => Object.entries(runs).filter(([name]) => asked.length === 0 || asked.includes(name));
-  await installPackages();
+  await Promise.all([installPackages(), installTools()]);
   process.env.YELLOW_LATCH_SOAK = '1';
   const tally = new Tally();
   for (const [, run] of of(UNIT)) await tally.jest(...run);

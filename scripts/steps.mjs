@@ -81,7 +81,15 @@ export async function installPackages() {
   writeFileSync(stamp, wanted);
 }
 
-/** What the journeys need of Debian: a browser, its driver, and faces for the world's scripts. */
+/** What the unit tests need of Debian: the Unicode Consortium's own test data, and a proxy. */
+export async function installTools() {
+  const missing = [];
+  if (!existsSync('/usr/share/unicode/CaseFolding.txt')) missing.push('unicode-data');
+  if (!hasProgram('nginx') && !existsSync('/usr/sbin/nginx')) missing.push('nginx-light');
+  if (missing.length > 0) await installFromDebian(missing);
+}
+
+/** What the journeys need of Debian: a browser, its driver, faces for the world's scripts, and what makes a phone beside this machine. */
 export async function installBrowser() {
   const missing = [];
   if (!hasProgram('chromium')) missing.push('chromium');
@@ -92,8 +100,8 @@ export async function installBrowser() {
   if (!existsSync('/usr/share/fonts/truetype/noto/NotoSansDevanagari-Regular.ttf')) {
     missing.push('fonts-noto-core');
   }
-  // The Unicode Consortium's own test data, which the unit tests run.
-  if (!existsSync('/usr/share/unicode/CaseFolding.txt')) missing.push('unicode-data');
+  if (!hasProgram('certutil')) missing.push('libnss3-tools');
+  if (!hasProgram('ip') && !existsSync('/usr/sbin/ip')) missing.push('iproute2');
   if (missing.length > 0) await installFromDebian(missing);
 }
 
@@ -113,7 +121,8 @@ async function installNow(packages) {
   if (!hasProgram('apt-get') || (!isRoot && !hasProgram('sudo'))) {
     throw new Error(`Please install ${packages.join(', ')}, then run this again.`);
   }
-  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  // Nothing that is installed is started as a service.
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive', RUNLEVEL: '1' };
   const apt = (...args) => {
     const [program, ...rest] = [...command, 'apt-get', '-qq', ...args];
     return must(program, rest, { env });

@@ -8,6 +8,7 @@ import { createApi } from './api';
 import type { ApiOptions } from './api/options';
 import { pushLane } from './api/push';
 import { refuseForeignPages, type Asking } from './api/request';
+import { requestIdHeader } from './requests';
 import { answerUnknownPath, answerWithProblem, ProblemError } from './problem';
 
 export interface AppOptions extends ApiOptions {
@@ -37,7 +38,8 @@ export function createApp({ site, hosts, isBehindProxy, isSecure = false, ...api
   app.set('trust proxy', isBehindProxy ? 'loopback' : false);
   app.use((request, response, next) => {
     refuseForeignHosts(request);
-    for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
+    for (const [name, value] of Object.entries({ ...headers, ...requestIdHeader(response) }))
+      response.setHeader(name, value);
     // Whether this page of ours is reached and trusted may be asked by the one about trust, which stands at another address.
     if (request.path === '/api/health') response.setHeader('Cross-Origin-Resource-Policy', 'cross-origin');
     next();

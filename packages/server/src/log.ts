@@ -32,7 +32,11 @@ export function openLog({ level, format }: Settings['log'], isTerminal: boolean)
 }
 
 /** Logs what failed, by its kind alone. `more`: what else may be told of it. */
-export function logFailure(what: string, error: unknown, more: Readonly<Record<string, string>> = {}): void {
+export function logFailure(
+  what: string,
+  error: unknown,
+  more: Readonly<Record<string, string | undefined>> = {},
+): void {
   const trouble = diskTrouble(error);
   const { name, code } = error as { name?: string; code?: string };
   current.error({ ...more, error: trouble?.title ?? name ?? 'error', code: trouble?.code ?? code }, what);

@@ -1,5 +1,6 @@
 import type { Problem } from '@yellow-latch/core/sync';
 import type { NextFunction, Request, Response } from 'express';
+import type { ServerResponse } from 'node:http';
 import type { ZodError } from 'zod';
 
 import { diskTrouble } from './disk';
@@ -62,7 +63,7 @@ export function answerWithProblem(error: unknown, _request: Request, response: R
 }
 
 /** `response`: by it the log says of which request it is. */
-export function asProblem(error: unknown, response: Pick<Response, 'getHeader'>): ProblemError {
+export function asProblem(error: unknown, response: Response | ServerResponse): ProblemError {
   if (error instanceof ProblemError) return error;
   // Errors of the body parser carry a type: https://github.com/expressjs/body-parser#errors
   const type = (error as { type?: string }).type;
@@ -83,9 +84,9 @@ export function asProblem(error: unknown, response: Pick<Response, 'getHeader'>)
   }
   const trouble = diskTrouble(error);
   if (trouble) {
-    log().error({ ...requestIdOf(response), code: trouble.code }, trouble.title);
+    log().error({ id: requestIdOf(response), code: trouble.code }, trouble.title);
     return new ProblemError(trouble.status, trouble.slug, trouble.title);
   }
-  logFailure('Unexpected', error, requestIdOf(response));
+  logFailure('Unexpected', error, { id: requestIdOf(response) });
   return new ProblemError(500, 'unexpected', 'Something went wrong on the server');
 }

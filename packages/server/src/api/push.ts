@@ -3,6 +3,7 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import { PushSchema } from '@yellow-latch/core/sync';
 
 import { asProblem, ProblemError } from '../problem';
+import { requestIdHeader } from '../requests';
 import type { ApiOptions } from './options';
 import { deviceOf, isJson, LARGEST_BODY, parse, type Asking } from './request';
 
@@ -39,7 +40,12 @@ export function pushLane(
     const answer = (status: number, type: string, body: unknown) => {
       const text = JSON.stringify(body);
       response
-        .writeHead(status, { ...headers, 'Content-Type': type, 'Content-Length': Buffer.byteLength(text) })
+        .writeHead(status, {
+          ...headers,
+          ...requestIdHeader(response),
+          'Content-Type': type,
+          'Content-Length': Buffer.byteLength(text),
+        })
         .end(text);
     };
     const push = async () => {

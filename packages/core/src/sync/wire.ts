@@ -170,8 +170,11 @@ export const DirectorySchema = z.object({
   spareKey: z.int().nullable(),
   /** The address at which other devices reach this server, if it was told. */
   address: z.string().nullable(),
-  /** Where a phone on the same network learns to trust this server, and the fingerprint it compares; null: no need. */
-  trust: z.object({ address: z.string(), fingerprint: z.string() }).nullable().default(null),
+  /**
+   * Where a phone on the same network learns to trust this server, and the fingerprint it compares; and the server's address without a name.
+   * Null: no need.
+   */
+  trust: z.object({ address: z.string(), fingerprint: z.string(), byNumber: z.string() }).nullable().default(null),
   /** Whether the list is open to everyone who reaches the server. */
   open: z.boolean().default(false),
 });

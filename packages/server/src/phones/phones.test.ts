@@ -44,11 +44,14 @@ afterEach(async () => {
 function ask(
   address: string,
   path = '/',
+  name?: string,
 ): Promise<{ status: number; headers: Record<string, unknown>; body: string; names: string; serial: string }> {
   const { port, protocol } = new URL(address);
   return new Promise((resolve, reject) => {
     const send = protocol === 'https:' ? secure : plain;
-    const asked = send({ host: '127.0.0.1', port, path, rejectUnauthorized: false, agent: false }, (response) => {
+    const headers = name === undefined ? {} : { Host: `${name}:${port}` };
+    const options = { host: '127.0.0.1', port, path, headers, rejectUnauthorized: false, agent: false };
+    const asked = send(options, (response) => {
       const { socket } = response as never as {
         socket: { getPeerCertificate?: () => { subjectaltname: string; serialNumber: string } };
       };
@@ -75,6 +78,14 @@ test('the app is served under a certificate for the name and the addresses of no
   const answer = await ask(address);
   expect([answer.body, answer.names]).toEqual(['the app', 'DNS:workshop-latch.local, IP Address:192.168.7.4']);
   expect(phones.hosts).toEqual(['workshop-latch.local', '192.168.7.4']);
+});
+
+test('the name is told as the address from when a device has found it', async () => {
+  const { address, trust } = phones.wayIn!;
+  expect(trust.byNumber).toBe(address);
+  await ask(address, '/', 'workshop-latch.local');
+  expect(phones.wayIn!.address).toBe(`https://workshop-latch.local:${new URL(address).port}`);
+  expect(phones.wayIn!.trust).toEqual(trust);
 });
 
 test('another address gets another certificate, without a restart', async () => {

@@ -35,15 +35,20 @@ export interface PhonesOptions {
   isAnnounced?: boolean;
 }
 
-/** How phones get in: the address of the app, and that of the page for those that do not trust it yet. */
+/**
+ * How phones get in: the address of the app, under the name as soon as a device has found it so, else by number; and that of the page for
+ * those that do not trust it yet, with the address by number for those that can't find the name.
+ */
 export interface WayIn {
   address: string;
-  trust: { address: string; fingerprint: string };
+  trust: { address: string; fingerprint: string; byNumber: string };
 }
 
 export class Phones {
   private announced: Announced | undefined;
   private timer: ReturnType<typeof setInterval> | undefined;
+  /** Whether a device has asked for the name, which stays when addresses change. Not every one can find it. */
+  private isFoundByName = false;
 
   private constructor(
     private readonly options: PhonesOptions,
@@ -65,13 +70,17 @@ export class Phones {
       );
     const addresses = read();
     const leaf = await makeLeaf(authority, addresses, now());
-    const app = createSecureServer(leaf, options.app);
+    const app = createSecureServer(leaf);
     const page = createServer();
     const phones = new Phones(options, authority, addresses, leaf, app, page);
     page.on(
       'request',
       trustListener(() => phones.trustPage()),
     );
+    app.on('request', (request, response) => {
+      phones.isFoundByName ||= request.headers.host?.split(':')[0] === authority.name;
+      options.app(request, response);
+    });
     for (const server of [app, page]) server.on('connection', refuseStrangers);
     // A phone that does not trust it yet hangs up in the middle of the handshake.
     app.on('tlsClientError', () => {});
@@ -96,9 +105,15 @@ export class Phones {
   get wayIn(): WayIn | null {
     const [address] = this.addresses;
     if (address === undefined) return null;
+    const port = portOf(this.app);
+    const byNumber = `https://${inUrl(address)}:${port}`;
     return {
-      address: `https://${inUrl(address)}:${portOf(this.app)}`,
-      trust: { address: `http://${inUrl(address)}:${portOf(this.page)}`, fingerprint: this.authority.fingerprint },
+      address: this.isFoundByName ? `https://${this.name}:${port}` : byNumber,
+      trust: {
+        address: `http://${inUrl(address)}:${portOf(this.page)}`,
+        fingerprint: this.authority.fingerprint,
+        byNumber,
+      },
     };
   }
 

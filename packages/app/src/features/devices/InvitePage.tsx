@@ -20,6 +20,7 @@ import { tellRefusal } from '@/frame/refusals';
 
 import { LateQrCode } from '@/bundles/qr';
 import { useDirectory } from '@/parts/directory';
+import { queries } from '@/parts/queries';
 import { TrustFirst } from './TrustFirst';
 import { tellLeft } from './words';
 
@@ -85,6 +86,11 @@ export function InvitePage() {
     before.current = directory ? new Set(directory.devices.map(({ id }) => id)) : null;
     setRound(round + 1);
   };
+  const showCode = () => {
+    // The phone may have found the computer by its name meanwhile.
+    void queries.invalidateQueries({ queryKey: ['directory'] });
+    setTrusted(true);
+  };
   const origin = directory?.address ?? location.origin;
   const address = invitation && `${origin}/join#${invitation.code}`;
   const left = invitation && tellLeft(invitation.until - now);
@@ -114,7 +120,7 @@ export function InvitePage() {
           <Button mode="outlined" onPress={again} contentStyle={styles.tall}>{t`Try again`}</Button>
         </View>
       )}
-      {shown === 'trust' && trust && <TrustFirst {...trust} onDone={() => setTrusted(true)} />}
+      {shown === 'trust' && trust && <TrustFirst {...trust} onDone={showCode} />}
       {shown === 'code' && invitation && address && (
         <>
           <Text variant="bodyLarge">{t`On the other device, scan this with the camera. Or open the address and type the code.`}</Text>
@@ -127,6 +133,11 @@ export function InvitePage() {
               <Text selectable variant="bodyLarge" style={STRONG}>
                 {`${origin}/join`}
               </Text>
+              {trust && trust.byNumber !== origin && (
+                <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+                  {t`If that doesn’t open: ${{ address: `${trust.byNumber}/join` }}`}
+                </Text>
+              )}
               <Text variant="bodyMedium">{t`and type`}</Text>
               <View
                 style={styles.plates}

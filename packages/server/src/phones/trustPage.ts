@@ -35,18 +35,18 @@ export function trustListener(page: () => TrustPage): RequestListener {
 /** Steps as phones have them today; from memory. */
 const STEPS = {
   iphone: [
-    'Tap <b>Get the certificate</b> and allow the download.',
+    'Get the certificate, and allow the download.',
     'Open <b>Settings</b>. Tap <b>Profile Downloaded</b>, then <b>Install</b>.',
     'Go to <b>General</b> › <b>About</b> › <b>Certificate Trust Settings</b> and switch Yellow Latch on.',
     'Come back to this page.',
   ],
   android: [
-    'Tap <b>Get the certificate</b>.',
+    'Get the certificate.',
     'Open <b>Settings</b> and search for <b>CA certificate</b>. Tap <b>Install anyway</b> and choose the file you just got.',
     'Come back to this page.',
   ],
   computer: [
-    'Click <b>Get the certificate</b>.',
+    'Get the certificate.',
     'Open your browser’s settings, search for <b>certificates</b>, and import the file as an <b>authority</b> for websites.',
     'Come back to this page.',
   ],
@@ -77,13 +77,13 @@ function pageOf({ addresses, fingerprint, now }: TrustPage, nonce: string): stri
     .map((group) => `<span>${group}</span>`)
     .join(' ')}</p>
 <h2>2. Trust</h2>
+<p><a class="main" href="${CERTIFICATE}" download="yellow-latch.crt">Get the certificate</a></p>
 ${kinds
   .map(
     ([kind, steps]) =>
       `<details id="${kind}"><summary>${NAMES[kind]}</summary><ol>${steps.map((step) => `<li>${step}</li>`).join('')}</ol></details>`,
   )
   .join('\n')}
-<p><a class="main" href="${CERTIFICATE}" download="yellow-latch.crt">Get the certificate</a></p>
 <h2>If you don’t</h2>
 <p>Your browser will warn you about this computer. Even if you go on, you can’t install the app, use it offline or copy a text with one tap.</p>
 <details><summary>What you agree to</summary><p>Your phone will believe this computer when it says who it is: on private addresses and under its own name, nowhere else. You can remove the certificate in the same settings.</p></details>
@@ -152,9 +152,8 @@ h1 { font-size: 1.5rem; line-height: 1.2; margin: 0 0 .5rem; }
 h2 { font-size: 1.125rem; margin: 1.5rem 0 .25rem; }
 p { margin: .25rem 0 .75rem; }
 #state { font-weight: 600; border-left: 4px solid var(--yellow); padding-left: .75rem; }
-.digits { display: grid; grid-template-columns: repeat(auto-fill, minmax(6.5rem, 1fr)); gap: .25rem .75rem; font: 1rem/1.5 'Atkinson Hyperlegible Mono', ui-monospace, monospace; border: 1.5px solid var(--line); padding: .5rem .75rem; border-radius: 6px; }
+.digits { display: grid; grid-template-columns: repeat(2, max-content); gap: .25rem 1.5rem; width: max-content; font: 1rem/1.5 'Atkinson Hyperlegible Mono', ui-monospace, monospace; border: 1.5px solid var(--line); padding: .5rem .75rem; border-radius: 6px; }
 .main { display: inline-block; background: var(--yellow); color: #0a3a42; font-weight: 600; text-decoration: none; padding: .75rem 1.25rem; border-radius: 6px; min-height: 3rem; }
-details + p { margin-top: 1rem; }
 details { border-bottom: 1px solid var(--line); }
 summary { padding: .75rem 0; min-height: 3rem; cursor: pointer; }
 ol { margin: 0 0 1rem; padding-left: 1.5rem; }

@@ -49,7 +49,7 @@ export class Stand {
   start(): Promise<void> {
     const server = spawn(process.execPath, [join(ROOT, 'packages/server/dist/server.mjs')], {
       env: {
-        ...Object.fromEntries(Object.entries(process.env).filter(([name]) => !name.startsWith('YELLOW_LATCH_'))),
+        ...withoutOurs(process.env),
         YELLOW_LATCH_LOG_LEVEL: 'error',
         YELLOW_LATCH_SITE: this.site,
         YELLOW_LATCH_DATA: this.data,
@@ -109,6 +109,12 @@ export class Stand {
     await this.stop();
     rmSync(this.data, { recursive: true, force: true });
   }
+}
+
+/** An environment without what tests set for themselves: the server refuses settings that it does not know. */
+function withoutOurs(env: NodeJS.ProcessEnv): NodeJS.ProcessEnv {
+  const entries = Object.entries(env).filter(([name]) => !name.startsWith('YELLOW_LATCH_'));
+  return Object.fromEntries(entries) as NodeJS.ProcessEnv;
 }
 
 function freePort(): Promise<number> {

@@ -38,9 +38,13 @@ export function healthOf({ data, readOnly, isStopping }: ServerState, isTold: bo
     status: isStopping ? 'stopping' : written,
     version,
     schema: latestMigration(),
-    disk: free === null ? 'unknown' : free < LOW ? 'low' : 'ok',
+    disk: free === null ? 'unknown' : roomOf(free),
     ...(isTold && free !== null ? { freeBytes: free } : {}),
   };
+}
+
+function roomOf(free: number): 'ok' | 'low' {
+  return free < LOW ? 'low' : 'ok';
 }
 
 /** Room on the disk of a folder for its user, in bytes; null: it can't be told. */

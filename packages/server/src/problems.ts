@@ -3,7 +3,7 @@ export const PROBLEMS = {
   'bad-request': { statuses: [400], means: 'The request could not be read.' },
   busy: { statuses: [503], means: 'Another program has locked the data. Try again.' },
   closed: { statuses: [403], means: 'A list here is started, or joined with a code.' },
-  'code-unknown': { statuses: [403], means: 'The join code is wrong, used, taken back or expired.' },
+  'code-unknown': { statuses: [403], means: 'The join code is wrong, used, cancelled or expired.' },
   cut: { statuses: [400], means: 'The request was cut off.' },
   'device-known': { statuses: [409], means: 'This id is another device’s. Choose a new one.' },
   'device-unknown': { statuses: [401], means: 'No device has this id and this token.' },

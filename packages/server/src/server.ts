@@ -151,9 +151,9 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       });
     over.push(async () => {
       state.isStopping = true;
-      const closing = [stopListening(server, GRACE), phones?.close(GRACE)];
+      const closing = Promise.all([stopListening(server, GRACE), phones ? phones.close(GRACE) : Promise.resolve()]);
       streams.close();
-      await Promise.all(closing);
+      await closing;
     });
     if (metrics) {
       await metrics.listen(options.metricsPort!);

@@ -20,7 +20,10 @@ export interface Findings {
 /** Sorts what was found of a list; a finding of a shortcut that is gone is none. Linear. */
 export function sortFindings(
   found: readonly Brief[],
-  { shortcuts, ignored: left }: { readonly shortcuts: readonly Shortcut[]; readonly ignored: readonly IgnoredFinding[] },
+  {
+    shortcuts,
+    ignored: left,
+  }: { readonly shortcuts: readonly Shortcut[]; readonly ignored: readonly IgnoredFinding[] },
 ): Findings {
   const ids = new Set(shortcuts.map(({ id }) => id));
   const leftBy = new Map(left.map((one) => [`${one.shortcutId} ${one.finding} ${one.about}`, one]));

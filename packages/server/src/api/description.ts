@@ -20,7 +20,7 @@ import {
   WelcomeSchema,
 } from '@yellow-latch/core/sync';
 import { z } from 'zod';
-import { createDocument, type oas31, type ZodOpenApiObject } from 'zod-openapi';
+import { createDocument, type oas31 } from 'zod-openapi';
 
 import { HealthSchema } from '../health';
 import { PROBLEMS, type ProblemSlug } from '../problems';
@@ -171,7 +171,7 @@ export const ROUTES: Readonly<Record<string, Route>> = {
     answer: 'Invitation',
     problems: ['too-many-codes', ...OF_MANAGING],
   },
-  'DELETE /api/d/{device}/invitations/{code}': { does: 'Takes a join code back.', status: 204, problems: ['invalid'] },
+  'DELETE /api/d/{device}/invitations/{code}': { does: 'Cancels a join code.', status: 204, problems: ['invalid'] },
   'POST /api/d/{device}/spare-key': {
     does: 'Makes a new spare key; the one before ends.',
     status: 201,
@@ -268,7 +268,7 @@ export function describeApi(version: string): ReturnType<typeof createDocument> 
         },
       },
     },
-    paths: paths as ZodOpenApiObject['paths'],
+    paths,
   });
 }
 

@@ -37,7 +37,7 @@ async function verdict(authority: Authority, addresses: readonly string[], host:
         socket.destroy();
         resolve(what);
       };
-      socket.once('secureConnect', () => told('trusted')).once('error', ({ message }) => told(message));
+      socket.once('secureConnect', () => told('trusted')).once('error', ({ message }: Error) => told(message));
     });
   } finally {
     server.close();

@@ -181,7 +181,7 @@ export async function makeLeaf(authority: Authority, addresses: readonly string[
 }
 
 function newKeys(): Promise<webcrypto.CryptoKeyPair> {
-  return webcrypto.subtle.generateKey(ALGORITHM, true, ['sign', 'verify']) as Promise<webcrypto.CryptoKeyPair>;
+  return webcrypto.subtle.generateKey(ALGORITHM, true, ['sign', 'verify']);
 }
 
 async function keyAsPem(key: webcrypto.CryptoKey): Promise<string> {

@@ -50,7 +50,7 @@ const SENTENCES: Readonly<Record<FindingType, (other: string) => string>> = {
 };
 
 /** Checks a list for where its owner types; `asked`: for these instead. */
-export async function checkList(list: ListView, asked?: Asked): Promise<Checked> {
+export function checkList(list: ListView, asked?: Asked): Checked {
   const profiles = asked ? profilesFor(asked) : list.profiles;
   const languages = asked ? asked.languages : list.languages;
   const read = (name: string): unknown => JSON.parse(readFileSync(languageFile(name), 'utf8'));

@@ -51,7 +51,7 @@ async function run(settings: Settings): Promise<number> {
       return 0;
     case 'check':
       return argument === undefined
-        ? withList(settings, async ({ replica }) => tellCheck(replica.read()))
+        ? withList(settings, ({ replica }) => tellCheck(replica.read()))
         : checkFile(settings, argument);
     case 'export':
       return withList(settings, ({ replica }) => exportTo(argument!, settings, replica.read()));
@@ -93,7 +93,7 @@ function parsed(text: string): unknown {
 }
 
 /** Does something as the device that this folder is, or as one that joins for it and leaves again. */
-async function withList(settings: Settings, work: (device: Device) => Promise<number>): Promise<number> {
+async function withList(settings: Settings, work: (device: Device) => Promise<number> | number): Promise<number> {
   if (settings.join === undefined) return work(await opened(settings));
   pageOf(settings.server);
   const device = await Device.join(settings.name, 'computer', settings.join);
@@ -104,7 +104,7 @@ async function withList(settings: Settings, work: (device: Device) => Promise<nu
   }
 }
 
-async function exportTo(file: string, { form = formOf(file) }: Settings, list: ListView): Promise<number> {
+function exportTo(file: string, { form = formOf(file) }: Settings, list: ListView): number {
   if (form === undefined && file !== '-') throw new Error(`${file} says no form; give --form`);
   const text = writeList(list, form ?? 'json', new Date().toISOString());
   if (file === '-') process.stdout.write(text);
@@ -141,12 +141,12 @@ async function checkFile({ on, language, ...settings }: Settings, file: string):
   const refused = plan.rows.filter(({ status }) => status === 'refused' || status === 'in use');
   const list = replica.read();
   if (refused.length > 0) process.stdout.write(tellPlan({ ...plan, rows: refused }));
-  const found = await tellCheck(list, { kinds: on, languages: language });
+  const found = tellCheck(list, { kinds: on, languages: language });
   return refused.length > 0 ? NEEDS_FIXING : found;
 }
 
-async function tellCheck(list: ListView, asked?: Parameters<typeof checkList>[1]): Promise<number> {
-  const { lines, toFix, summary } = await checkList(list, asked);
+function tellCheck(list: ListView, asked?: Parameters<typeof checkList>[1]): number {
+  const { lines, toFix, summary } = checkList(list, asked);
   for (const line of lines) console.log(line);
   console.error(summary);
   return toFix > 0 ? NEEDS_FIXING : 0;

@@ -100,6 +100,7 @@ export function InvitePage() {
   const open = invitation ? code : 'asked';
   const unjoined = problem === null ? open : 'problem';
   const trust = directory?.trust;
+  const byNumber = trust ? `${trust.byNumber}/join` : '';
   const step = unjoined === 'code' && trust && !isTrusted ? 'trust' : unjoined;
   const shown = joined === null ? step : 'joined';
   return (
@@ -135,7 +136,7 @@ export function InvitePage() {
               </Text>
               {trust && trust.byNumber !== origin && (
                 <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-                  {t`If that doesn’t open: ${{ address: `${trust.byNumber}/join` }}`}
+                  {t`If that doesn’t open: ${byNumber}`}
                 </Text>
               )}
               <Text variant="bodyMedium">{t`and type`}</Text>

@@ -123,7 +123,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
         wayIn: () => phones?.wayIn ?? null,
         isBehindProxy: publicUrl !== undefined && !certificate,
         isInviteOnly,
-        isSecure: certificate !== undefined,
+        isSecure: certificate !== undefined || options.phones !== undefined,
       }),
       routeOf,
       (answered) => {

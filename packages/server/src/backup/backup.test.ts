@@ -125,6 +125,7 @@ describe('a backup', () => {
     await expect(takeBackup(data, at('letter'))).rejects.toThrow(/letter is no backup of Yellow Latch/u);
     expect(readFileSync(at('letter'), 'utf8')).toBe('Dear Ines,');
     await expect(takeBackup(data, databaseFile(data))).rejects.toThrow('is the list itself');
+    await expect(takeBackup(data, at('letter/copy'))).rejects.toThrow(/nothing can be written into .*letter \(E/u);
     await expect(takeBackup(at('nowhere'), at('x'))).rejects.toThrow(/there is no list in .*nowhere; --data/u);
     end();
   });
@@ -206,6 +207,7 @@ describe('by schedule', () => {
   test('after a start, the next is made when the last one is old enough', async () => {
     clock.now = NOW;
     testServer(at('data')).db.$client.close();
+    mkdirSync(at('kept'));
     await schedule(takeHere).run();
     jest.useFakeTimers({ doNotFake: ['setImmediate', 'performance'] });
     clock.now += 20 * HOUR;
@@ -230,6 +232,22 @@ describe('by schedule', () => {
     expect(log.lines.join()).toMatch(/the disk is full.*The backup failed/u);
     await jest.advanceTimersByTimeAsync(10 * 60_000);
     expect(take).toHaveBeenCalledTimes(2);
+    await made.stop();
+    jest.useRealTimers();
+    log.end();
+  });
+
+  test('a folder that goes while it runs is not made anew: it may be a disk that was taken out', async () => {
+    const log = listenToLog();
+    jest.useFakeTimers({ doNotFake: ['setImmediate', 'performance'] });
+    const take = jest.fn(() => Promise.resolve());
+    const made = schedule(take);
+    made.start();
+    rmSync(at('kept'), { recursive: true });
+    await jest.advanceTimersByTimeAsync(1);
+    expect(take).not.toHaveBeenCalled();
+    expect(log.lines.join()).toMatch(/kept is gone.*The backup failed/u);
+    expect(existsSync(at('kept'))).toBe(false);
     await made.stop();
     jest.useRealTimers();
     log.end();

@@ -2,7 +2,18 @@
  * Backups: a copy of the database while the server writes, and the way back. SQLite's online backup
  * (https://www.sqlite.org/backup.html), in one step of one read transaction: writers go on meanwhile, and the copy is of one moment.
  */
-import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, renameSync, rmSync, statSync } from 'node:fs';
+import {
+  accessSync,
+  closeSync,
+  constants,
+  existsSync,
+  fsyncSync,
+  mkdirSync,
+  openSync,
+  renameSync,
+  rmSync,
+  statSync,
+} from 'node:fs';
 import { dirname, resolve } from 'node:path';
 
 import SQLite from 'better-sqlite3';
@@ -31,7 +42,7 @@ export async function takeBackup(data: string, file: string): Promise<Contents> 
   const to = resolve(file);
   if (to === resolve(from)) throw new Error(`${file} is the list itself`);
   if (existsSync(to)) holdsBackup(to);
-  mkdirSync(dirname(to), { recursive: true, mode: 0o700 });
+  openFolder(dirname(to));
   const part = `${to}.part`;
   rmSync(part, { force: true });
   const source = new SQLite(from, { readonly: true });
@@ -86,6 +97,19 @@ export async function restoreBackup(
   } finally {
     rmSync(part, { force: true });
     lock.release();
+  }
+}
+
+/** Makes a folder where there is none, and sees that files can be made in it. */
+function openFolder(folder: string): void {
+  try {
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
+    accessSync(folder, constants.W_OK);
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    throw new Error(`nothing can be written into ${folder} (${code}); choose another folder, or make room for it`, {
+      cause: error,
+    });
   }
 }
 

@@ -1,6 +1,6 @@
 /** Backups by schedule, a number of them kept. Each is taken by a process of its own, so that nobody waits for it. */
 import { spawn } from 'node:child_process';
-import { existsSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { log, logFailure } from '../log';
@@ -27,6 +27,7 @@ export class BackupSchedule {
 
   /** The first is due when the last one there is old enough: a server that starts often does not make one each time. */
   start(): void {
+    mkdirSync(this.settings.folder, { recursive: true, mode: 0o700 });
     const [last] = this.kept().slice(-1);
     const age = last === undefined ? Infinity : this.now() - timeOf(last);
     this.after(age < 0 ? 0 : Math.max(0, this.settings.every - age));
@@ -42,6 +43,8 @@ export class BackupSchedule {
   /** Makes one now, and lets go of the oldest above the number kept: never the last good one. */
   async run(): Promise<void> {
     const { folder, keep } = this.settings;
+    // A disk that is not there any more is not replaced by a folder of its name.
+    if (!existsSync(folder)) throw new Error(`${folder} is gone`);
     await this.take(this.data, join(folder, nameAt(this.now())));
     const kept = this.kept();
     for (const old of kept.slice(0, Math.max(0, kept.length - keep))) rmSync(join(folder, old), { force: true });

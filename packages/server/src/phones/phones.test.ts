@@ -8,6 +8,7 @@ import { join } from 'node:path';
 
 import multicastDns from 'multicast-dns';
 
+import { startServer } from '../server';
 import { listenToLog } from '../testing';
 import { announce } from './announce';
 import { LEAF_LASTS } from './authority';
@@ -131,6 +132,32 @@ test('a taken port is told, and the other is let go of', async () => {
   taken.close();
 });
 
+test('the server answers to its name and its addresses alone, over https, and sends no HSTS', async () => {
+  await phones.close(0);
+  const { addresses: are, isAnnounced, name, isNewAuthority } = options();
+  const server = await startServer({
+    data: folder,
+    host: '127.0.0.1',
+    port: 0,
+    phones: { addresses: are, isAnnounced, name, isNewAuthority },
+  });
+  const { address } = server.wayIn()!;
+  for (const [host, status] of [
+    ['192.168.7.4', 200],
+    ['workshop-latch.local', 200],
+    ['192.168.7.5', 421],
+    ['list.example', 421],
+  ] as const) {
+    const answer = await ask(address, '/api/health', host);
+    expect([host, answer.status]).toEqual([host, status]);
+    expect(answer.headers).not.toHaveProperty('strict-transport-security');
+    if (status === 200) expect(answer.headers).toHaveProperty('permissions-policy');
+  }
+  // This computer goes on at the address it had.
+  expect((await ask(server.address, '/api/health')).status).toBe(200);
+  await server.close();
+});
+
 describe('the page about trust', () => {
   test('tells the steps, the same fingerprint, and both ways to the app; nothing but its own script runs', async () => {
     const { trust, address } = phones.wayIn!;
@@ -145,7 +172,6 @@ describe('the page about trust', () => {
     expect(policy).toContain("default-src 'none'");
     // It would close this very page.
     expect(headers).not.toHaveProperty('strict-transport-security');
-    expect((await ask(address)).headers).not.toHaveProperty('strict-transport-security');
   });
 
   test('hands out the certificate as phones install it; any other path leads back', async () => {

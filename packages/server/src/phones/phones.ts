@@ -85,8 +85,8 @@ export class Phones {
     // A phone that does not trust it yet hangs up in the middle of the handshake.
     app.on('tlsClientError', () => {});
     try {
-      await listen(app, port, '::');
-      await listen(page, port === 0 ? 0 : port + 1, '::');
+      await listenAnywhere(app, port);
+      await listenAnywhere(page, port === 0 ? 0 : port + 1);
     } catch (error) {
       await phones.close(0);
       throw error;
@@ -171,6 +171,16 @@ function nameOfHost(): string {
     .replaceAll(/[^a-z0-9-]/gu, '')
     .replaceAll(/^-+|-+$/gu, '');
   return `${label.slice(0, 50) || 'my'}-latch.local`;
+}
+
+/** On every address of this machine, IPv6 and IPv4; on IPv4 alone where there is nothing else. */
+async function listenAnywhere(server: Server, port: number): Promise<void> {
+  try {
+    await listen(server, port, '::');
+  } catch (error) {
+    if (!['EAFNOSUPPORT', 'EADDRNOTAVAIL'].includes((error as NodeJS.ErrnoException).code ?? '')) throw error;
+    await listen(server, port, '0.0.0.0');
+  }
 }
 
 /** Nobody from outside: it listens on all addresses, so that it need not listen anew when they change. */

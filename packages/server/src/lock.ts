@@ -21,7 +21,7 @@ export class FolderLock {
       file.close();
       if ((error as { code?: string }).code?.startsWith('SQLITE_BUSY')) {
         throw new Error(
-          `another Yellow Latch server is using ${folder}; stop it, or choose another folder with YELLOW_LATCH_DATA`,
+          `another Yellow Latch server is using ${folder}; stop it, or choose another folder with --data`,
           { cause: error },
         );
       }

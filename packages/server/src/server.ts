@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { createServer, STATUS_CODES } from 'node:http';
 import { createServer as createSecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
@@ -10,6 +9,7 @@ import { v7 as uuid } from 'uuid';
 import { routeOf } from './api/description';
 import { createApp } from './app';
 import { BackupSchedule } from './backup/schedule';
+import { readCertificate } from './certificate';
 import { makeFolder, openDatabase, openReadOnly, type Database } from './database';
 import { Presence } from './devices';
 import { diskTrouble } from './disk';
@@ -133,7 +133,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     );
     over.push(() => streams.close());
     const server = certificate
-      ? createSecureServer({ cert: readFileSync(certificate.cert), key: readFileSync(certificate.key) }, app)
+      ? createSecureServer(readCertificate(certificate, publicUrl, now()), app)
       : createServer(app);
     server.on('clientError', answerGarbage);
     await listen(server, options.port, options.host);

@@ -17,6 +17,8 @@ export interface Introduced {
   kind: DeviceKind;
   /** How much is typed on it beside other devices; as is usual for its kind unless given. */
   share?: number;
+  /** False: nobody types on it, as on a command line; the list is not checked for it. */
+  isTypedOn?: boolean;
 }
 
 const NEW_LIST = 'My list';
@@ -27,7 +29,7 @@ const NEW_LIST = 'My list';
  */
 export async function enter(
   entrance: Entrance,
-  { share, ...introduced }: Introduced,
+  { share, isTypedOn = true, ...introduced }: Introduced,
   before: OpenedDevice | null,
 ): Promise<void> {
   const me = { id: uuid(), secret: newSecret(), ...introduced };
@@ -37,11 +39,12 @@ export async function enter(
       : welcomedState(me, await welcomeTo(entrance, me));
   const { db } = before ? await succeedDevice(before.db, state) : await makeCurrentDevice(state);
   const replica = await Replica.open(db, state);
-  // It is typed on from now on.
-  const { id, changed: _changed, ...fields } = deviceInHand(state);
-  await replica.write([
-    { type: 'device', id, fields: { ...fields, ...(share === undefined ? {} : { share }), deleted: false } },
-  ]);
+  if (isTypedOn) {
+    const { id, changed: _changed, ...fields } = deviceInHand(state);
+    await replica.write([
+      { type: 'device', id, fields: { ...fields, ...(share === undefined ? {} : { share }), deleted: false } },
+    ]);
+  }
   const unsent = (await db.get('kept', UNSENT)) as Unsent | undefined;
   if (unsent && unsent.listId === state.listId && state.listId !== null) {
     if (unsent.writes.length > 0) await replica.write(unsent.writes);

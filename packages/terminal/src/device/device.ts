@@ -5,7 +5,7 @@ import { LARGEST_PUSH } from '@yellow-latch/core/sync';
 import { makeCurrentDevice, openCurrentDevice } from '@yellow-latch/replica/storage/currentDevice';
 import { newDeviceState } from '@yellow-latch/replica/storage/device';
 import { Replica } from '@yellow-latch/replica/storage/replica';
-import { enter } from '@yellow-latch/replica/sync/entering';
+import { enter, type Introduced } from '@yellow-latch/replica/sync/entering';
 import { server } from '@yellow-latch/replica/sync/server';
 
 /** By this a device is known again. */
@@ -19,8 +19,7 @@ export class Device {
   private constructor(readonly replica: Replica) {}
 
   /** Joins with a code, or by an open door, and gets its copy of the list. Rejects with what the server says. */
-  static async join(name: string, kind: DeviceKind, code: string | null): Promise<Device> {
-    const me = { name, kind, share: 0 };
+  static async join(me: Introduced, code: string | null): Promise<Device> {
     await enter(code === null ? { type: 'open' } : { type: 'code', code }, me, null);
     const opened = (await openCurrentDevice())!;
     const device = new Device(await Replica.open(opened.db, opened.state));
@@ -67,8 +66,11 @@ export class Device {
   /** Leaves the list as if it had never been there. */
   async leave(): Promise<void> {
     const { id } = this.replica.state;
-    await this.replica.write([{ type: 'device', id: idOfJoined(id), fields: { deleted: true } }]);
-    await this.catchUp();
+    const record = idOfJoined(id);
+    if (this.replica.recordOf('device', record)) {
+      await this.replica.write([{ type: 'device', id: record, fields: { deleted: true } }]);
+      await this.catchUp();
+    }
     await server.signOut(id, id);
   }
 }

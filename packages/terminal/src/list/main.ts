@@ -62,13 +62,15 @@ async function run(settings: Settings): Promise<number> {
 
 async function joinForGood({ server, argument, name, device: file }: Settings): Promise<void> {
   const cookie = pageOf(server);
-  const device = await Device.join(name, 'computer', argument ?? null);
+  const device = await Device.join(asCommandLine(name), argument ?? null);
   const kept = { server, cookie: cookie(), ...device.known } satisfies z.infer<typeof KeptSchema>;
   writeFileSync(file, `${JSON.stringify(kept, null, 2)}\n`, { mode: 0o600 });
   console.error(
     `Joined: ${device.replica.read().shortcuts.length} shortcuts. ${file} lets whoever has it into your list: keep it secret.`,
   );
 }
+
+const asCommandLine = (name: string) => ({ name, kind: 'computer' as const, isTypedOn: false });
 
 /** The device that this folder is. */
 async function opened({ device: file }: Settings): Promise<Device> {
@@ -96,7 +98,7 @@ function parsed(text: string): unknown {
 async function withList(settings: Settings, work: (device: Device) => Promise<number> | number): Promise<number> {
   if (settings.join === undefined) return work(await opened(settings));
   pageOf(settings.server);
-  const device = await Device.join(settings.name, 'computer', settings.join);
+  const device = await Device.join(asCommandLine(settings.name), settings.join);
   try {
     return await work(device);
   } finally {

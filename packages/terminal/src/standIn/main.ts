@@ -52,7 +52,7 @@ async function run({
   let entries = entriesForTyping(own);
   if (codes === 'app') {
     pageOf(server);
-    const device = await Device.join(`Stand-in ${kind}`, kind, join ?? null);
+    const device = await Device.join({ name: `Stand-in ${kind}`, kind, share: 0 }, join ?? null);
     entries = entriesOfApp(device.replica.read(), profile, Date.now());
     await device.leave();
   }

@@ -5,6 +5,7 @@ import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 
 import { writeList } from '@yellow-latch/core/exchange';
 import type { ListView } from '@yellow-latch/replica/storage/view';
+import type { Introduced } from '@yellow-latch/replica/sync/entering';
 import { z } from 'zod';
 
 import { DEVICE_KINDS } from '@yellow-latch/core/model';
@@ -70,7 +71,10 @@ async function joinForGood({ server, argument, name, device: file }: Settings): 
   );
 }
 
-const asCommandLine = (name: string) => ({ name, kind: 'computer' as const, isTypedOn: false });
+/** Nobody types on it. */
+function asCommandLine(name: string): Introduced {
+  return { name, kind: 'computer', isTypedOn: false };
+}
 
 /** The device that this folder is. */
 async function opened({ device: file }: Settings): Promise<Device> {

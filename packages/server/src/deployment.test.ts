@@ -2,14 +2,13 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { Agent, request as ask, type IncomingMessage } from 'node:http';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 import { DockerfileParser } from 'dockerfile-ast';
 import { v7 as uuid } from 'uuid';
 
-import { Program, type Started } from './program';
+import { freePort, Program, type Started } from './program';
 import { readSettings } from './settings';
 
 const ROOT = join(__dirname, '../../..');
@@ -197,13 +196,3 @@ describe('behind nginx, two processes under two names', () => {
     expect((await get('one.list.example', '/api/door')).status).toBe(200);
   });
 });
-
-function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer();
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => resolve(port));
-    });
-  });
-}

@@ -13,7 +13,7 @@ import { version } from '../package.json';
 import { databaseFile, openDatabase } from './database';
 import { HealthSchema } from './health';
 import { Metrics } from './metrics';
-import { Program, type Started } from './program';
+import { freePort, Program, type Started } from './program';
 import { testServer } from './testing';
 
 let folder: string;
@@ -127,9 +127,20 @@ describe('figures', () => {
     await metrics.close();
   });
 
-  test('are off unless asked for', async () => {
-    const server = await start();
-    expect((await fetch(`${server.address}/metrics`)).headers.get('content-type')).not.toMatch(/text\/plain/u);
+  test('are served by the program where that is asked for, and nowhere else', async () => {
+    const port = await freePort();
+    const told = () =>
+      fetch(`http://127.0.0.1:${port}/metrics`).then(
+        (answer) => answer.text(),
+        () => 'nobody listens',
+      );
+    const server = await start({ YELLOW_LATCH_METRICS_PORT: String(port) });
+    await fetch(`${server.address}/api/door`);
+    expect(await told()).toContain('route="/api/door",status="200"} 1');
+    expect((await fetch(`${server.address}/metrics`)).status).toBe(404);
+    await program.end(server);
+    await start();
+    expect(await told()).toBe('nobody listens');
   });
 });
 

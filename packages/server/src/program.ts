@@ -1,6 +1,7 @@
 /** For tests: the server as a process of its own, bundled as it is for running. */
 import { spawn, type ChildProcess } from 'node:child_process';
 import { readFileSync, rmSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
 import { join } from 'node:path';
 
 import { build } from 'esbuild';
@@ -102,6 +103,17 @@ export class Program {
 /** An environment without what tests set for themselves: the program refuses settings that it does not know. */
 function own(env: NodeJS.ProcessEnv): NodeJS.ProcessEnv {
   return Object.fromEntries(Object.entries(env).filter(([name]) => !name.startsWith('YELLOW_LATCH_')));
+}
+
+/** A port that nobody has at this moment. */
+export function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer();
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as AddressInfo;
+      probe.close(() => resolve(port));
+    });
+  });
 }
 
 /** The memory that a process has, in bytes (proc(5), statm). */

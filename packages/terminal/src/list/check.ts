@@ -2,11 +2,11 @@
 import { readFileSync } from 'node:fs';
 
 import { Audit, briefOf, type AuditedShortcut, type Brief, type FindingType } from '@yellow-latch/core/clash';
+import { asText } from '@yellow-latch/core/clash/asText';
 import { countToFix, sortFindings } from '@yellow-latch/core/clash/sorted';
 import { deviceInHand, placesOf, profilesOf } from '@yellow-latch/core/devices';
-import { expandFor } from '@yellow-latch/core/expansion';
-import { isMade, type DeviceKind } from '@yellow-latch/core/model';
-import { profileOf, THIS_APP } from '@yellow-latch/core/profile';
+import type { DeviceKind } from '@yellow-latch/core/model';
+import { profileOf } from '@yellow-latch/core/profile';
 import { confusableSkeleton, parseLookAlikes, parseVocabulary } from '@yellow-latch/language';
 import type { ListView } from '@yellow-latch/replica/storage/view';
 
@@ -56,8 +56,9 @@ export function checkList(list: ListView, asked?: Asked): Checked {
   const read = (name: string): unknown => JSON.parse(readFileSync(languageFile(name), 'utf8'));
   const lookAlikes = parseLookAlikes(read('look-alikes'));
   const byId = new Map<string, AuditedShortcut>(list.shortcuts.map((shortcut) => [shortcut.id, shortcut]));
+  const now = Date.now();
   const steps = Audit.steps({
-    list: { sets: list.sets, shortcuts: list.shortcuts.map((shortcut) => asText(shortcut, byId)) },
+    list: { sets: list.sets, shortcuts: list.shortcuts.map((shortcut) => asText(shortcut, (id) => byId.get(id), now)) },
     profiles: profiles.map(profileOf),
     languages: languages.map((code) => ({ vocabulary: parseVocabulary(read(code)) })),
     skeletonOf: (key) => confusableSkeleton(key, lookAlikes),
@@ -94,19 +95,4 @@ function tellFinding(
 function profilesFor({ kinds, languages }: Asked): string[] {
   const devices = kinds.map((kind) => deviceInHand({ id: kind, name: kind, kind }));
   return profilesOf(placesOf(devices, languages));
-}
-
-/** A shortcut with the text it would give now: what is checked of a template. */
-function asText(shortcut: AuditedShortcut, byId: ReadonlyMap<string, AuditedShortcut>): AuditedShortcut {
-  if (!isMade(shortcut.content)) return shortcut;
-  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const made = expandFor(shortcut, THIS_APP, {
-    now: Date.now(),
-    locale: 'en-GB',
-    zone,
-    shortcutOf: (id) => byId.get(id),
-  });
-  return made.type === 'text'
-    ? { ...shortcut, content: { ...shortcut.content, expansion: made.text || ' ' } }
-    : shortcut;
 }

@@ -27,10 +27,10 @@ import {
   type TriedFix,
   type Vocabulary,
 } from '@yellow-latch/core/clash';
-import { expandFor } from '@yellow-latch/core/expansion';
+import { asText } from '@yellow-latch/core/clash/asText';
 import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
-import { profileOf, THIS_APP } from '@yellow-latch/core/profile';
-import { isMade, type Mark } from '@yellow-latch/core/model';
+import { profileOf } from '@yellow-latch/core/profile';
+import type { Mark } from '@yellow-latch/core/model';
 import { mainMark, nearCodes } from '@yellow-latch/core/propose';
 import type { SpellerWords } from '@yellow-latch/core/spelling';
 import { inUseOf, type KeyboardsAsked } from '@/answers/effort/keyboards';
@@ -219,16 +219,8 @@ export class AuditWorkerApi {
   }
 
   /** A shortcut with the text it would give now, gaps for its blanks: what is checked of a template. */
-  readonly asText = (shortcut: AuditedShortcut): AuditedShortcut => {
-    if (!isMade(shortcut.content)) return shortcut;
-    const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-    const context = { now: Date.now(), locale: 'en-GB', zone, shortcutOf: (id: string) => this.told.get(id) };
-    const made = expandFor(shortcut, THIS_APP, context);
-    // What cannot be made is told when it fires; its code is checked all the same.
-    return made.type === 'text'
-      ? { ...shortcut, content: { ...shortcut.content, expansion: made.text || ' ' } }
-      : shortcut;
-  };
+  readonly asText = (shortcut: AuditedShortcut): AuditedShortcut =>
+    asText(shortcut, (id) => this.told.get(id), Date.now());
 
   private report(audit: Audit): AuditReport {
     const { figures, unchecked, notEstimated } = audit;

@@ -1,3 +1,4 @@
+import { idOfJoined } from '@yellow-latch/core/devices';
 import { MODEL_VERSION, RECORD_TYPES, type RecordType, type Shortcut } from '@yellow-latch/core/model';
 import {
   applyChange,
@@ -365,9 +366,11 @@ export class Replica {
    * was never sent is kept, to go along if it joins again; of a list that the server has forgotten, all of it.
    */
   async leave(why: NonNullable<DeviceState['out']>): Promise<void> {
+    // What it said of itself goes with it: it joins again as another device.
+    const self = idOfJoined(this.device.id);
     const unsent: Unsent = {
       listId: this.device.listId ?? this.device.begins?.id ?? null,
-      writes: this.wholeRecords(why === 'forgotten' ? 'all' : 'waiting'),
+      writes: this.wholeRecords(why === 'forgotten' ? 'all' : 'waiting').filter(({ id }) => id !== self),
     };
     const tx = this.db.transaction(['records', 'blocks', 'outbox', 'state', 'kept'], 'readwrite', {
       durability: 'strict',

@@ -36,7 +36,8 @@ export function wholeChanges(
 
 /**
  * Records whole, as another device would write them: those with a change still waiting, or all. What waits counts, also
- * where another device's later value is shown in its place. `shown`: the records with what waits on top.
+ * where another device's later value is shown in its place; uses that were only counted do not. `shown`: the records
+ * with what waits on top.
  */
 export function wholeRecords(
   which: 'waiting' | 'all',
@@ -45,6 +46,7 @@ export function wholeRecords(
 ): Write[] {
   const waiting = new Map<string, Record<string, unknown>>();
   for (const { change } of outbox) {
+    if (onlyCounts({ type: change.record.type, fields: change.fields })) continue;
     const key = recordKey(change.record);
     waiting.set(key, { ...waiting.get(key), ...change.fields });
   }

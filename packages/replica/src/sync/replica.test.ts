@@ -3,6 +3,7 @@ import { openDB } from 'idb';
 
 import { FakeServer } from '../testing/fakeServer';
 
+import { idOfJoined } from '@yellow-latch/core/devices';
 import { LIST_RECORD_ID } from '@yellow-latch/core/model';
 import type { Page, StoredRecord } from '@yellow-latch/core/sync';
 
@@ -362,13 +363,17 @@ test('a device keeps its secret, by which alone it may ask again for a welcome t
   expect(newDeviceState().secret).not.toBe(secret);
 });
 
-test('out of its list a device lets go of it and keeps what was never sent', async () => {
+test('out of its list a device lets go of it and keeps what its person wrote and it never sent', async () => {
   const server = new FakeServer();
   const { replica, sync } = await device(server);
-  await replica.write([shortcut(';sent')]);
+  const [sent] = await replica.write([shortcut(';sent')]);
   await waitFor(() => expect(sync.state.waiting).toBe(0));
   server.be(false);
-  await replica.write([shortcut(';late')]);
+  await replica.write([
+    shortcut(';late'),
+    { type: 'shortcut', id: sent, fields: { used: { count: 2, since: 1 } } },
+    { type: 'device', id: idOfJoined(replica.state.id), fields: { name: 'Phone', deleted: false } },
+  ]);
   await replica.leave('signed-out');
   expect([codes(replica), replica.waiting]).toEqual([[], []]);
   const unsent = (await replica.db.get('kept', UNSENT)) as Unsent;

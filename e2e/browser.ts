@@ -12,7 +12,7 @@ export type Scheme = 'light' | 'dark';
 const FLAGS = [
   '--headless=new',
   // The address bar's own pages take a second to start.
-  '--disable-features=WebUIOmniboxPopup,WebUIOmniboxAimPopup',
+  '--disable-features=WebUIOmniboxPopup,WebUIOmniboxAimPopup,DisableLoadExtensionCommandLineSwitch',
   '--no-sandbox',
   '--disable-gpu',
   '--disable-quic',
@@ -42,17 +42,20 @@ export class Browser {
 
   /**
    * Starts a browser; with `profile` the one that another left behind, as after a restart; with `elsewhere` on another machine, where a driver
-   * waits at an address, and names are found by other rules.
+   * waits at an address, and names are found by other rules; with `extension`, the folder of one, with that.
    */
   static async start(
     device: Device,
     profile?: string,
     elsewhere?: { driver: string; names: string },
+    extension?: string,
   ): Promise<Browser> {
     const folder = profile ?? mkdtempSync(join(tmpdir(), 'yellow-latch-browser-'));
     const options = new chrome.Options();
     options.setChromeBinaryPath(programPath('chromium'));
     options.addArguments(...FLAGS, `--host-resolver-rules=${elsewhere?.names ?? HERE}`, `--user-data-dir=${folder}`);
+    if (extension !== undefined)
+      options.addArguments(`--load-extension=${extension}`, `--disable-extensions-except=${extension}`);
     if (device === 'phone') {
       options.setMobileEmulation({
         deviceMetrics: { width: 390, height: 844, pixelRatio: 2, touch: true, mobile: true },

@@ -312,7 +312,8 @@ function hashOf(paths) {
   return hash.digest('hex');
 }
 
-function filesBelow(path) {
+/** The files of a folder and of those in it, sorted; of a file, itself. */
+export function filesBelow(path) {
   if (!statSync(path).isDirectory()) return [path];
   return readdirSync(path)
     .sort()

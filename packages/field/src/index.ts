@@ -1,6 +1,7 @@
 /**
- * The engine in a text field: codes expand as one types into a `textarea`, a text-like `input` or an editable element.
- * No React, no drafts: what stands in the field is told by `onState`, and `content` holds what is worth keeping.
+ * The engine in a text field of any page: `attach(field, { list })` and the codes of an exported list expand there. How it is
+ * built in: README.md. For the app's own fields, which keep a history: `own`; for a whole page at once: `guest`.
  */
-export { attach } from './attach';
-export type { AskedEvent, Field, FieldContent, FieldEvent, FieldOptions, FieldState } from './field';
+export { attach, type Attached, type AttachOptions } from './attach';
+export { readExportedList, type ExportedList } from './exportedList';
+export { ENGLISH, TAKE, type Answer, type Chord, type FieldWords, type MakeText } from './guest';

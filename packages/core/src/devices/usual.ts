@@ -12,7 +12,7 @@ const OWN_LISTS = { phone: 'phone-list', tablet: 'tablet-list', computer: 'compu
 /** Where one can type on a kind of device: its own list first. */
 export function placesFor(kind: DeviceKind): readonly ProfileId[] {
   const glass = ['keyboard-with-offers'] as const;
-  const hardware = ['expander', 'computer-again'] as const;
+  const hardware = ['expander', 'computer-again', 'browser'] as const;
   return [OWN_LISTS[kind], ...(kind === 'computer' ? hardware : glass), 'app'];
 }
 

@@ -3,7 +3,8 @@
  * code. Told for UTF-16 units in one number from a table that is filled as units are met, since
  * searches ask for every unit they pass.
  */
-import { clustersOf, matchKey } from '../model';
+import { matchKey } from '../model/code';
+import { clustersOf } from '../model/text';
 
 /** In the low 16 bits: what the unit folds to, itself if it is JOINED. Folding twice changes nothing. */
 export const FOLDED = 0xffff;

@@ -1,4 +1,4 @@
-import { compareUnits } from '../model';
+import { compareUnits } from '../model/order';
 import { FOLDED, UNITS } from './character';
 import { FirstWords } from './firstWords';
 import type { FiringEntry } from './rules';

@@ -3,7 +3,8 @@
  * it came from: what every search in a text runs on.
  */
 import type { DeviceProfile } from '../profile';
-import { clustersOf, matchKey } from '../model';
+import { matchKey } from '../model/code';
+import { clustersOf } from '../model/text';
 import { classAt, classBefore, ENDS, FOLDED, JOINED, unitOf } from './character';
 import { hasEdgeBefore, isEdge } from './edge';
 import { madeForScan, type MadeText } from './madeText';

@@ -13,6 +13,7 @@ export { correctionOf, CORRECTION_ID, type Correction, type Corrects } from './c
 export { delimiterTest, isDelimiter } from './delimiter';
 export { changesText } from './deviceText';
 export { hasEdgeBefore, type Edge } from './edge';
+export { entriesOf, type Rated } from './entries';
 export { foldAll, foldMade, foldTyped, type FoldedText } from './fold';
 export { isEndedInPassing, madeForScan, madeForScanOfEach, madeOf, passingState, type MadeText } from './madeText';
 export { heldBy, isForeign } from './layers';

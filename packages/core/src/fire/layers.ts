@@ -1,6 +1,6 @@
 /** The codes of a list as a device holds them, in trees by the edge they need. */
 import type { DeviceProfile } from '../profile';
-import { matchKey } from '../model';
+import { matchKey } from '../model/code';
 import { byKeyAndAge, CodeTree, type Keyed } from './codeTree';
 import type { Edge } from './edge';
 import type { FiringEntry } from './rules';

@@ -19,6 +19,8 @@ export interface FiringEntry extends FiringRules {
   readonly language: string;
   /** Whether what it gives is to be asked for: its code stays as typed until the session is told. */
   readonly asks?: boolean;
+  /** What it is shown as where that is not its expansion, as of a template. */
+  readonly shown?: string;
 }
 
 /** What rules are settled from: the list's own, each set's, and each shortcut's. */

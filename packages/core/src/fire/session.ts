@@ -50,7 +50,8 @@ export function offersOf(session: TypingSession, list: CompiledList, limit = 8):
   if (session.isSecret || session.composition || !list.profile.ways.includes('offer')) return [];
   if (session.caret.start !== session.caret.end) return [];
   const place = list.at(session.text, session.caret.start);
-  return place.offers(limit).filter((offer) => !isWithin(session.quiet, offer));
+  const isByHand = ({ start }: Offer) => start >= session.handFrom;
+  return place.offers(limit).filter((offer) => isByHand(offer) && !isWithin(session.quiet, offer));
 }
 
 function replaceQuietly(
@@ -161,6 +162,7 @@ function firing(
     .find(
       (found) =>
         found.entry.fires === way &&
+        found.start >= session.handFrom &&
         fitsCapitals(found.entry, session.text.slice(found.start, found.end)) &&
         (found.start >= loudFrom || !isWithin(session.quiet, found)),
     );

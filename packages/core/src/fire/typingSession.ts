@@ -13,6 +13,8 @@ export interface TypingSession {
   readonly text: string;
   readonly caret: Range;
   readonly quiet: readonly Range[];
+  /** From here on everything was typed by hand, or put in by a firing: a code that begins before does not fire (rule 8.5). */
+  readonly handFrom: number;
   /** A match that may still turn out to be the beginning of a longer code. */
   readonly waiting: Candidate | null;
   /** What one Backspace straight after takes back. */
@@ -80,12 +82,16 @@ export interface Outcome {
 /** More than this, in UTF-16 units, nobody types or dictates at once: it counts as pasted (rule 8.4). */
 export const MOST_AT_ONCE = 2_000;
 
-/** A session over `text` with the caret at its end. Text that was there before is not quiet. */
-export function startSession(text = '', isSecret = false): TypingSession {
+/**
+ * A session over `text` with the caret at its end. Text that was there before is not quiet, but what stands before
+ * `handFrom` was written by somebody else.
+ */
+export function startSession(text = '', isSecret = false, handFrom = 0): TypingSession {
   return {
     text,
     caret: { start: text.length, end: text.length },
     quiet: [],
+    handFrom,
     waiting: null,
     lastFiring: null,
     composition: null,
@@ -104,11 +110,18 @@ export function withReplaced(session: TypingSession, range: Range, text: string)
     text: applyEdit(session.text, { range, replacement: text }),
     caret: { start: caret, end: caret },
     quiet: shiftRanges(session.quiet, range, text.length),
+    handFrom: shiftedStart(session.handFrom, range, text.length),
     waiting: null,
     lastFiring: null,
     composition: null,
     isSecret: session.isSecret,
   };
+}
+
+/** Where what begins at `place` begins after `replaced` became `length` units long. */
+function shiftedStart(place: number, replaced: Range, length: number): number {
+  if (place <= replaced.start) return place;
+  return place >= replaced.end ? place + length - (replaced.end - replaced.start) : replaced.start + length;
 }
 
 export function withCaret(session: TypingSession, caret: Range): TypingSession {

@@ -55,10 +55,7 @@ export const ShortcutFieldsSchema = z.strictObject({
 });
 export type ShortcutFields = z.infer<typeof ShortcutFieldsSchema>;
 
-/** Whether what a shortcut gives is made when it fires, rather than put in as it is. */
-export function isMade({ template, format }: Content): boolean {
-  return template || format === 'markdown';
-}
+export { isMade } from './made';
 
 /**
  * How often it was used on one device since a moment (ms since 1970). A counter: each device counts for itself, and

@@ -5,11 +5,6 @@
  */
 export { refusalOf, textHeld, type Refusal } from './hold';
 export { contradictionOf, keyOfPlace, placeOfKey, profileOf, type Contradiction } from './place';
-export {
-  DEVICE_PROFILES,
-  DeviceProfileSchema,
-  isProfileId,
-  THIS_APP,
-  type DeviceProfile,
-  type ProfileId,
-} from './profile';
+export { DEVICE_PROFILES, isProfileId, isOurs, type ProfileId } from './known';
+export { DeviceProfileSchema, type DeviceProfile } from './profile';
+export { THIS_APP } from './thisApp';

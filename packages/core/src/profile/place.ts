@@ -1,5 +1,7 @@
 import { AnswersSchema, type Answers, type DevicePlace } from '../model';
-import { DEVICE_PROFILES, isProfileId, THIS_APP, type DeviceProfile } from './profile';
+import { DEVICE_PROFILES, isOurs, isProfileId } from './known';
+import type { DeviceProfile } from './profile';
+import { THIS_APP } from './thisApp';
 
 /** Between the parts of a key, and between a question and its answer. */
 const NEXT = '~';
@@ -67,7 +69,7 @@ export type Contradiction = 'suggestions-never-expand-by-themselves' | 'expander
 
 /** What is wrong with what was answered of a place; null: nothing. */
 export function contradictionOf({ profile, answers }: Pick<DevicePlace, 'profile' | 'answers'>): Contradiction | null {
-  if (profile === 'app') return Object.keys(answers).length > 0 ? 'app-is-known' : null;
+  if (isOurs(profile)) return Object.keys(answers).length > 0 ? 'app-is-known' : null;
   if (profile === 'keyboard-with-offers' && answers.fires !== undefined && answers.fires !== 'offer')
     return 'suggestions-never-expand-by-themselves';
   return profile === 'expander' && answers.fires === 'offer' ? 'expander-waits-for-a-tap' : null;

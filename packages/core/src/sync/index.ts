@@ -8,6 +8,7 @@ export * from './change';
 export * from './clock';
 export * from './draft';
 export * from './erase';
+export * from './extension';
 export * from './history';
 export * from './merge';
 export * from './packed';

@@ -135,6 +135,8 @@ export const RecoverySchema = z.strictObject({ spareKey: z.string().max(128), de
 export const WelcomeSchema = z.object({
   device: z.string(),
   list: z.object({ id: z.string(), name: z.string() }),
+  /** Its token, told to our extension alone, which has no cookies of its own. */
+  token: z.string().optional(),
 });
 export type Welcome = z.infer<typeof WelcomeSchema>;
 

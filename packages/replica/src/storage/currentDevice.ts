@@ -8,6 +8,20 @@ const OWN = 'yellow-latch.device';
 /** Under this name the browser keeps which device this page is. */
 let current = OWN;
 
+/** Where it is noted which device this is: by name, the id. */
+export type Notes = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
+
+let notes: Notes | null = null;
+
+/** From now on it is noted there, rather than in the page's local storage, which not every program has. */
+export function noteIn(place: Notes): void {
+  notes = place;
+}
+
+function noted(): Notes {
+  return notes ?? localStorage;
+}
+
 /** From now on this page is another device than the browser it runs in: one with a name of its own, as a stand-in is. */
 export function actAs(name: string): void {
   current = `${OWN}.${name}`;
@@ -15,7 +29,7 @@ export function actAs(name: string): void {
 
 /** Forgets the device that this page is, with all it holds. */
 export async function forgetCurrentDevice(db: ReplicaDatabase): Promise<void> {
-  localStorage.removeItem(current);
+  noted().removeItem(current);
   db.close();
   await deleteDB(db.name);
 }
@@ -27,7 +41,7 @@ export interface OpenedDevice {
 
 /** Opens the database of the device that this browser is; null: it is none yet. */
 export async function openCurrentDevice(): Promise<OpenedDevice | null> {
-  const known = localStorage.getItem(current);
+  const known = noted().getItem(current);
   if (known) {
     const db = await openDatabase(known);
     const state = await db.get('state', 'device');
@@ -47,7 +61,7 @@ export async function openCurrentDevice(): Promise<OpenedDevice | null> {
 export async function makeCurrentDevice(state: DeviceState): Promise<OpenedDevice> {
   const db = await openDatabase(state.id);
   await db.put('state', keptState(state), 'device');
-  localStorage.setItem(current, state.id);
+  noted().setItem(current, state.id);
   return { db, state };
 }
 

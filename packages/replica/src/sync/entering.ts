@@ -1,5 +1,5 @@
 import { deviceInHand } from '@yellow-latch/core/devices';
-import type { DeviceKind } from '@yellow-latch/core/model';
+import type { DeviceKind, DevicePlace } from '@yellow-latch/core/model';
 import type { NewDevice, Welcome } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
@@ -19,6 +19,8 @@ export interface Introduced {
   share?: number;
   /** False: nobody types on it, as on a command line; the list is not checked for it. */
   isTypedOn?: boolean;
+  /** Where one types on it; what is usual for its kind unless given. */
+  places?: readonly DevicePlace[];
 }
 
 const NEW_LIST = 'My list';
@@ -29,7 +31,7 @@ const NEW_LIST = 'My list';
  */
 export async function enter(
   entrance: Entrance,
-  { share, isTypedOn = true, ...introduced }: Introduced,
+  { share, isTypedOn = true, places, ...introduced }: Introduced,
   before: OpenedDevice | null,
 ): Promise<void> {
   const me = { id: uuid(), secret: newSecret(), ...introduced };
@@ -41,9 +43,8 @@ export async function enter(
   const replica = await Replica.open(db, state);
   if (isTypedOn) {
     const { id, changed: _changed, ...fields } = deviceInHand(state);
-    await replica.write([
-      { type: 'device', id, fields: { ...fields, ...(share === undefined ? {} : { share }), deleted: false } },
-    ]);
+    const told = { ...(share === undefined ? {} : { share }), ...(places ? { places: [...places] } : {}) };
+    await replica.write([{ type: 'device', id, fields: { ...fields, ...told, deleted: false } }]);
   }
   const unsent = (await db.get('kept', UNSENT)) as Unsent | undefined;
   if (unsent && unsent.listId === state.listId && state.listId !== null) {

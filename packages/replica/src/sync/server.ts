@@ -26,6 +26,7 @@ import type { z } from 'zod';
 
 import type { Position } from '../storage/replica';
 import { line } from './line';
+import { reach } from './reach';
 
 /** The server answered, and said no. */
 export class RefusedError extends Error {
@@ -55,11 +56,13 @@ interface Asked {
 
 async function ask<T>(path: string, schema: z.ZodType<T> | null, { method, body }: Asked = {}): Promise<T> {
   line.check();
-  const response = await fetch(`/api${path}`, {
+  const { address, asking } = reach();
+  const { headers, ...asked } = asking();
+  const response = await fetch(`${address}/api${path}`, {
+    ...asked,
     method,
-    headers: body === undefined ? undefined : { 'Content-Type': 'application/json' },
+    headers: body === undefined ? headers : { ...headers, 'Content-Type': 'application/json' },
     body: body === undefined ? undefined : JSON.stringify(body),
-    credentials: 'same-origin',
     signal: AbortSignal.timeout(PATIENCE),
   });
   if (!response.ok) throw new RefusedError(ProblemSchema.parse(await response.json()));
@@ -67,6 +70,13 @@ async function ask<T>(path: string, schema: z.ZodType<T> | null, { method, body 
 }
 
 const post = <T>(path: string, schema: z.ZodType<T>, body: unknown = {}) => ask(path, schema, { method: 'POST', body });
+
+/** Asks to be let in, or to go on as another device. */
+async function getIn(path: string, body: unknown): Promise<Welcome> {
+  const welcome = await post(path, WelcomeSchema, body);
+  await reach().onWelcome?.(welcome);
+  return welcome;
+}
 
 function queryOf({ since, last }: Position): string {
   return `since=${since}${last === null ? '' : `&last=${last}`}&model=${MODEL_VERSION}`;
@@ -80,20 +90,18 @@ function sent({ subscribedSets, ...settings }: DeviceSettings) {
 /** The server as one device sees it. A failed connection rejects with the browser's own error. */
 export const server = {
   door: (): Promise<Door> => ask('/door', DoorSchema),
-  enter: (device: NewDevice): Promise<Welcome> => post('/devices', WelcomeSchema, device),
-  begin: (list: NewList['list'], device: NewDevice): Promise<Welcome> =>
-    post('/lists', WelcomeSchema, { list, device }),
-  join: (code: string, device: NewDevice): Promise<Welcome> => post('/joins', WelcomeSchema, { code, device }),
-  recover: (spareKey: string, device: NewDevice): Promise<Welcome> =>
-    post('/recoveries', WelcomeSchema, { spareKey, device }),
-  succeed: (device: string, next: NewDevice): Promise<Welcome> => post(`/d/${device}/successor`, WelcomeSchema, next),
+  enter: (device: NewDevice): Promise<Welcome> => getIn('/devices', device),
+  begin: (list: NewList['list'], device: NewDevice): Promise<Welcome> => getIn('/lists', { list, device }),
+  join: (code: string, device: NewDevice): Promise<Welcome> => getIn('/joins', { code, device }),
+  recover: (spareKey: string, device: NewDevice): Promise<Welcome> => getIn('/recoveries', { spareKey, device }),
+  succeed: (device: string, next: NewDevice): Promise<Welcome> => getIn(`/d/${device}/successor`, next),
 
   push: (device: string, changes: Change[]): Promise<PushAnswer> =>
     post(`/d/${device}/changes`, PushAnswerSchema, { changes }),
   pull: (device: string, from: Position): Promise<Page> =>
     ask(`/d/${device}/pages?${queryOf(from)}`, PageSchema as z.ZodType<Page>),
   openStream: (device: string, from: Position) =>
-    line.follow(() => new EventSource(`/api/d/${device}/stream?${queryOf(from)}`)),
+    line.follow(() => reach().openStream(`${reach().address}/api/d/${device}/stream?${queryOf(from)}`)),
 
   history: (device: string, query: Record<string, string>): Promise<History> =>
     ask(

@@ -1,7 +1,7 @@
 /** What is read of a request, before anything is done for it. */
 import type { IncomingMessage } from 'node:http';
 
-import type { Welcome } from '@yellow-latch/core/sync';
+import { EXTENSION_ORIGIN, type Welcome } from '@yellow-latch/core/sync';
 import { parseCookie, stringifySetCookie } from 'cookie';
 import type { Request, Response } from 'express';
 import type { z } from 'zod';
@@ -14,7 +14,7 @@ import { invalidBody, ProblemError } from '../problem';
 const COOKIE = 'yellow-latch-token';
 const YEAR = 365 * 24 * 3_600;
 
-/** Tells a device that it is in, and gives it its token. `isPublic`: it has a public address, which is https whatever a proxy says or omits. */
+/** Tells a device that it is in, and gives it its token: in a cookie, or in the answer where our extension asks. `isPublic`: it has a public address, which is https whatever a proxy says or omits. */
 export function welcome(
   request: Request,
   response: Response,
@@ -23,10 +23,9 @@ export function welcome(
   isPublic: boolean,
 ): void {
   const body: Welcome = { device, list: { id: list.id, name: list.name } };
-  response
-    .status(201)
-    .setHeader('Set-Cookie', tokenCookie(device, token, isPublic || request.secure))
-    .json(body);
+  response.status(201);
+  if (isOurExtension(request)) response.json({ ...body, token } satisfies Welcome);
+  else response.setHeader('Set-Cookie', tokenCookie(device, token, isPublic || request.secure)).json(body);
 }
 
 /** The cookie that a device shows from now on, on its own path and nowhere else. */
@@ -54,12 +53,17 @@ export function idOf(request: Request): string {
   return (request.params as { device: string }).device;
 }
 
-/** The device that asks, by its token. One that shows two tokens is none: it would not be clear who asks. */
+/**
+ * The device that asks, by its token: in its cookie or, as no page could send it from elsewhere, in a header (RFC 6750). One
+ * that shows two tokens is none: it would not be clear who asks.
+ */
 export function deviceOf(db: Database, { headers }: Asking, id: string, now: number): Device {
-  const { cookie = '' } = headers;
+  const { cookie = '', authorization = '' } = headers;
   const shown = cookie.split(';').filter((pair) => pair.trim().startsWith(`${COOKIE}=`));
-  if (shown.length > 1) throw new ProblemError(400, 'two-identities', 'This request shows two tokens');
-  return recogniseDevice(db, id, parseCookie(cookie)[COOKIE], now);
+  const bearer = /^Bearer ([\w.~+/-]+=*)$/iu.exec(authorization)?.[1];
+  if (shown.length + (bearer === undefined ? 0 : 1) > 1)
+    throw new ProblemError(400, 'two-identities', 'This request shows two tokens');
+  return recogniseDevice(db, id, bearer ?? parseCookie(cookie)[COOKIE], now);
 }
 
 export function parse<T>(schema: z.ZodType<T>, value: unknown): T {
@@ -80,13 +84,19 @@ export function isJson(contentType: string | undefined): boolean {
   return contentType !== undefined && /^application\/json\s*(;|$)/iu.test(contentType);
 }
 
-/** A page of another site may not write here, even where its browser sends the cookie along. */
-export function refuseForeignPages({ headers }: Asking): void {
+/** A page of another site may not write here, even where its browser sends the cookie along. Our extension may. */
+export function refuseForeignPages(request: Asking): void {
+  if (isOurExtension(request)) return;
+  const { headers } = request;
   const { origin, host } = headers;
   const site = headers['sec-fetch-site'];
   if ((origin !== undefined && hostOf(origin) !== host) || site === 'cross-site' || site === 'same-site') {
     throw new ProblemError(403, 'foreign-origin', 'This page belongs to another address');
   }
+}
+
+function isOurExtension({ headers: { origin } }: Asking): boolean {
+  return origin === EXTENSION_ORIGIN;
 }
 
 function hostOf(origin: string): string | null {

@@ -1,4 +1,5 @@
 import type { PlaceOfDevice } from '@yellow-latch/core/devices';
+import { isOurs } from '@yellow-latch/core/profile';
 import { useMemo } from 'react';
 
 import { useList } from '@/frame/replica/ReplicaProvider';
@@ -13,7 +14,7 @@ export function placeId({ device, profile }: Pick<PlaceOfDevice, 'device' | 'pro
 /** Every place that holds a copy of its own: all but this app, in the order of the devices. */
 export function useOwnPlaces(): readonly PlaceOfDevice[] {
   const { places } = useList();
-  return useMemo(() => places.filter(({ profile }) => profile !== 'app'), [places]);
+  return useMemo(() => places.filter(({ profile }) => !isOurs(profile)), [places]);
 }
 
 /** What the worker is asked about: those places, and what devices are to do without. */

@@ -1,6 +1,7 @@
 import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, t } from '@lingui/core/macro';
 import type { Device } from '@yellow-latch/core/model';
+import { isOurs } from '@yellow-latch/core/profile';
 import type { DeviceInfo, DeviceSettings, May, SubscribedSets } from '@yellow-latch/core/sync';
 import { removingDevice, settingDevice } from '@yellow-latch/replica/commands/devices';
 import { server } from '@yellow-latch/replica/sync/server';
@@ -71,7 +72,7 @@ export function Access({ joined, device }: { joined: DeviceInfo; device: Device 
     setLeaving(false);
     try {
       if (device) {
-        const stays = device.places.filter(({ profile }) => profile !== 'app');
+        const stays = device.places.filter(({ profile }) => !isOurs(profile));
         const left = { joined: null, places: stays.length > 0 ? stays : device.places };
         await write(...(keeps ? settingDevice(device, left, list) : removingDevice(device, list)).writes);
         if (isSelf) await whenSent(sync);

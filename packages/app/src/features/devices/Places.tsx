@@ -2,7 +2,7 @@ import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, t } from '@lingui/core/macro';
 import { placesFor } from '@yellow-latch/core/devices';
 import type { Device, DevicePlace } from '@yellow-latch/core/model';
-import { contradictionOf, keyOfPlace, profileOf, type ProfileId } from '@yellow-latch/core/profile';
+import { contradictionOf, isOurs, keyOfPlace, profileOf, type ProfileId } from '@yellow-latch/core/profile';
 import { settingDevice } from '@yellow-latch/replica/commands/devices';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -19,6 +19,7 @@ import { tellContradiction } from './questions';
 
 const PLACE_NAMES: Readonly<Record<ProfileId, MessageDescriptor>> = {
   app: msg`Yellow Latch`,
+  browser: msg`Any web page, with the browser extension`,
   'phone-list': msg`Its own list of shortcuts`,
   'tablet-list': msg`Its own list of shortcuts`,
   'computer-list': msg`Its own list of shortcuts`,
@@ -64,7 +65,7 @@ export function Places({ device }: { device: Device }) {
                 {name}
               </Text>
             </Tick>
-            {place && profile !== 'app' && (
+            {place && !isOurs(profile) && (
               <View style={styles.about}>
                 <Text variant="bodyMedium" style={{ color: wrong ? palette.alarm : palette.inkSoft }}>
                   {wrong ? tellContradiction(wrong) : tellProfile(profileOf(keyOfPlace(place)))}

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { attach, type Field } from '@yellow-latch/field';
+import { attach, type Field } from '@yellow-latch/field/own';
 import { useEffect, useId, useRef, type CSSProperties } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';

@@ -1,6 +1,6 @@
 /** What types on a stand-in: its keys, its suggestions and dictation go to the field that was touched last. */
 import type { Correction, Offer } from '@yellow-latch/core/fire';
-import type { AskedEvent, Field, FieldState } from '@yellow-latch/field';
+import type { AskedEvent, Field, FieldState } from '@yellow-latch/field/own';
 
 import { Live } from '@/frame/live';
 

@@ -14,7 +14,7 @@ import {
   type OwnEntry,
   type Switches,
 } from '@yellow-latch/core/standIn';
-import type { AskedEvent, FieldEvent } from '@yellow-latch/field';
+import type { AskedEvent, FieldEvent } from '@yellow-latch/field/own';
 import { countUse } from '@yellow-latch/replica/storage/uses';
 import { createContext, use, useEffect, useMemo, useRef, useState } from 'react';
 
@@ -24,7 +24,7 @@ import { whenIdle } from '@/frame/fetched';
 import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 import { switchBoardOf, useSwitches } from '@/frame/standIn/switches';
 import type { StandInTab } from '@/frame/standIn/tab';
-import { entriesOf } from '@/parts/typing/entries';
+import { entriesOf } from '@yellow-latch/core/fire';
 import { useFilling } from '@/parts/typing/useFilling';
 import { tellFiring, tellRefused, tellWhy } from '@/parts/typing/words';
 

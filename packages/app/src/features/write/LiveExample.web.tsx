@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { CompiledList } from '@yellow-latch/core/fire';
 import { DeviceList } from '@yellow-latch/core/compose';
 import { THIS_APP } from '@yellow-latch/core/profile';
-import { attach } from '@yellow-latch/field';
+import { attach } from '@yellow-latch/field/own';
 import { useEffect, useId, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -11,7 +11,7 @@ import { CodePlate } from '@/look/CodePlate';
 import { FACES } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
 
-import { entriesOf } from '@/parts/typing/entries';
+import { entriesOf } from '@yellow-latch/core/fire';
 
 const CODE = ';ten';
 

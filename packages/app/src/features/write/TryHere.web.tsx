@@ -3,7 +3,7 @@ import { DeviceList } from '@yellow-latch/core/compose';
 import { GAP } from '@yellow-latch/core/expansion/segment';
 import { CompiledList } from '@yellow-latch/core/fire';
 import { THIS_APP } from '@yellow-latch/core/profile';
-import { attach, type AskedEvent, type Field } from '@yellow-latch/field';
+import { attach, type AskedEvent, type Field } from '@yellow-latch/field/own';
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -15,7 +15,7 @@ import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
-import { entriesOf, type Rated } from '@/parts/typing/entries';
+import { entriesOf, type Rated } from '@yellow-latch/core/fire';
 import { tellFiring, tellWhy } from '@/parts/typing/words';
 
 /** A line in which a shortcut fires as it stands in the form, with all others of the list around it. */

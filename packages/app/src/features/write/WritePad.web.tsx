@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { DeviceList, MissedChances } from '@yellow-latch/core/compose';
-import { attach, type Field, type FieldContent, type FieldOptions } from '@yellow-latch/field';
+import { attach, type Field, type FieldContent, type FieldOptions } from '@yellow-latch/field/own';
 import { useEffect, useImperativeHandle, useRef, type Ref } from 'react';
 
 import type { Live } from '@/frame/live';

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { FieldContent } from '@yellow-latch/field';
+import type { FieldContent } from '@yellow-latch/field/own';
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';

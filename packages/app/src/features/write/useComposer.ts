@@ -6,7 +6,7 @@ import type { Casing } from '@yellow-latch/core/expansion/segment';
 import type { Offer } from '@yellow-latch/core/fire';
 import { profileOf, THIS_APP } from '@yellow-latch/core/profile';
 import { shownText, type Shortcut } from '@yellow-latch/core/model';
-import type { FieldEvent, FieldState } from '@yellow-latch/field';
+import type { FieldEvent, FieldState } from '@yellow-latch/field/own';
 import { countUse } from '@yellow-latch/replica/storage/uses';
 import { useMemo, useRef, useState } from 'react';
 
@@ -21,7 +21,7 @@ import { useNarration } from './composer/useNarration';
 import { useTags } from './composer/useTags';
 import type { WriteSettings } from '@/parts/writeSettings';
 import { prefersStillness, sound } from './signs';
-import { entriesOf } from '@/parts/typing/entries';
+import { entriesOf } from '@yellow-latch/core/fire';
 import { useDeviceList } from './useDeviceList';
 import type { Drafts } from './useDrafts';
 import { useFilling } from '@/parts/typing/useFilling';

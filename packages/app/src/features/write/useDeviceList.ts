@@ -9,7 +9,7 @@ import { readCounts, usesFrom } from '@yellow-latch/replica/storage/uses';
 import { useLatest } from '@/look/useLatest';
 import { changeBetween } from '@yellow-latch/replica/storage/listDiff';
 import { useOpened } from '@/frame/replica/ReplicaProvider';
-import { entriesOf, type Rated } from '@/parts/typing/entries';
+import { entriesOf, type Rated } from '@yellow-latch/core/fire';
 
 /**
  * The list made ready for typing as on a device. In this app an edit lies over what was made ready before, at once;

@@ -5,7 +5,7 @@ import type { ExpansionContext, OpenBlank } from '@yellow-latch/core/expansion';
 import { nameOfGiven } from '@yellow-latch/core/expansion/segment';
 import type { DeviceProfile } from '@yellow-latch/core/profile';
 import { isMade, type Shortcut } from '@yellow-latch/core/model';
-import type { AskedEvent } from '@yellow-latch/field';
+import type { AskedEvent } from '@yellow-latch/field/own';
 import { useEffect, useState } from 'react';
 
 import { contextNow, loadExpansion } from '@/answers/expansion/context';

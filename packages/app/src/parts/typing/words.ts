@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { FieldEvent } from '@yellow-latch/field';
+import type { FieldEvent } from '@yellow-latch/field/own';
 import type { Refused } from '@yellow-latch/core/compose';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
 import type { Saved } from '@yellow-latch/core/effort';

@@ -3,7 +3,7 @@ import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, t } from '@lingui/core/macro';
 import { KIND_NAMES, type PlaceOfDevice } from '@yellow-latch/core/devices';
 import type { Device } from '@yellow-latch/core/model';
-import { placeOfKey, type ProfileId } from '@yellow-latch/core/profile';
+import { isOurs, placeOfKey, type ProfileId } from '@yellow-latch/core/profile';
 
 import { tellList } from '@/wording/format';
 
@@ -17,6 +17,7 @@ interface PlaceWords {
 
 const WORDS: Readonly<Record<ProfileId, PlaceWords>> = {
   app: { spoken: msg`this app`, label: msg`This app`, place: msg`this app` },
+  browser: { spoken: msg`the browser`, label: msg`Browser`, place: msg`web pages` },
   'phone-list': { spoken: msg`the phone`, label: msg`Phone`, place: msg`its own list` },
   'tablet-list': { spoken: msg`the tablet`, label: msg`Tablet`, place: msg`its own list` },
   'computer-list': { spoken: msg`the computer`, label: msg`Computer`, place: msg`its own list` },
@@ -76,7 +77,7 @@ function namesOf(key: string, form: 'spoken' | 'label'): string[] {
 /** The device by its name; with the place, where it has several beside this app. */
 function nameOf(device: Device, form: 'spoken' | 'label', profile: string): string {
   const name = form === 'spoken' ? spokenName(device) : device.name;
-  const isAlone = device.places.filter((place) => place.profile !== 'app').length < 2;
+  const isAlone = device.places.filter((place) => !isOurs(place.profile)).length < 2;
   return isAlone ? name : t`${name} (${{ place: placeLabel(profile) }})`;
 }
 

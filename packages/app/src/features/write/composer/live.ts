@@ -1,6 +1,6 @@
 /** What changes with the keys in Write, each for those who show it: the page around them is not drawn anew. */
 import type { Tag } from '@yellow-latch/core/compose';
-import type { FieldState } from '@yellow-latch/field';
+import type { FieldState } from '@yellow-latch/field/own';
 
 import { Live } from '@/frame/live';
 

@@ -2,7 +2,7 @@ import type { MissedChance, Refused } from '@yellow-latch/core/compose';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
 import type { Explanation } from '@yellow-latch/core/fire';
 import type { Shortcut } from '@yellow-latch/core/model';
-import type { FieldEvent } from '@yellow-latch/field';
+import type { FieldEvent } from '@yellow-latch/field/own';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
 import { useList } from '@/frame/replica/ReplicaProvider';

@@ -24,7 +24,15 @@ module.exports = {
     onlyImports('field', ['core']),
     onlyImports('server', ['core']),
     onlyImports('terminal', ['core', 'language', 'replica']),
+    onlyImports('extension', ['core', 'replica', 'field']),
     onlyImports('app', ['core', 'language', 'replica', 'field']),
+    {
+      name: 'no-schemas-where-one-types',
+      comment: 'What runs in pages is small: records are parsed before they get there.',
+      severity: 'error',
+      from: { path: '^packages/(core/src/(fire|expansion)|field/src|extension/src/page)/', pathNot: '\\.test\\.ts$' },
+      to: { path: 'node_modules/zod/' },
+    },
     {
       name: 'storage-below-sync-and-commands',
       severity: 'error',

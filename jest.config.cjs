@@ -76,6 +76,7 @@ module.exports = {
     field,
     inNode('server'),
     inNode('terminal'),
+    inNode('extension'),
     whole,
     app,
     '<rootDir>/packages/app/jest.config.cjs',

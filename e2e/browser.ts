@@ -33,6 +33,16 @@ export function programPath(name: string): string {
   return join(folder, name);
 }
 
+/** How a browser is started. */
+export interface Start {
+  /** That of one that was there before, as after a restart; a fresh one unless given. */
+  readonly profile?: string;
+  /** On another machine, where a driver waits at an address, and names are found by other rules. */
+  readonly elsewhere?: { readonly driver: string; readonly names: string };
+  /** The folder of an extension that it has. */
+  readonly extension?: string;
+}
+
 export class Browser {
   private constructor(
     readonly driver: chrome.Driver,
@@ -40,16 +50,7 @@ export class Browser {
     private readonly profile: string,
   ) {}
 
-  /**
-   * Starts a browser; with `profile` the one that another left behind, as after a restart; with `elsewhere` on another machine, where a driver
-   * waits at an address, and names are found by other rules; with `extension`, the folder of one, with that.
-   */
-  static async start(
-    device: Device,
-    profile?: string,
-    elsewhere?: { driver: string; names: string },
-    extension?: string,
-  ): Promise<Browser> {
+  static async start(device: Device, { profile, elsewhere, extension }: Start = {}): Promise<Browser> {
     const folder = profile ?? mkdtempSync(join(tmpdir(), 'yellow-latch-browser-'));
     const options = new chrome.Options();
     options.setChromeBinaryPath(programPath('chromium'));

@@ -24,7 +24,7 @@ function fieldScript(): Promise<string> {
 }
 
 const HEAD = '<!doctype html><html lang="en"><meta charset="utf-8"><title>Page</title>';
-const FIELD_PAGE = `${HEAD}<style>.ProseMirror,.cm-editor{min-height:120px;border:1px solid}</style><body><div id="root"></div><script src="/fields.js"></script>`;
+const FIELD_PAGE = `${HEAD}<style>.ProseMirror,.cm-editor,.ql-editor{min-height:120px;border:1px solid}.ProseMirror,.ql-editor{white-space:pre-wrap}</style><body><div id="root"></div><script src="/fields.js"></script>`;
 
 export class FieldSite {
   private constructor(private readonly server: Server) {}

@@ -65,7 +65,7 @@ export class PhoneHost {
       'MAP * ~NOTFOUND',
       `EXCLUDE ${this.ours}`,
     ].join(', ');
-    return Browser.start('phone', undefined, { driver: `http://${this.address}:${DRIVER_PORT}`, names });
+    return Browser.start('phone', { elsewhere: { driver: `http://${this.address}:${DRIVER_PORT}`, names } });
   }
 
   /** Trusts a certificate authority for websites, as its owner does in the settings of a phone. `file`: PEM. */

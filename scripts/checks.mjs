@@ -4,7 +4,7 @@ import { join } from 'node:path';
 
 import { bin, ROOT, run, say } from './steps.mjs';
 
-const PACKAGES = ['core', 'language', 'replica', 'field', 'server', 'app'].map((name) => `packages/${name}`);
+const PACKAGES = ['core', 'language', 'replica', 'field', 'server', 'terminal', 'extension', 'app'].map((name) => `packages/${name}`);
 
 /** Counts what passed and failed; a failed type check or lint counts as one. */
 export class Tally {

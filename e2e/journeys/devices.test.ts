@@ -79,7 +79,7 @@ journey('all is there after a restart of the server and of the browser', 'demo',
   const profile = await first.restartable();
   await stand.start();
 
-  const second = await Browser.start('phone', profile);
+  const second = await Browser.start('phone', { profile });
   try {
     const again = await new App(second, stand.address).open();
     await again.seeText('Written with the server stopped');

@@ -245,6 +245,26 @@ describe('8 never', () => {
     ).session;
     expect(after.text).toMatch(/ oar $/);
   });
+  test('8.5 in a page of somebody else, what was not typed by hand', () => {
+    const list = listOf([oar]);
+    const typing = (text: string, written: string) => {
+      let session = startSession(written, false, written.length);
+      for (const character of text) {
+        const input = { type: 'edit', range: session.caret, text: character, how: 'typing' } as const;
+        ({ session } = applyInput(session, input, list));
+      }
+      return session;
+    };
+    expect(typing('oar ', 'the ').text).toBe('the Rowing club ');
+    expect(typing(' ', 'the oar').text).toBe('the oar ');
+    expect(typing('r ', 'the oa').text).toBe('the oar ');
+    expect(offersOf(typing('oa', 'the '), list)).toHaveLength(1);
+    expect(offersOf(typing('a', 'the o'), list)).toEqual([]);
+    // What the page wrote stays its own when what stands before it goes.
+    const session = startSession('oar', false, 3);
+    const shorter = applyInput(session, { type: 'edit', range: { start: 0, end: 2 }, text: '', how: 'other' }, list);
+    expect(shorter.session.handFrom).toBe(1);
+  });
 });
 
 describe('9 what a device changes first', () => {

@@ -11,6 +11,7 @@ const LOOPBACK = /^(localhost|127(\.\d{1,3}){3}|\[::1\])(:|\/|$)/iu;
 /** Reads an address; null: it is none. Without a beginning it is https, or http for this computer itself. */
 export function readAddress(typed: string): Address | null {
   const text = typed.trim();
+  if (/^(?!https?:)[a-z][a-z\d+.-]*:\/\//iu.test(text)) return null;
   const whole = /^https?:\/\//iu.test(text) ? text : `${LOOPBACK.test(text) ? 'http' : 'https'}://${text}`;
   if (text === '' || /\s/u.test(text) || !URL.canParse(whole)) return null;
   const { protocol, host, hash, username } = new URL(whole);

@@ -1,5 +1,5 @@
 /** The extension as a device of a list: its copy, and the sync that keeps it fresh as long as the browser lets it run. */
-import { checkCode, checkExpansion, inUseBy, type Shortcut } from '@yellow-latch/core/model';
+import { checkCode, checkExpansion, inUseBy, RECORD_TYPES, type Shortcut } from '@yellow-latch/core/model';
 import { openCurrentDevice } from '@yellow-latch/replica/storage/currentDevice';
 import { Replica } from '@yellow-latch/replica/storage/replica';
 import { countUse, usesToSend } from '@yellow-latch/replica/storage/uses';
@@ -144,7 +144,8 @@ export class ListDevice {
     const other = inUseBy(code, opened.replica.read().shortcuts, null);
     if (other) return refuse('in-use', other.code);
     const content = { expansion, template: false, format: 'plain' } as const;
-    const fields = { code, content, kind: 'message', setId: null } as const;
+    const kind = /^https?:\/\/\S+$/u.test(expansion) ? 'link' : 'message';
+    const fields = { ...RECORD_TYPES.shortcut.defaults, code, content, kind, setId: null } as const;
     const [id] = await opened.replica.write([{ type: 'shortcut', fields }]);
     return { problem: null, other: null, id: id! };
   }

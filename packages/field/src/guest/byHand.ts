@@ -91,15 +91,14 @@ export function withSession(known: ByHand, session: TypingSession, list: Compile
 export function heldAs(session: TypingSession, start: number, held: string): TypingSession {
   const text = session.text.slice(0, start) + held;
   if (text === session.text) return session;
-  const shorter = session.text.length - text.length;
-  const moved = (place: number) => (place <= start ? place : Math.max(start, place - shorter));
+  const within = (place: number) => Math.min(place, text.length);
   const { lastFiring, quiet } = session;
   return {
     ...session,
     text,
     caret: { start: text.length, end: text.length },
-    quiet: quiet.map((range) => ({ start: moved(range.start), end: moved(range.end) })),
-    lastFiring: lastFiring && { ...lastFiring, end: text.length, insertedEnd: moved(lastFiring.insertedEnd) },
+    quiet: quiet.map((range) => ({ start: within(range.start), end: within(range.end) })),
+    lastFiring: lastFiring && { ...lastFiring, end: text.length, insertedEnd: within(lastFiring.insertedEnd) },
   };
 }
 

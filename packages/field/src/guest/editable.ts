@@ -195,7 +195,7 @@ function pieceOf(node: Node): string | null {
   if (node.nodeType === Node.TEXT_NODE) return node.nodeValue!;
   const element = node as HTMLElement;
   if (element.localName === 'br') return '\n';
-  return element.contentEditable === 'false' || element.localName === 'img' ? '\ufffc' : null;
+  return element.getAttribute('contenteditable') === 'false' || element.localName === 'img' ? '\ufffc' : null;
 }
 
 /** The place before a node (`by` 0) or behind it (1). */

@@ -138,7 +138,7 @@ export class PageTyping {
   // ── what a person does ────────────────────────────────────────────────────────────────────
 
   private readonly onKeyDown = (event: KeyboardEvent): void => {
-    if (!event.isTrusted || this.isAsking || this.suggestions.holds(event)) return;
+    if (!event.isTrusted || this.isAsking || MODIFIERS.has(event.key) || this.suggestions.holds(event)) return;
     const list = this.options.list();
     const target = event.composedPath()[0];
     const followed = list && target instanceof Element ? this.follow(target) : null;
@@ -387,6 +387,9 @@ export class PageTyping {
     for (const one of events) this.options.onFired?.(one);
   }
 }
+
+/** Keys that do nothing by themselves. */
+const MODIFIERS = new Set(['Shift', 'Control', 'Alt', 'AltGraph', 'Meta', 'CapsLock']);
 
 const NOTHING = { text: '', isWhole: false, isCaret: false };
 

@@ -1,15 +1,15 @@
 /** What a replica finds in a browser, for a program without one: a database in memory, a place to note its id, cookies. */
 import 'fake-indexeddb/auto';
 
+import { noteIn } from '@yellow-latch/replica/storage/currentDevice';
+
 const kept = new Map<string, string>();
 
-/** Where the program notes which device it is, as long as it runs. */
-Object.defineProperty(globalThis, 'localStorage', {
-  value: {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => kept.set(key, value),
-    removeItem: (key: string) => kept.delete(key),
-  },
+// Which device the program is, it notes as long as it runs.
+noteIn({
+  getItem: (key) => kept.get(key) ?? null,
+  setItem: (key, value) => void kept.set(key, value),
+  removeItem: (key) => void kept.delete(key),
 });
 
 /** From now on the paths that a page would ask for go to this server, with the cookie that it gave. Returns what tells that cookie. */

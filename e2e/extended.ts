@@ -1,0 +1,160 @@
+/** A browser with our extension, in pages that others wrote; driven by keys and clicks, as a person does it. */
+import { join } from 'node:path';
+
+import { EXTENSION_ORIGIN } from '@yellow-latch/core/sync';
+import { By, Key, until } from 'selenium-webdriver';
+
+import { Browser } from './browser';
+
+export const EXTENSION = join(__dirname, '../packages/extension/dist/yellow-latch');
+
+/** What a person waits for at most, in ms, before they call it broken. */
+const PATIENCE = 15_000;
+
+const HAS_LAYER = "return document.querySelector('html > div[popover=manual]') !== null";
+const HAS_FOCUS_IN_LAYER = "return document.activeElement?.getAttribute('popover') === 'manual'";
+
+export class Extended {
+  private constructor(readonly browser: Browser) {}
+
+  static async start(): Promise<Extended> {
+    const browser = await Browser.start('computer', { extension: EXTENSION });
+    await browser.clipboard('granted');
+    return new Extended(browser);
+  }
+
+  get driver() {
+    return this.browser.driver;
+  }
+
+  /** Opens a page of the extension itself. */
+  async openOwn(page: string): Promise<void> {
+    await this.driver.get(`${EXTENSION_ORIGIN}/${page}`);
+    await this.driver.wait(until.elementLocated(By.css('main')), PATIENCE);
+  }
+
+  /** Joins a list from the options, with a code or by an open door. */
+  async join(address: string, code = ''): Promise<void> {
+    await this.openOwn('options.html');
+    await this.driver.findElement(By.id('address')).sendKeys(address);
+    if (code !== '') await this.driver.findElement(By.id('code')).sendKeys(code);
+    await this.press('Get my list');
+    await this.see('Synced');
+  }
+
+  async press(name: string): Promise<void> {
+    await this.driver.wait(until.elementLocated(By.xpath(`//button[normalize-space()="${name}"]`)), PATIENCE).click();
+  }
+
+  async see(text: string): Promise<void> {
+    await this.until(`the text “${text}”`, async () => (await this.words()).includes(text));
+  }
+
+  async words(): Promise<string> {
+    return this.driver.executeScript<string>('return document.body.innerText');
+  }
+
+  /** Opens a page with a field and puts the focus into it as a person does. */
+  async openField(url: string): Promise<void> {
+    await this.driver.get(url);
+    await this.focus();
+  }
+
+  async focus(): Promise<void> {
+    const isHidden = await this.driver.executeScript<boolean>('return window.focusField?.() ?? window.focusField !== undefined');
+    if (isHidden) return;
+    await this.driver.wait(until.elementLocated(By.css('[contenteditable], input, textarea')), PATIENCE).click();
+  }
+
+  /** Types key by key. */
+  async type(keys: string): Promise<void> {
+    for (const key of keys) await this.driver.actions().sendKeys(key).perform();
+  }
+
+  /** Types all at once, as fast as the browser takes it. */
+  async typeFast(keys: string): Promise<void> {
+    await this.driver.actions().sendKeys(keys).perform();
+  }
+
+  async chord(modifier: string, key: string): Promise<void> {
+    await this.driver.actions().keyDown(modifier).sendKeys(key).keyUp(modifier).perform();
+  }
+
+  async clear(): Promise<void> {
+    await this.chord(Key.CONTROL, 'a');
+    await this.type(Key.DELETE);
+  }
+
+  /** The text as the page or its editor holds it. */
+  async text(): Promise<string> {
+    return (await this.driver.executeScript<string>('return window.textOf()')).replaceAll('\u00a0', ' ');
+  }
+
+  /** Waits until the page holds a text. */
+  async holds(wanted: string | RegExp, within = PATIENCE): Promise<void> {
+    let held = '';
+    await this.until(
+      `the text ${String(wanted)}`,
+      async () => {
+        held = await this.text();
+        return typeof wanted === 'string' ? held === wanted : wanted.test(held);
+      },
+      within,
+    ).catch((error: Error) => {
+      throw new Error(`${error.message}; it holds ${JSON.stringify(held.slice(0, 300))}`);
+    });
+  }
+
+  /** Types a code, again and again in an empty field, until it expands: how a person notices that it does. Resolves with the ms it took. */
+  async untilExpands(code: string, wanted: string, within = PATIENCE): Promise<number> {
+    const begun = Date.now();
+    await this.until(
+      `“${code}” to expand`,
+      async () => {
+        await this.clear();
+        await this.type(`${code} `);
+        return (await this.text()).trimEnd() === wanted.trimEnd();
+      },
+      within,
+    );
+    return Date.now() - begun;
+  }
+
+  /** Takes the first suggestion by its keys, as soon as one shows: the page sees no more of it than a layer of ours. */
+  async takeSuggestion(): Promise<void> {
+    await this.until('a suggestion', () => this.driver.executeScript<boolean>(HAS_LAYER));
+    await this.chord(Key.ALT, Key.ARROW_DOWN);
+  }
+
+  /** Fills in the panel that asks for blanks, which has the focus when it shows, and takes it with Enter. */
+  async typeIntoPanel(...values: readonly string[]): Promise<void> {
+    // A page sees no more of the panel than that a layer of ours has the focus.
+    await this.until('the panel', () => this.driver.executeScript<boolean>(HAS_FOCUS_IN_LAYER));
+    for (const [index, value] of values.entries()) {
+      if (index > 0) await this.type(Key.TAB);
+      await this.type(value);
+    }
+    await this.type(Key.ENTER);
+  }
+
+  /** Types a key as soon as the caret has been put where it goes on. */
+  async typeWhen(key: string, wanted: string): Promise<void> {
+    // The place is set in the task after the text: one round to the page and back is later.
+    await this.driver.executeAsyncScript('setTimeout(arguments[0], 0)');
+    await this.type(key);
+    await this.holds(wanted);
+  }
+
+  async paste(text: string): Promise<void> {
+    await this.driver.executeAsyncScript('navigator.clipboard.writeText(arguments[0]).then(arguments[1], arguments[1])', text);
+    await this.chord(Key.CONTROL, 'v');
+  }
+
+  async until(what: string, holds: () => Promise<boolean>, within = PATIENCE): Promise<void> {
+    await this.driver.wait(holds, within, `waited in vain: ${what}`);
+  }
+
+  async end(): Promise<void> {
+    await this.browser.end();
+  }
+}

@@ -1,0 +1,68 @@
+/** What the extension is as a whole: its manifest, its sentences, and what is said of both. */
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+import { EXTENSION_ORIGIN } from '@yellow-latch/core/sync';
+
+interface Manifest {
+  key: string;
+  default_locale: string;
+  permissions: string[];
+  host_permissions: string[];
+  icons: Record<string, string>;
+  action: { default_popup: string };
+}
+
+const SOURCE = join(__dirname, '..');
+const read = (path: string) => readFileSync(join(SOURCE, path), 'utf8');
+const manifest = JSON.parse(read('manifest.json')) as Manifest;
+const sentences = JSON.parse(read('_locales/en/messages.json')) as Record<
+  string,
+  { message: string; placeholders?: Record<string, { content: string }> }
+>;
+
+function sources(folder = __dirname): string[] {
+  return readdirSync(folder, { withFileTypes: true }).flatMap((one) => {
+    const path = join(folder, one.name);
+    if (one.isDirectory()) return sources(path);
+    return /(?<!\.test)\.ts$/u.test(one.name) ? [readFileSync(path, 'utf8')] : [];
+  });
+}
+
+// Chromium's way to make an id of a key: the first 128 bits of the SHA-256 of the public key, a to p for 0 to f (from memory).
+test('the key in the manifest makes the id that the server lets in', () => {
+  const digest = createHash('sha256').update(Buffer.from(manifest.key, 'base64')).digest('hex').slice(0, 32);
+  const id = [...digest].map((digit) => 'abcdefghijklmnop'[parseInt(digit, 16)]).join('');
+  expect(EXTENSION_ORIGIN).toBe(`chrome-extension://${id}`);
+});
+
+test('every sentence that is said is there, and every one that is there is said', () => {
+  const said = new Set<string>();
+  for (const source of sources())
+    for (const [text] of source.matchAll(/'[a-zA-Z]+'/gu))
+      if (text.slice(1, -1) in sentences) said.add(text.slice(1, -1));
+  const inManifest = [...read('manifest.json').matchAll(/__MSG_(\w+)__/gu)].map(([, name]) => name!);
+  for (const source of sources())
+    for (const [, name] of source.matchAll(/\bsay\('(\w+)'/gu)) expect(Object.keys(sentences)).toContain(name);
+  expect(Object.keys(sentences).filter((name) => !said.has(name) && !inManifest.includes(name))).toEqual([]);
+});
+
+test('what stands in a sentence is declared', () => {
+  for (const [name, { message, placeholders = {} }] of Object.entries(sentences)) {
+    const used = [...message.matchAll(/\$(\w+)\$/gu)].map(([, placeholder]) => placeholder);
+    expect([name, used.sort()]).toEqual([name, Object.keys(placeholders).sort()]);
+  }
+  expect(manifest.default_locale).toBe('en');
+});
+
+test('every permission has its reason in the docs', () => {
+  const reasons = read('../../docs/security.md');
+  for (const permission of [...manifest.permissions, ...manifest.host_permissions])
+    expect(reasons).toContain(`| \`${permission}\` |`);
+});
+
+test('the pictures that the manifest names are there', () => {
+  for (const path of Object.values(manifest.icons))
+    expect([path, existsSync(join(SOURCE, path))]).toEqual([path, true]);
+});

@@ -8,6 +8,13 @@ import { Browser } from './browser';
 
 export const EXTENSION = join(__dirname, '../packages/extension/dist/yellow-latch');
 
+/** A page, worker or frame of the browser, as DevTools tell of it. */
+interface Target {
+  readonly targetId: string;
+  readonly type: string;
+  readonly url: string;
+}
+
 /** What a person waits for at most, in ms, before they call it broken. */
 const PATIENCE = 15_000;
 
@@ -15,12 +22,28 @@ const HAS_LAYER = "return document.querySelector('html > div[popover=manual]') !
 const HAS_FOCUS_IN_LAYER = "return document.activeElement?.getAttribute('popover') === 'manual'";
 
 export class Extended {
+  static readonly origin = EXTENSION_ORIGIN;
+
   private constructor(readonly browser: Browser) {}
 
   static async start(): Promise<Extended> {
     const browser = await Browser.start('computer', { extension: EXTENSION });
     await browser.clipboard('granted');
-    return new Extended(browser);
+    const extended = new Extended(browser);
+    await extended.closeGreeting();
+    return extended;
+  }
+
+  /** Just added, the extension opens its options in a tab of their own, which hides this one. */
+  private async closeGreeting(): Promise<void> {
+    await this.until('the options', async () => {
+      const { targetInfos } = await this.browser.command<{ targetInfos: Target[] }>('Target.getTargets');
+      const pages = targetInfos.filter(({ type }) => type === 'page');
+      const greeting = pages.find(({ url }) => url.startsWith(EXTENSION_ORIGIN));
+      if (greeting && pages.length > 1)
+        await this.browser.command('Target.closeTarget', { targetId: greeting.targetId });
+      return greeting !== undefined;
+    });
   }
 
   get driver() {
@@ -60,8 +83,17 @@ export class Extended {
     await this.focus();
   }
 
+  /** Opens a page with a frame in it, and clicks into the field of that. */
+  async openFrame(url: string): Promise<void> {
+    await this.driver.get(url);
+    await this.driver.switchTo().frame(0);
+    await this.focus();
+  }
+
   async focus(): Promise<void> {
-    const isHidden = await this.driver.executeScript<boolean>('return window.focusField?.() ?? window.focusField !== undefined');
+    const isHidden = await this.driver.executeScript<boolean>(
+      'return window.focusField?.() ?? window.focusField !== undefined',
+    );
     if (isHidden) return;
     await this.driver.wait(until.elementLocated(By.css('[contenteditable], input, textarea')), PATIENCE).click();
   }
@@ -122,8 +154,12 @@ export class Extended {
 
   /** Takes the first suggestion by its keys, as soon as one shows: the page sees no more of it than a layer of ours. */
   async takeSuggestion(): Promise<void> {
-    await this.until('a suggestion', () => this.driver.executeScript<boolean>(HAS_LAYER));
+    await this.seeSuggestion();
     await this.chord(Key.ALT, Key.ARROW_DOWN);
+  }
+
+  async seeSuggestion(): Promise<void> {
+    await this.until('a suggestion', () => this.driver.executeScript<boolean>(HAS_LAYER));
   }
 
   /** Fills in the panel that asks for blanks, which has the focus when it shows, and takes it with Enter. */
@@ -146,8 +182,49 @@ export class Extended {
   }
 
   async paste(text: string): Promise<void> {
-    await this.driver.executeAsyncScript('navigator.clipboard.writeText(arguments[0]).then(arguments[1], arguments[1])', text);
+    await this.driver.executeAsyncScript(
+      'navigator.clipboard.writeText(arguments[0]).then(arguments[1], arguments[1])',
+      text,
+    );
     await this.chord(Key.CONTROL, 'v');
+  }
+
+  /** Waits until the page, and what is in it, have done what the last key made them do: two tasks and two frames. */
+  async settle(): Promise<void> {
+    await this.driver.executeAsyncScript(
+      'const done = arguments[0]; setTimeout(() => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 0))), 0)',
+    );
+  }
+
+  /** Fills in a field of our own pages, by its label. */
+  async fillIn(label: string, text: string): Promise<void> {
+    const field = this.driver.findElement(
+      By.xpath(`//label[normalize-space(span)="${label}"]//*[self::input or self::textarea]`),
+    );
+    await field.clear();
+    await field.sendKeys(text);
+  }
+
+  /** Chooses an option, a radio button or a tick of our own pages, by its name. */
+  async choose(name: string): Promise<void> {
+    await this.driver.findElement(By.xpath(`//option[.="${name}"] | //label[normalize-space(span)="${name}"]`)).click();
+  }
+
+  /** The background is ended, as the browser does when nothing asks it, and starts with the next message. */
+  async restartBackground(): Promise<void> {
+    await this.browser.command('ServiceWorker.enable');
+    await this.browser.command('ServiceWorker.stopAllWorkers');
+  }
+
+  /** The extension is loaded anew, as when it is updated, with the page of this tab open. */
+  async reloadExtension(): Promise<void> {
+    const page = await this.driver.getWindowHandle();
+    await this.driver.switchTo().newWindow('tab');
+    const own = await this.driver.getWindowHandle();
+    await this.openOwn('options.html');
+    await this.driver.executeScript('setTimeout(() => chrome.runtime.reload(), 0)');
+    await this.until('its pages to close', async () => !(await this.driver.getAllWindowHandles()).includes(own));
+    await this.driver.switchTo().window(page);
   }
 
   async until(what: string, holds: () => Promise<boolean>, within = PATIENCE): Promise<void> {

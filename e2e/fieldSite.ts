@@ -37,7 +37,7 @@ export class FieldSite {
       const path = new URL(request.url!, 'http://here').pathname;
       if (path === '/fields.js') response.setHeader('Content-Type', 'text/javascript').end(script);
       else if (path === '/favicon.ico') response.writeHead(204).end();
-      else response.setHeader('Content-Type', 'text/html; charset=utf-8').end(pageOf(known.get(path)));
+      else response.setHeader('Content-Type', 'text/html; charset=utf-8').end(pageOf(known.get(path.slice(1))));
     });
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
     return new FieldSite(server);

@@ -174,6 +174,7 @@ export class OtherDevice {
         headers: { 'content-type': 'application/json', cookie: this.cookie },
         body: JSON.stringify({ changes: changes.slice(at, at + LARGEST_PUSH) }),
       });
+      if (!answer.ok) throw new Error(`a push of the other device was refused: ${await answer.text()}`);
       PushAnswerSchema.parse(await answer.json());
     }
   }

@@ -35,13 +35,27 @@ const FIELDS: readonly (readonly [page: string, name: string])[] = [
   ['react', 'React 19, controlled `input`'],
   ['react-textarea', 'React 19, controlled `textarea`'],
   ['react-native-web', 'React Native Web, `TextInput`'],
+  ['framed', 'editable element in a frame of its site'],
+  ['framed-elsewhere', 'editable element in a frame of another site'],
   ['shadow', '`textarea` in an open shadow root'],
   ['closed-shadow', '`textarea` in a closed shadow root'],
 ];
 /** Fields of one line: lines become spaces there. */
 const ONE_LINE = new Set(['input', 'search', 'url', 'tel', 'react']);
 /** Fields whose text can be bold. */
-const FORMATTED = new Set(['contenteditable', 'prosemirror', 'tiptap', 'lexical', 'quill']);
+const FORMATTED = new Set([
+  'contenteditable',
+  'framed',
+  'framed-elsewhere',
+  'prosemirror',
+  'tiptap',
+  'lexical',
+  'quill',
+]);
+
+/** A page with the page in a frame whose address its own names. */
+const FRAMED =
+  '<iframe style="width:600px;height:400px"></iframe><script>document.querySelector("iframe").src=location.search.slice(1)</script>';
 
 let stand: Stand;
 let site: FieldSite;
@@ -49,7 +63,10 @@ let browser: Extended;
 const rows = new Map<string, Row>();
 
 beforeAll(async () => {
-  [stand, site] = await Promise.all([Stand.start('empty'), FieldSite.start()]);
+  [stand, site] = await Promise.all([
+    Stand.start('empty'),
+    FieldSite.start({ framed: FRAMED, 'framed-elsewhere': FRAMED }),
+  ]);
   const tablet = await OtherDevice.join(stand.address);
   const made = (expansion: string, template: boolean, format: 'plain' | 'markdown' = 'plain') => ({
     content: { expansion, template, format },
@@ -71,7 +88,10 @@ afterAll(async () => {
 });
 
 async function tryField(page: string): Promise<Row> {
-  await browser.openField(site.at(page));
+  await browser.driver.switchTo().defaultContent();
+  if (page.startsWith('framed'))
+    await browser.openFrame(site.at(`${page}?${site.at('contenteditable', page !== 'framed')}`));
+  else await browser.openField(site.at(page));
   await browser.untilExpands(';hf', '½');
   const fresh = async () => {
     await browser.clear();
@@ -127,7 +147,9 @@ async function tryField(page: string): Promise<Row> {
   await browser.type('By ;sig ');
   await browser.holds(/^By Corrie & Vale\s*$/u);
   if (FORMATTED.has(page)) {
-    expect(await browser.driver.executeScript('return document.querySelector("strong, b")?.textContent')).toBe('Corrie');
+    expect(await browser.driver.executeScript('return document.querySelector("strong, b")?.textContent')).toBe(
+      'Corrie',
+    );
     formatted = 'yes';
   }
 
@@ -151,12 +173,18 @@ async function tryField(page: string): Promise<Row> {
   };
 }
 
-test.each(FIELDS)('%s: codes, lines, Backspace, undo, suggestions, blanks, the cursor and a long text', async (page, name) => {
-  rows.set(name, await tryField(page).catch(async (error: unknown) => {
-    await browser.browser.keepFailure(`anywhere-${page}`);
-    throw error;
-  }));
-});
+test.each(FIELDS)(
+  '%s: codes, lines, Backspace, undo, suggestions, blanks, the cursor and a long text',
+  async (page, name) => {
+    rows.set(
+      name,
+      await tryField(page).catch(async (error: unknown) => {
+        await browser.browser.keepFailure(`anywhere-${page}`);
+        throw error;
+      }),
+    );
+  },
+);
 
 test('the table in the docs is what was seen', () => {
   const table = [

@@ -14,15 +14,17 @@ import { PageList } from './pageList';
 import { changeSettings, conductOn, readSettings } from './settings';
 
 const MOST_FOUND = 50;
-/** Frames are told of changes that come at once together, in ms. */
-const TOGETHER = 50;
+/** Frames are told of changes that come close together once, in ms. */
+const TOGETHER = 100;
 
 let pages = new PageList();
 let telling: ReturnType<typeof setTimeout> | undefined;
 
 const device = new ListDevice(() => {
-  clearTimeout(telling);
-  telling = setTimeout(() => void tellFrames({ type: 'changed' }), TOGETHER);
+  telling ??= setTimeout(() => {
+    telling = undefined;
+    void tellFrames({ type: 'changed' });
+  }, TOGETHER);
 });
 
 const fromPages: Answers<FromPage, chrome.runtime.MessageSender> = {

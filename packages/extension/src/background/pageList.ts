@@ -21,15 +21,17 @@ export class PageList {
   private readonly epoch = uuid();
   private shortcuts: readonly Shortcut[] | null = null;
   private entries = new Map<string, FiringEntry>();
+  /** What was made of a shortcut; shortcuts never change, they are replaced. */
+  private readonly made = new WeakMap<Shortcut, FiringEntry>();
   /** By the number of the state that it led to: which entries changed. */
   private readonly changes: (readonly string[])[] = [];
 
-  /** Takes in the list as it is now. Cheap where nothing changed. */
+  /** Takes in the list as it is now. Linear; what did not change is told by its being the same object. */
   update(shortcuts: readonly Shortcut[], now: number): void {
     if (shortcuts === this.shortcuts) return;
-    const entries = new Map(entriesNow(shortcuts, now).map((entry) => [entry.id, entry]));
+    const entries = new Map(this.entriesNow(shortcuts, now).map((entry) => [entry.id, entry]));
     const changed: string[] = [];
-    for (const [id, entry] of entries) if (!isSame(this.entries.get(id), entry)) changed.push(id);
+    for (const [id, entry] of entries) if (this.entries.get(id) !== entry) changed.push(id);
     for (const id of this.entries.keys()) if (!entries.has(id)) changed.push(id);
     const isFirst = this.shortcuts === null;
     this.shortcuts = shortcuts;
@@ -47,20 +49,31 @@ export class PageList {
     const put = [...missed].flatMap((id) => this.entries.get(id) ?? []);
     return { type: 'changes', version, put, remove: [...missed].filter((id) => !this.entries.has(id)) };
   }
+
+  /** The list as entries. One that would be told as before is the same object as before. */
+  private entriesNow(shortcuts: readonly Shortcut[], now: number): FiringEntry[] {
+    const former = formerCodes(shortcuts, now);
+    const all: readonly Shortcut[] = former.length === 0 ? shortcuts : [...shortcuts, ...former];
+    const fresh = all.filter((one) => !this.made.has(one));
+    const uses = usesFrom(fresh, null, now);
+    const rated = fresh.map((one) => ({ ...one, uses: uses[one.id]?.aWeek ?? 0 }));
+    entriesOf(rated, [], THIS_APP).forEach((entry, index) => {
+      const told = asTold(entry, fresh[index]!.sketch);
+      const before = this.entries.get(told.id);
+      this.made.set(fresh[index]!, before && isSame(before, told) ? before : told);
+    });
+    return all.map((one) => this.made.get(one)!);
+  }
 }
 
-function entriesNow(shortcuts: readonly Shortcut[], now: number): FiringEntry[] {
-  const uses = usesFrom(shortcuts, null, now);
-  const all = [...shortcuts, ...formerCodes(shortcuts, now)].map((one) => ({ ...one, uses: uses[one.id]?.aWeek ?? 0 }));
-  return entriesOf(all, [], THIS_APP).map((entry, index) => {
-    const { sketch } = all[index]!;
-    const shown = sketch ?? entry.expansion;
-    if (entry.expansion.length <= LONGEST_HELD) return sketch === undefined ? entry : { ...entry, shown };
-    return { ...entry, expansion: '', asks: true, shown: shown.slice(0, SHOWN) };
-  });
+/** An entry as frames get it. `sketch`: how a template is shown. */
+function asTold(entry: FiringEntry, sketch: string | undefined): FiringEntry {
+  const shown = sketch ?? entry.expansion;
+  if (entry.expansion.length <= LONGEST_HELD) return sketch === undefined ? entry : { ...entry, shown };
+  return { ...entry, expansion: '', asks: true, shown: shown.slice(0, SHOWN) };
 }
 
 /** Whether a frame would notice: uses alone only order what is suggested. */
-function isSame(a: FiringEntry | undefined, b: FiringEntry): boolean {
-  return a !== undefined && JSON.stringify({ ...a, uses: 0 }) === JSON.stringify({ ...b, uses: 0 });
+function isSame(a: FiringEntry, b: FiringEntry): boolean {
+  return JSON.stringify({ ...a, uses: 0 }) === JSON.stringify({ ...b, uses: 0 });
 }

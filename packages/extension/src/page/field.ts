@@ -19,7 +19,7 @@ const STILL_HERE = 15_000;
 const BY_TAP: DeviceProfile = { ...THIS_APP, ways: ['offer'], otherwise: 'offer' };
 
 function followFrame(): () => void {
-  const guard = new FrameGuard(window);
+  const guard = new FrameGuard(window, globalThis.latchWatch?.isChosen);
   const ended = new AbortController();
   let conduct: Conduct = { isOn: false, evenCode: false, expands: 'itself', suggests: false, take: null };
   let list: CompiledList | null = null;
@@ -42,6 +42,7 @@ function followFrame(): () => void {
     suggests: () => conduct.suggests || conduct.expands === 'tap',
     take: () => conduct.take,
     words: fieldWords(),
+    hear: (type, listener) => globalThis.latchWatch?.hear(type, listener),
   });
 
   const refresh = async (): Promise<void> => {
@@ -105,7 +106,7 @@ function followFrame(): () => void {
     }
   }
 
-  addEventListener('focusin', askAgain, { capture: true, signal: ended.signal });
+  globalThis.latchWatch?.hear('focusin', askAgain);
   addEventListener('focus', askAgain, { signal: ended.signal });
   chrome.runtime.onMessage.addListener(onMessage);
   askAgain();

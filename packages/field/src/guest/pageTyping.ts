@@ -23,6 +23,7 @@ import {
   withSession,
   type ByHand,
 } from './byHand';
+import type { HeardType } from './heard';
 import { isChord, TAKE, typedBy, type Chord } from './keys';
 import type { GuestSurface } from './surface';
 
@@ -62,6 +63,8 @@ export interface PageTypingOptions {
   readonly suggests?: () => boolean;
   readonly take?: () => Chord | null;
   readonly words?: FieldWords;
+  /** How events of the page are heard, until `ended`; as any listener hears them, before those of the elements, unless given. */
+  readonly hear?: (type: HeardType, listener: (event: never) => void, ended: AbortSignal) => void;
 }
 
 /** A field and what is known of what stands in it. */
@@ -101,16 +104,15 @@ export class PageTyping {
     this.document = target instanceof HTMLElement ? target.ownerDocument : target.document;
     this.suggestions = new Suggestions(this.document, options.words ?? ENGLISH, (offer) => this.take(offer));
     const { signal } = this.ended;
-    const listen = <Type extends keyof HTMLElementEventMap>(
-      type: Type,
-      hear: (event: HTMLElementEventMap[Type]) => void,
-      passive = false,
-    ) => target.addEventListener(type, hear as EventListener, { capture: true, signal, passive });
-    listen('keydown', this.onKeyDown);
-    listen('input', this.onInput, true);
-    listen('compositionend', this.onCompositionEnd, true);
-    listen('pointerdown', this.onPointerDown, true);
-    listen('focusout', this.onFocusOut, true);
+    const hear: NonNullable<PageTypingOptions['hear']> =
+      options.hear ??
+      ((type, listener) =>
+        target.addEventListener(type, listener as EventListener, { capture: true, signal, passive: type !== 'keydown' }));
+    hear('keydown', this.onKeyDown, signal);
+    hear('input', this.onInput, signal);
+    hear('compositionend', this.onCompositionEnd, signal);
+    hear('pointerdown', this.onPointerDown, signal);
+    hear('focusout', this.onFocusOut, signal);
   }
 
   stop(): void {

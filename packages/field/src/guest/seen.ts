@@ -41,9 +41,10 @@ export class FrameGuard {
   private isShown = true;
   private isChosen = true;
 
-  constructor(window: Window) {
+  /** `wasChosen`: a person chose the frame before this was here. */
+  constructor(window: Window, wasChosen = false) {
     if (!isForeignFrame(window)) return;
-    this.isChosen = false;
+    this.isChosen = wasChosen;
     const choose = (event: Event) => {
       if (event.isTrusted && (!(event instanceof KeyboardEvent) || event.key === 'Tab')) this.isChosen = true;
     };

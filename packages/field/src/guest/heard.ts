@@ -1,0 +1,3 @@
+/** The events by which typing is followed. */
+export const HEARD = ['keydown', 'input', 'compositionend', 'pointerdown', 'focusout'] as const;
+export type HeardType = (typeof HEARD)[number];

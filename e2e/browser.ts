@@ -55,8 +55,11 @@ export class Browser {
     const options = new chrome.Options();
     options.setChromeBinaryPath(programPath('chromium'));
     options.addArguments(...FLAGS, `--host-resolver-rules=${elsewhere?.names ?? HERE}`, `--user-data-dir=${folder}`);
-    if (extension !== undefined)
+    if (extension !== undefined) {
       options.addArguments(`--load-extension=${extension}`, `--disable-extensions-except=${extension}`);
+      // Else a folder that was loaded is gone when it is loaded anew.
+      options.setUserPreferences({ 'extensions.ui.developer_mode': true });
+    }
     if (device === 'phone') {
       options.setMobileEmulation({
         deviceMetrics: { width: 390, height: 844, pixelRatio: 2, touch: true, mobile: true },

@@ -205,9 +205,36 @@ export class Extended {
     await field.sendKeys(text);
   }
 
+  /** Opens a part of our own pages that is closed. */
+  async unfold(name: string): Promise<void> {
+    await this.driver.findElement(By.xpath(`//summary[.="${name}"]`)).click();
+  }
+
+  async isChosen(name: string): Promise<boolean> {
+    return this.driver.findElement(By.xpath(`//label[normalize-space(span)="${name}"]/input`)).isSelected();
+  }
+
   /** Chooses an option, a radio button or a tick of our own pages, by its name. */
   async choose(name: string): Promise<void> {
     await this.driver.findElement(By.xpath(`//option[.="${name}"] | //label[normalize-space(span)="${name}"]`)).click();
+  }
+
+  /** Opens the panel in a tab of its own, over the page of this tab; what is returned closes it and goes back there. */
+  async openPanel(): Promise<() => Promise<void>> {
+    const page = await this.driver.getWindowHandle();
+    const url = await this.driver.getCurrentUrl();
+    await this.driver.switchTo().newWindow('tab');
+    await this.openOwn('options.html');
+    const tab = await this.driver.executeAsyncScript<number>(
+      'chrome.tabs.query({ url: arguments[0] }).then(([tab]) => arguments[1](tab.id))',
+      url.split('#')[0],
+    );
+    await this.openOwn(`panel.html?tab=${tab}`);
+    return async () => {
+      // What was picked goes in, and the panel closes by itself.
+      await this.driver.close().catch(() => undefined);
+      await this.driver.switchTo().window(page);
+    };
   }
 
   /** The background is ended, as the browser does when nothing asks it, and starts with the next message. */

@@ -1,5 +1,5 @@
 /** The options: the list it is joined to, how codes expand, keys, and sites that are treated otherwise. */
-import { TAKE, type Chord } from '@yellow-latch/field/guest/keys';
+import { isSameChord, TAKE, type Chord } from '@yellow-latch/field/guest/keys';
 
 import { make } from '../shared/dom';
 import { ask, type FromPanel, type Settings, type Standing } from '../shared/messages';
@@ -85,13 +85,14 @@ function expanding({ expands, suggests }: Settings): HTMLElement {
 }
 
 function keys({ take }: Settings): HTMLElement {
-  const isSame = (chord: Chord | null) => JSON.stringify(chord) === JSON.stringify(take);
   return make(
     'section',
     {},
     make('h2', {}, say('keys')),
     make('p', {}, say('takesFirst')),
-    ...CHORDS.map(([name, chord]) => choice('take', isSame(chord), say(name), () => void set({ take: chord }))),
+    ...CHORDS.map(([name, chord]) =>
+      choice('take', isSameChord(chord, take), say(name), () => void set({ take: chord })),
+    ),
     make('p', { className: 'soft' }, say('keysElsewhere')),
   );
 }

@@ -8,6 +8,12 @@ export interface Chord {
 /** Takes the first suggestion: a key that types nothing and leaves no field. */
 export const TAKE: Chord = { key: 'ArrowDown', alt: true };
 
+/** Whether two chords are the same keys; null: none. */
+export function isSameChord(a: Chord | null, b: Chord | null): boolean {
+  if (!a || !b) return a === b;
+  return a.key === b.key && (a.alt ?? false) === (b.alt ?? false) && (a.ctrl ?? false) === (b.ctrl ?? false);
+}
+
 export function isChord(event: KeyboardEvent, { key, alt = false, ctrl = false }: Chord): boolean {
   return event.key === key && event.altKey === alt && event.ctrlKey === ctrl && !event.metaKey && !event.shiftKey;
 }

@@ -107,7 +107,11 @@ export class PageTyping {
     const hear: NonNullable<PageTypingOptions['hear']> =
       options.hear ??
       ((type, listener) =>
-        target.addEventListener(type, listener as EventListener, { capture: true, signal, passive: type !== 'keydown' }));
+        target.addEventListener(type, listener as EventListener, {
+          capture: true,
+          signal,
+          passive: type !== 'keydown',
+        }));
     hear('keydown', this.onKeyDown, signal);
     hear('input', this.onInput, signal);
     hear('compositionend', this.onCompositionEnd, signal);

@@ -7,6 +7,7 @@ import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
+import { fieldCost, fieldKey } from './anywhere';
 import { audit, auditGrowth, ownText, reaudit } from './audit';
 import { capacity } from './capacity';
 import { plan, propose } from './codes';
@@ -37,6 +38,8 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   plan,
   fit,
   typing,
+  'field-key': fieldKey,
+  'field-memory': fieldCost,
   propagate,
   'first-pull': firstPull,
   'open-offline': openOffline,

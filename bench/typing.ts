@@ -6,41 +6,14 @@ import { App } from '../e2e/app';
 import { Browser } from '../e2e/browser';
 import { OtherDevice, type Pair } from '../e2e/otherDevice';
 import { Stand } from '../e2e/stand';
+import { TIME_KEYS, timesOfKeys } from './keys';
 import { madeUpList } from './lists';
 import { percentile, round, type Figure } from './measure';
 
 const SHORTCUTS = 10_000;
 const SLOWED = 4;
-/** No person is quicker than this from key to key, in ms: 200 words a minute. */
-const PACE = 60;
 /** The slack over a bare text area, in ms. */
 const SLACK = 16;
-const TEXT = 'The felt on the hammers is worn, ;w and the pins hold well; so I would leave it for now. ';
-
-/** Times every key from its event to the frame after it, in the page. */
-const TIME_KEYS = `
-  globalThis.keyTimes = [];
-  const frames = new MessageChannel();
-  const waiting = [];
-  frames.port1.onmessage = () => { const now = performance.now(); for (const at of waiting.splice(0)) keyTimes.push(now - at); };
-  addEventListener('keydown', ({ timeStamp }) => {
-    requestAnimationFrame(() => { waiting.push(timeStamp); frames.port2.postMessage(null); });
-  }, true);`;
-
-async function typed(app: App): Promise<number[]> {
-  await app.driverScript('keyTimes.length = 0; return true');
-  for (const character of TEXT) {
-    await new Promise((resolve) => setTimeout(resolve, PACE));
-    const key = { key: character, text: character, unmodifiedText: character };
-    await app.browser.command('Input.dispatchKeyEvent', { type: 'keyDown', ...key });
-    await app.browser.command('Input.dispatchKeyEvent', { type: 'keyUp', ...key });
-  }
-  await app.until(
-    async () => (await app.driverScript<number>('return keyTimes.length')) === TEXT.length,
-    'every key to be shown',
-  );
-  return app.driverScript<number[]>('return keyTimes');
-}
 
 export async function typing(): Promise<Figure[]> {
   const stand = await Stand.start('empty');
@@ -70,7 +43,7 @@ export async function typing(): Promise<Figure[]> {
         await app.driverScript(
           `bare.style.display = '${name}' === 'bare' ? 'block' : 'none'; document.querySelector('${css}').focus(); return true`,
         );
-        const taken = await typed(app);
+        const taken = await timesOfKeys(browser);
         if (turn > 0) times[name].push(...taken);
       }
     }

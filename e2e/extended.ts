@@ -158,6 +158,15 @@ export class Extended {
     await this.chord(Key.ALT, Key.ARROW_DOWN);
   }
 
+  /** Types the beginning of a code, again and again in an empty field, until something is suggested. */
+  async untilSuggests(begun: string): Promise<void> {
+    await this.until(`a suggestion for “${begun}”`, async () => {
+      await this.clear();
+      await this.type(begun);
+      return this.driver.wait(() => this.driver.executeScript<boolean>(HAS_LAYER), 1_000).catch(() => false);
+    });
+  }
+
   async seeSuggestion(): Promise<void> {
     await this.until('a suggestion', () => this.driver.executeScript<boolean>(HAS_LAYER));
   }
@@ -211,7 +220,10 @@ export class Extended {
   }
 
   async isChosen(name: string): Promise<boolean> {
-    return this.driver.findElement(By.xpath(`//label[normalize-space(span)="${name}"]/input`)).isSelected();
+    return this.driver
+      .findElement(By.xpath(`//label[normalize-space(span)="${name}"]/input`))
+      .isSelected()
+      .catch(() => false);
   }
 
   /** Chooses an option, a radio button or a tick of our own pages, by its name. */

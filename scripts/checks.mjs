@@ -4,7 +4,9 @@ import { join } from 'node:path';
 
 import { bin, ROOT, run, say } from './steps.mjs';
 
-const PACKAGES = ['core', 'language', 'replica', 'field', 'server', 'terminal', 'extension', 'app'].map((name) => `packages/${name}`);
+const PACKAGES = ['core', 'language', 'replica', 'field', 'server', 'terminal', 'extension', 'app'].map(
+  (name) => `packages/${name}`,
+);
 
 /** Counts what passed and failed; a failed type check or lint counts as one. */
 export class Tally {
@@ -50,6 +52,7 @@ export async function checkHouse(tally) {
   await tally.check('Style', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
   await tally.check('Packages', bin('knip'), ['--dependencies']);
   await tally.check('Sentences', process.execPath, ['scripts/catalog.mjs', '--check']);
+  await tally.check('Extension', process.execPath, ['scripts/lintExtension.mjs']);
   await tally.check('Rooms', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...ROOMS]);
 }
 

@@ -123,12 +123,7 @@ test('off on one site, paused for an hour, only by tap; all of it under Options 
   await browser.choose('Ctrl + Space');
   await browser.until('the choice', () => browser.isChosen('Ctrl + Space'));
   await browser.openField(site.at('textarea'));
-  await browser.until('a suggestion', async () => {
-    await browser.clear();
-    await browser.type(';hf');
-    await browser.settle();
-    return browser.driver.executeScript<boolean>('return document.querySelector("html > div[popover]") !== null');
-  });
+  await browser.untilSuggests(';hf');
   await browser.type(' ');
   await browser.holds(';hf ');
   await browser.clear();

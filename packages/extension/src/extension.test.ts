@@ -2,7 +2,9 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
 
+import { buildSync } from 'esbuild';
 import { EXTENSION_ORIGIN } from '@yellow-latch/core/sync';
 
 interface Manifest {
@@ -65,4 +67,56 @@ test('every permission has its reason in the docs', () => {
 test('the pictures that the manifest names are there', () => {
   for (const path of Object.values(manifest.icons))
     expect([path, existsSync(join(SOURCE, path))]).toEqual([path, true]);
+});
+
+/** A program as a page fetches it first: its size compressed, in kB, and the packages in it. */
+function bundled(entry: string): { size: number; packages: string[] } {
+  const { outputFiles, metafile } = buildSync({
+    entryPoints: [join(SOURCE, entry)],
+    bundle: true,
+    minify: true,
+    splitting: true,
+    format: 'esm',
+    outdir: 'out',
+    write: false,
+    metafile: true,
+  });
+  const [first] = outputFiles;
+  const output = Object.entries(metafile.outputs).find(([, { entryPoint }]) =>
+    entryPoint?.endsWith(entry.split('/').at(-1)!),
+  );
+  // What it imports for certain is fetched with it; what it may import is not.
+  const firstOf = (path: string): string[] => [
+    path,
+    ...metafile.outputs[path]!.imports.filter(({ kind }) => kind === 'import-statement').flatMap(({ path: next }) =>
+      firstOf(next),
+    ),
+  ];
+  const files = [...new Set(firstOf(output![0]))];
+  const contents = files.map(
+    (file) => outputFiles.find(({ path }) => path.endsWith(file))?.contents ?? first!.contents,
+  );
+  const inputs = files.flatMap((file) => Object.keys(metafile.outputs[file]!.inputs));
+  const packages = inputs.flatMap((input) => /node_modules\/((?:@[^/]+\/)?[^/]+)/u.exec(input)?.[1] ?? []);
+  return {
+    size: contents.reduce((sum, one) => sum + gzipSync(one).length, 0) / 1_000,
+    packages: [...new Set(packages)],
+  };
+}
+
+test.each([
+  ['what others build in', '../field/example/main.ts', 45],
+  ['what follows typing in a page', 'src/page/field.ts', 60],
+  ['what runs in every frame', 'src/page/watch.ts', 1],
+])('%s is small, and parses nothing', (_what, entry, most) => {
+  const { size, packages } = bundled(entry);
+  console.log(`${entry}: ${size.toFixed(1)} kB compressed (at most ${most})`);
+  expect(size).toBeLessThanOrEqual(most);
+  expect(packages.filter((name) => name !== 'textarea-caret')).toEqual([]);
+});
+
+test('the page in the handbook of the field is short, and needs an exported list and nothing else', () => {
+  const [html, script] = ['index.html', 'main.ts'].map((name) => read(`../field/example/${name}`));
+  expect(`${html}${script}`.trimEnd().split('\n').length).toBeLessThanOrEqual(30);
+  expect([...script!.matchAll(/from '([^']+)'/gu)].map(([, from]) => from)).toEqual(['@yellow-latch/field']);
 });

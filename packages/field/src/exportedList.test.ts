@@ -2,11 +2,7 @@ import { readExportedList } from './exportedList';
 import { writeList } from '@yellow-latch/core/exchange';
 import { makeShortcut } from '@yellow-latch/core/model/testing';
 
-const {
-  private: _private,
-  changed: _changed,
-  ...shortcut
-} = makeShortcut(';ws', 'Unit 3', { id: '01a22ad8-2015-77f3-aaf8-92aafd62af5c' });
+const shortcut = makeShortcut(';ws', 'Unit 3', { id: '01a22ad8-2015-77f3-aaf8-92aafd62af5c' });
 
 test('a list that the app exports is read', () => {
   const template = {

@@ -1,8 +1,8 @@
 /** The options: the list it is joined to, how codes expand, keys, and sites that are treated otherwise. */
 import { isSameChord, TAKE, type Chord } from '@yellow-latch/field/guest/keys';
 
-import { make } from '../shared/dom';
-import { ask, type FromPanel, type Settings, type Standing } from '../shared/messages';
+import { make, redraw } from '../shared/dom';
+import { askForPanel, type Settings, type Standing } from '../shared/messages';
 import { say } from '../shared/say';
 import { joinForm, tellStanding } from '../shared/standing';
 
@@ -15,11 +15,8 @@ const CHORDS: readonly (readonly [name: string, chord: Chord | null])[] = [
 ];
 
 async function draw(): Promise<void> {
-  const [standing, settings] = await Promise.all([
-    ask<FromPanel, 'standing'>('standing', {}),
-    ask<FromPanel, 'settings'>('settings', {}),
-  ]);
-  document.body.replaceChildren(
+  const [standing, settings] = await Promise.all([askForPanel('standing', {}), askForPanel('settings', {})]);
+  redraw(
     make(
       'main',
       {},
@@ -41,7 +38,7 @@ async function draw(): Promise<void> {
 }
 
 async function set(changes: Partial<Settings>): Promise<void> {
-  await ask<FromPanel, 'set'>('set', changes);
+  await askForPanel('set', changes);
   await draw();
 }
 
@@ -54,7 +51,7 @@ function list(standing: Standing): HTMLElement {
       make('h2', {}, say('yourList')),
       joinForm(standing, () => void draw()),
     );
-  const leave = () => void ask<FromPanel, 'leave'>('leave', {}).then(draw);
+  const leave = () => void askForPanel('leave', {}).then(draw);
   return make(
     'section',
     {},

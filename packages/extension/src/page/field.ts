@@ -19,7 +19,6 @@ const STILL_HERE = 15_000;
 const BY_TAP: DeviceProfile = { ...THIS_APP, ways: ['offer'], otherwise: 'offer' };
 
 function followFrame(): () => void {
-  const guard = new FrameGuard(window, globalThis.latchWatch?.isChosen);
   const ended = new AbortController();
   let conduct: Conduct = { isOn: false, evenCode: false, expands: 'itself', suggests: false, take: null };
   let list: CompiledList | null = null;
@@ -31,7 +30,7 @@ function followFrame(): () => void {
   const surface = (element: Element): GuestSurface | null =>
     conduct.isOn ? surfaceFor(innermost(element), conduct) : null;
 
-  const typing = new PageTyping(window, {
+  const typing: PageTyping = new PageTyping(window, {
     list: () => (conduct.isOn ? list : null),
     surfaceFor: surface,
     mayFire: ({ element }) => guard.isOpen && isSeen(element),
@@ -43,6 +42,11 @@ function followFrame(): () => void {
     take: () => conduct.take,
     words: fieldWords(),
     hear: (type, listener) => globalThis.latchWatch?.hear(type, listener),
+  });
+
+  const guard: FrameGuard = new FrameGuard(window, {
+    wasChosen: globalThis.latchWatch?.isChosen ?? false,
+    isCoveredByUs: () => typing.isShowing,
   });
 
   const refresh = async (): Promise<void> => {

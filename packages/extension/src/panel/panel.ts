@@ -1,8 +1,8 @@
 /** The panel behind the button in the toolbar: the list to pick from, a shortcut made of what is selected, on and off. */
 import { plateOf } from '@yellow-latch/field/plate';
 
-import { make } from '../shared/dom';
-import { ask, type FromPanel, type Listed, type NotSaved, type Settings, type ToPage } from '../shared/messages';
+import { make, redraw } from '../shared/dom';
+import { askForPanel, type Listed, type NotSaved, type Settings, type ToPage } from '../shared/messages';
 import { say, sayTime } from '../shared/say';
 import { joinForm, tellStanding } from '../shared/standing';
 
@@ -26,15 +26,18 @@ async function pageBeneath(): Promise<chrome.tabs.Tab | null> {
 async function draw(): Promise<void> {
   const [page, standing, settings] = await Promise.all([
     pageBeneath(),
-    ask<FromPanel, 'standing'>('standing', {}),
-    ask<FromPanel, 'settings'>('settings', {}),
+    askForPanel('standing', {}),
+    askForPanel('settings', {}),
   ]);
   const isIn = standing.phase === 'synced' || standing.phase === 'away';
   const host = hostOf(page);
+  const selected = isIn ? await selectedIn(page) : '';
+  // Who has selected something wants a shortcut of it.
+  const [first, second] = [await finding(page), makingOfSelection(selected)];
   const content = isIn
-    ? [await finding(page), makingOfSelection(await selectedIn(page)), switches(host, settings)]
+    ? [...(selected === '' ? [first, second] : [second, first]), switches(host, settings)]
     : [joinForm(standing, () => void draw())];
-  document.body.replaceChildren(
+  redraw(
     make(
       'main',
       {},
@@ -51,7 +54,8 @@ async function draw(): Promise<void> {
       make('button', { className: 'quiet', onClick: () => void chrome.runtime.openOptionsPage() }, say('options')),
     ),
   );
-  document.querySelector<HTMLElement>('input')?.focus();
+  if (document.activeElement === document.body)
+    document.querySelector<HTMLElement>(selected === '' ? 'input' : '#new-code')?.focus();
 }
 
 function hostOf(page: chrome.tabs.Tab | null): string {
@@ -65,7 +69,7 @@ async function finding(page: chrome.tabs.Tab | null): Promise<HTMLElement> {
   const list = make('ul', { className: 'found' });
   const told = make('p', { role: 'status', className: 'soft' });
   const find = async () => {
-    const { found, of } = await ask<FromPanel, 'search'>('search', { words: search.value });
+    const { found, of } = await askForPanel('search', { words: search.value });
     list.replaceChildren(...found.map((one) => row(one, page, told)));
     told.textContent = of === 0 ? say('listEmpty') : found.length === 0 ? say('nothingFound') : '';
   };
@@ -121,14 +125,14 @@ function makingOfSelection(selected: string): HTMLElement {
   );
   form.addEventListener('submit', (event) => {
     event.preventDefault();
-    void ask<FromPanel, 'make'>('make', { code: code.value, text: text.value }).then(({ problem, other, id }) => {
+    void askForPanel('make', { code: code.value, text: text.value }).then(({ problem, other, id }) => {
       if (problem !== null) {
         told.textContent = say(NOT_SAVED[problem], other ?? '');
         return;
       }
       const undo = make('button', { type: 'button', className: 'quiet' }, say('undo'));
       undo.addEventListener('click', () => {
-        void ask<FromPanel, 'unmake'>('unmake', { id: id! });
+        void askForPanel('unmake', { id: id! });
         told.textContent = say('undone');
       });
       told.replaceChildren(say('saved', code.value), ' ', undo);
@@ -145,7 +149,7 @@ function makingOfSelection(selected: string): HTMLElement {
 function switches(host: string, { sites, pausedUntil }: Settings): HTMLElement {
   const isPaused = pausedUntil > Date.now();
   const set = async (changes: Partial<Settings>) => {
-    await ask<FromPanel, 'set'>('set', changes);
+    await askForPanel('set', changes);
     await draw();
   };
   const site = make('input', { type: 'checkbox', checked: sites[host] !== 'off' });

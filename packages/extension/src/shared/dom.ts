@@ -18,7 +18,12 @@ export function make<Tag extends keyof HTMLElementTagNameMap>(
   return element;
 }
 
-/** A heading, text or label with the sentence of that name. */
-export function labelled(text: string, control: HTMLElement): HTMLLabelElement {
-  return make('label', {}, make('span', {}, text), control);
+const STOPS = 'input, select, textarea, button, summary';
+
+/** Draws the page anew. What had the focus has it again, if as many things before it are still there. */
+export function redraw(...content: readonly Node[]): void {
+  const stops = () => [...document.querySelectorAll<HTMLElement>(STOPS)];
+  const at = stops().indexOf(document.activeElement as HTMLElement);
+  document.body.replaceChildren(...content);
+  if (at >= 0) stops()[at]?.focus();
 }

@@ -98,6 +98,26 @@ export type Answers<Kinds, From> = {
   [Type in keyof Kinds]: (asked: AskedOf<Kinds, Type>, from: From) => Promise<AnswerOf<Kinds, Type>>;
 };
 
+/** A background that was just started, or is started anew, hears nothing for a moment: one of our own pages asks again. */
+const AGAIN_AFTER = 200;
+const MOST_TIMES = 40;
+
+/** Asks the background from one of our own pages. */
+export async function askForPanel<Type extends keyof FromPanel>(
+  type: Type,
+  asked: AskedOf<FromPanel, Type>,
+): Promise<AnswerOf<FromPanel, Type>> {
+  for (let times = 1; ; times += 1) {
+    try {
+      const answer = await ask<FromPanel, Type>(type, asked);
+      if (answer !== undefined) return answer;
+    } catch (error) {
+      if (times === MOST_TIMES) throw error;
+    }
+    await new Promise((resolve) => setTimeout(resolve, AGAIN_AFTER));
+  }
+}
+
 /** Asks the background. Rejects where the extension was updated or removed meanwhile: the asker belongs to none any more. */
 export async function ask<Kinds, Type extends keyof Kinds & string>(
   type: Type,

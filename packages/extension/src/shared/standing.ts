@@ -1,5 +1,5 @@
 import { make } from './dom';
-import { ask, type FromPanel, type Standing } from './messages';
+import { askForPanel, type Standing } from './messages';
 import { say, sayCount } from './say';
 
 /** How the extension stands to its list, in a line. */
@@ -49,7 +49,7 @@ export function joinForm(standing: Standing, onJoined: () => void): HTMLElement 
     event.preventDefault();
     join.disabled = true;
     problem.textContent = '';
-    void ask<FromPanel, 'join'>('join', { address: address.value, code: code.value, name: say('deviceName') })
+    void askForPanel('join', { address: address.value, code: code.value, name: say('deviceName') })
       .then(({ problem: why }) => {
         if (why === null) onJoined();
         else problem.textContent = say(PROBLEMS[why] ?? 'problemOther');

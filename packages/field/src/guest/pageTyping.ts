@@ -96,6 +96,7 @@ export class PageTyping {
   /** The field that keys go to. */
   private here: Followed | null = null;
   private isAsking = false;
+  private hesitation: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
     target: Window | HTMLElement,
@@ -117,6 +118,15 @@ export class PageTyping {
     hear('compositionend', this.onCompositionEnd, signal);
     hear('pointerdown', this.onPointerDown, signal);
     hear('focusout', this.onFocusOut, signal);
+    // What it stands beside moves away.
+    const view = this.document.defaultView;
+    for (const type of ['scroll', 'resize'])
+      view?.addEventListener(type, this.onFocusOut, { capture: true, signal, passive: true });
+  }
+
+  /** Whether something of ours stands over the page. */
+  get isShowing(): boolean {
+    return this.isAsking || this.suggestions.first !== undefined;
   }
 
   stop(): void {
@@ -227,14 +237,14 @@ export class PageTyping {
       followed.known = { ...known, session: typed.session };
       const { edit } = typed;
       if (edit && this.options.mayFire(surface)) this.apply(followed, natural, typed.session, edit, typed.events);
-      this.afterKey(followed);
+      this.suggestSoon(followed);
     });
   };
 
   private readonly onInput = (): void => {
     const followed = this.here;
-    if (!followed || (!followed.asked && !this.options.suggests?.() && !this.suggestions.first)) return;
-    later(() => this.afterKey(followed));
+    if (followed?.asked) later(() => this.makeAsked(followed));
+    this.suggestSoon(followed);
   };
 
   private readonly onPointerDown = (event: Event): void => {
@@ -245,19 +255,29 @@ export class PageTyping {
 
   private readonly onFocusOut = (): void => this.suggest([]);
 
-  /** When a key has done what it does: what was asked for is made, and what may come is suggested. */
-  private afterKey(followed: Followed): void {
+  /** When a key has done what it does, the text that its code asked for is made. */
+  private makeAsked(followed: Followed): void {
     const list = this.options.list();
-    if (!list || !this.look(followed, list)) return this.suggest([]);
+    if (!list || !this.look(followed, list)) return;
     const { asked } = followed;
     followed.asked = null;
     if (asked && followed.known.session.text.startsWith(asked.typed, asked.range.start))
       void this.fill(followed, asked);
-    else if (this.options.suggests?.() && this.options.mayFire(followed.surface))
-      this.suggest(offersOf(followed.known.session, list), followed);
   }
 
   // ── suggestions ───────────────────────────────────────────────────────────────────────────
+
+  /** Suggests what may come as soon as one hesitates: whoever types on needs nothing, and pays nothing. */
+  private suggestSoon(followed: Followed | null): void {
+    clearTimeout(this.hesitation);
+    if (!followed || !this.options.suggests?.()) return this.suggest([]);
+    this.hesitation = setTimeout(() => {
+      const list = this.options.list();
+      if (this.here !== followed || !list || !this.look(followed, list)) return this.suggest([]);
+      const offers = offersOf(followed.known.session, list);
+      this.suggest(offers.length > 0 && this.options.mayFire(followed.surface) ? offers : [], followed);
+    }, HESITATION);
+  }
 
   private answerSuggestion(event: KeyboardEvent, followed: Followed): boolean {
     const { first } = this.suggestions;
@@ -296,6 +316,7 @@ export class PageTyping {
   }
 
   private suggest(offers: readonly Offer[], followed?: Followed): void {
+    clearTimeout(this.hesitation);
     this.suggestions.show(offers, () => followed!.surface.caretBox());
   }
 
@@ -393,6 +414,9 @@ export class PageTyping {
     for (const one of events) this.options.onFired?.(one);
   }
 }
+
+/** Without a key for so long, in ms, one hesitates. */
+const HESITATION = 120;
 
 /** Keys that do nothing by themselves. */
 const MODIFIERS = new Set(['Shift', 'Control', 'Alt', 'AltGraph', 'Meta', 'CapsLock']);

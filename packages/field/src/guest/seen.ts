@@ -41,8 +41,11 @@ export class FrameGuard {
   private isShown = true;
   private isChosen = true;
 
-  /** `wasChosen`: a person chose the frame before this was here. */
-  constructor(window: Window, wasChosen = false) {
+  /**
+   * `wasChosen`: a person chose the frame before this was here. `isCoveredByUs`: what is shown beside the caret stands over
+   * the frame; that is no reason to take it for hidden.
+   */
+  constructor(window: Window, { wasChosen, isCoveredByUs }: { wasChosen: boolean; isCoveredByUs: () => boolean }) {
     if (!isForeignFrame(window)) return;
     this.isChosen = wasChosen;
     const choose = (event: Event) => {
@@ -58,7 +61,8 @@ export class FrameGuard {
     const options = { threshold: [0, 0.5, 1], trackVisibility: true, delay: DELAY };
     const observer = new IntersectionObserver((entries) => {
       const last = entries.at(-1)! as IntersectionObserverEntry & { isVisible?: boolean };
-      this.isShown = last.isIntersecting && (last.isVisible ?? true);
+      const isShown = last.isIntersecting && (last.isVisible ?? true);
+      if (isShown || !isCoveredByUs()) this.isShown = isShown;
     }, options);
     observer.observe(window.document.documentElement);
   }

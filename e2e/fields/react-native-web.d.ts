@@ -1,9 +1,11 @@
 /** It has no types of its own; React Native's are the same. */
 declare module 'react-native-web' {
+  import type { JSX } from 'react';
+
   export const TextInput: (properties: {
     'aria-label': string;
     multiline: boolean;
     value: string;
     onChangeText: (text: string) => void;
-  }) => import('react').JSX.Element;
+  }) => JSX.Element;
 }

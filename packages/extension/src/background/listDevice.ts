@@ -37,7 +37,7 @@ export class ListDevice {
         new StreamWithHeaders(url, {
           fetch: (input, init) =>
             fetch(input, { ...init, credentials: 'omit', headers: { ...init.headers, ...bearer() } }),
-        }) as unknown as EventSource,
+        }),
       onWelcome: ({ token }) => keep({ token: token ?? '' }),
     });
   }

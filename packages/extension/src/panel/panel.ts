@@ -71,7 +71,8 @@ async function finding(page: chrome.tabs.Tab | null): Promise<HTMLElement> {
   const find = async () => {
     const { found, of } = await askForPanel('search', { words: search.value });
     list.replaceChildren(...found.map((one) => row(one, page, told)));
-    told.textContent = of === 0 ? say('listEmpty') : found.length === 0 ? say('nothingFound') : '';
+    const why = of === 0 ? say('listEmpty') : say('nothingFound');
+    told.textContent = found.length === 0 ? why : '';
   };
   search.addEventListener('input', () => void find());
   search.addEventListener('keydown', (event) => {

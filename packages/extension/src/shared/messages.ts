@@ -119,9 +119,9 @@ export async function askForPanel<Type extends keyof FromPanel>(
 }
 
 /** Asks the background. Rejects where the extension was updated or removed meanwhile: the asker belongs to none any more. */
-export async function ask<Kinds, Type extends keyof Kinds & string>(
+export function ask<Kinds, Type extends keyof Kinds & string>(
   type: Type,
   asked: AskedOf<Kinds, Type>,
 ): Promise<AnswerOf<Kinds, Type>> {
-  return (await chrome.runtime.sendMessage({ type, ...(asked as object) })) as AnswerOf<Kinds, Type>;
+  return chrome.runtime.sendMessage({ type, ...(asked as object) });
 }

@@ -44,7 +44,11 @@ export class ListDevice {
 
   /** Opens the device's copy and follows its list, once; null: it has joined none. */
   open(): Promise<Opened | null> {
-    this.opened ??= this.openNow();
+    this.opened ??= this.openNow().catch((error: unknown) => {
+      // The next who asks tries again.
+      this.opened = null;
+      throw error;
+    });
     return this.opened;
   }
 

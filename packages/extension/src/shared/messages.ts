@@ -101,6 +101,8 @@ export type Answers<Kinds, From> = {
 /** A background that was just started, or is started anew, hears nothing for a moment: one of our own pages asks again. */
 const AGAIN_AFTER = 200;
 const MOST_TIMES = 40;
+/** What is always answered with something: nothing means that it failed. */
+const ANSWERED = new Set<string>(['standing', 'settings', 'search'] satisfies (keyof FromPanel)[]);
 
 /** Asks the background from one of our own pages. */
 export async function askForPanel<Type extends keyof FromPanel>(
@@ -110,7 +112,8 @@ export async function askForPanel<Type extends keyof FromPanel>(
   for (let times = 1; ; times += 1) {
     try {
       const answer = await ask<FromPanel, Type>(type, asked);
-      if (answer !== undefined) return answer;
+      if (answer !== undefined && (answer !== null || !ANSWERED.has(type))) return answer;
+      if (times === MOST_TIMES) throw new Error(`no answer: ${type}`);
     } catch (error) {
       if (times === MOST_TIMES) throw error;
     }

@@ -259,12 +259,13 @@ test('fields for secrets are left alone, in a page as it is', async () => {
   const { browser } = await withList([';ws', 'Unit 3']);
   const site = await openSite({
     form: `<input aria-label="Note"><input id="a" type="password"><input id="b" autocomplete="one-time-code"><input id="c" autocomplete="cc-number">
+      <input id="e" style="-webkit-text-security:disc">
       <textarea id="d" spellcheck="false" autocomplete="off" style="font-family:monospace"></textarea>
       <script>window.textOf = () => document.querySelector('input').value</script>`,
   });
   await browser.openField(site.at('form'));
   await browser.untilExpands(';ws', 'Unit 3');
-  for (const id of ['a', 'b', 'c', 'd']) {
+  for (const id of ['a', 'b', 'c', 'e', 'd']) {
     await browser.driver.findElement(By.id(id)).click();
     await browser.type(';ws ');
     await browser.settle();

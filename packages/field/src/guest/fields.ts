@@ -9,7 +9,7 @@ const TEXT_TYPES = new Set(['text', 'search', 'tel', 'url', 'email']);
 /** Autofill's names for what nobody's list belongs in (HTML, "autofill detail tokens"). */
 const SECRET_TOKENS = /^(current-password|new-password|one-time-code|cc-.*)$/u;
 /** The same by the name that a page gives a field. Common practice, no source. */
-const SECRET_NAMES = /passw|passcode|one.?time|\botp\b|\b2fa\b|\bpin\b|\bcvc|\bcvv|csc\b|card.?(number|no\b)|iban/iu;
+const SECRET_NAMES = /passw|passcode|one.?time|\botp\b|\b2fa\b|\bpin\b|\bcvc|\bcvv|csc\b|card.?(number|no\b)/iu;
 const FIXED_WIDTH = /mono|courier|consolas/iu;
 
 /** Fields that hid what was typed into them once: to show a password makes it no other text. */

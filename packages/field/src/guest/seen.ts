@@ -4,7 +4,7 @@
 const SMALLEST = 8;
 const FAINTEST = 0.1;
 
-/** Whether a field shows in its own frame. Costs a look at the style of every element around it. */
+/** Whether a field, and what is typed into it, shows in its own frame. Costs a look at the style of every element around it. */
 export function isSeen(field: HTMLElement): boolean {
   const box = field.getBoundingClientRect();
   const left = Math.max(box.left, 0);
@@ -12,6 +12,9 @@ export function isSeen(field: HTMLElement): boolean {
   const width = Math.min(box.right, innerWidth) - left;
   const height = Math.min(box.bottom, innerHeight) - top;
   if (width < SMALLEST || height < SMALLEST) return false;
+  // Drawn as dots, as a password is.
+  const dots = getComputedStyle(field).getPropertyValue('-webkit-text-security');
+  if (dots !== '' && dots !== 'none') return false;
   let opacity = 1;
   for (let element: Element | null = field; element; element = parentOf(element)) {
     const style = getComputedStyle(element);

@@ -416,7 +416,7 @@ export class PageTyping {
 }
 
 /** Without a key for so long, in ms, one hesitates. */
-const HESITATION = 120;
+const HESITATION = 180;
 
 /** Keys that do nothing by themselves. */
 const MODIFIERS = new Set(['Shift', 'Control', 'Alt', 'AltGraph', 'Meta', 'CapsLock']);

@@ -1,6 +1,6 @@
 import { CompiledList, type TypingSession } from '@yellow-latch/core/fire';
 import { THIS_APP } from '@yellow-latch/core/profile/thisApp';
-import { entryOf } from '../testing/entries';
+import { entry as entryOf } from '@yellow-latch/core/fire/testing';
 import fc from 'fast-check';
 
 import {

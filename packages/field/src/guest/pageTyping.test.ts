@@ -2,7 +2,7 @@ import { CompiledList } from '@yellow-latch/core/fire';
 import { THIS_APP } from '@yellow-latch/core/profile/thisApp';
 
 import { attach } from '..';
-import { entryOf } from '../testing/entries';
+import { entry as entryOf } from '@yellow-latch/core/fire/testing';
 import { surfaceFor } from './fields';
 import { PageTyping } from './pageTyping';
 

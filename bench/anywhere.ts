@@ -14,9 +14,9 @@ const SLOWED = 4;
 const TURNS = 8;
 const MEGABYTE = 1_000_000;
 
-/** Two browsers, one with the extension, which has joined a list of 10,000; and pages for both. */
+/** Two browsers, one with the extension, which has joined a list of 10,000; both with the focus in a text area. */
 async function withBoth(
-  measure: (both: { ours: Extended; bare: Browser; site: FieldSite; code: string; text: string }) => Promise<Figure[]>,
+  measure: (both: { ours: Extended; bare: Browser; site: FieldSite }) => Promise<Figure[]>,
 ): Promise<Figure[]> {
   const [stand, site] = await Promise.all([
     Stand.start('empty'),
@@ -29,7 +29,11 @@ async function withBoth(
     await (await OtherDevice.join(stand.address)).make(...list.map(({ code, expansion }): Pair => [code, expansion]));
     await (await OtherDevice.join(stand.address)).make([';zzready', 'It is ready.']);
     await ours.join(stand.address);
-    return await measure({ ours, bare, site, code: ';zzready', text: 'It is ready.' });
+    await ours.openField(site.at('textarea'));
+    await ours.untilExpands(';zzready', 'It is ready.', 60_000);
+    await bare.driver.get(site.at('textarea'));
+    await bare.driver.executeScript('document.querySelector("textarea").focus()');
+    return await measure({ ours, bare, site });
   } finally {
     await ours.end();
     await bare.end();
@@ -40,11 +44,7 @@ async function withBoth(
 
 /** p95 of a key in a text area, with the extension and without, in turns. */
 export function fieldKey(): Promise<Figure[]> {
-  return withBoth(async ({ ours, bare, site, code, text }) => {
-    await ours.openField(site.at('textarea'));
-    await ours.untilExpands(code, text, 60_000);
-    await bare.driver.get(site.at('textarea'));
-    await bare.driver.executeScript('document.querySelector("textarea").focus()');
+  return withBoth(async ({ ours, bare }) => {
     const times: Record<'ours' | 'bare', number[]> = { ours: [], bare: [] };
     const both = [
       ['ours', ours.browser],
@@ -79,11 +79,7 @@ export function fieldKey(): Promise<Figure[]> {
 
 /** Memory of a page with the focus in a field, and the time scripts take in a page without one, beside the same pages without the extension. */
 export function fieldCost(): Promise<Figure[]> {
-  return withBoth(async ({ ours, bare, site, code, text }) => {
-    await ours.openField(site.at('textarea'));
-    await ours.untilExpands(code, text, 60_000);
-    await bare.driver.get(site.at('textarea'));
-    await bare.driver.executeScript('document.querySelector("textarea").focus()');
+  return withBoth(async ({ ours, bare, site }) => {
     const [heap, bareHeap] = [await heapOf(ours.browser), await heapOf(bare)];
     const times: Record<'ours' | 'bare', number[]> = { ours: [], bare: [] };
     for (let turn = 0; turn < TURNS; turn += 1) {

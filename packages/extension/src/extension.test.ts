@@ -81,7 +81,6 @@ function bundled(entry: string): { size: number; packages: string[] } {
     write: false,
     metafile: true,
   });
-  const [first] = outputFiles;
   const output = Object.entries(metafile.outputs).find(([, { entryPoint }]) =>
     entryPoint?.endsWith(entry.split('/').at(-1)!),
   );
@@ -93,9 +92,7 @@ function bundled(entry: string): { size: number; packages: string[] } {
     ),
   ];
   const files = [...new Set(firstOf(output![0]))];
-  const contents = files.map(
-    (file) => outputFiles.find(({ path }) => path.endsWith(file))?.contents ?? first!.contents,
-  );
+  const contents = files.map((file) => outputFiles.find(({ path }) => path.endsWith(file))!.contents);
   const inputs = files.flatMap((file) => Object.keys(metafile.outputs[file]!.inputs));
   const packages = inputs.flatMap((input) => /node_modules\/((?:@[^/]+\/)?[^/]+)/u.exec(input)?.[1] ?? []);
   return {

@@ -167,12 +167,7 @@ export class ListDevice {
     await countUse(replica.db, id);
     clearTimeout(this.usesTimer);
     this.usesTimer = setTimeout(() => {
-      const counting = {
-        db: replica.db,
-        state: replica.state,
-        recordOf: (type: 'shortcut', one: string) => replica.recordOf(type, one),
-      };
-      void usesToSend(counting).then((writes) => (writes.length > 0 ? replica.write(writes) : undefined));
+      void usesToSend(replica).then((writes) => (writes.length > 0 ? replica.write(writes) : undefined));
     }, USES_AFTER);
   }
 }

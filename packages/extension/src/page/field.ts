@@ -88,7 +88,7 @@ function followFrame(): () => void {
     if (message.type === 'changed') askAgain();
     const focused = focusedHere();
     if (message.type === 'put' && focused && surface(focused)) {
-      void typing.put(message.id, message.text, focused).then(answer);
+      void typing.put(message, focused).then(answer);
       return true;
     }
     if (message.type === 'selected') {

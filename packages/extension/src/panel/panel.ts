@@ -86,7 +86,7 @@ async function finding(page: chrome.tabs.Tab | null): Promise<HTMLElement> {
 
 function row({ id, code, text }: Listed, page: chrome.tabs.Tab | null, told: HTMLElement): HTMLElement {
   const put = async () => {
-    const message: ToPage = { type: 'put', id, text: null };
+    const message: ToPage = { type: 'put', id, code };
     const isIn =
       page?.id !== undefined &&
       ((await chrome.tabs.sendMessage(page.id, message).catch(() => false)) as boolean | null);

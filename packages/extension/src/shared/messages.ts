@@ -51,7 +51,7 @@ export interface FromPage {
 /** To the frames of pages. */
 export type ToPage =
   | { readonly type: 'changed' }
-  | { readonly type: 'put'; readonly id: string; readonly text: string | null }
+  | { readonly type: 'put'; readonly id: string; readonly code: string }
   | { readonly type: 'selected' };
 
 /** How the extension stands to its list. */

@@ -32,21 +32,20 @@ export class ControlOfPage implements GuestSurface {
   replaceBefore(expected: string, text: string): boolean {
     const { element } = this;
     const { ownerDocument: document, selectionStart: caret, selectionEnd } = element;
-    const held = this.takes.lines ? text : text.replaceAll(/\s*\n\s*/gu, ' ');
     const start = (caret ?? element.value.length) - expected.length;
     if (asSpaces(element.value.slice(Math.max(0, start), caret ?? undefined)) !== expected) return false;
     if (caret === null) {
       // Its selection cannot be set: the code goes letter by letter.
       for (let left = expected.length; left > 0; left -= 1) if (!document.execCommand('delete')) return false;
-      return held === '' || document.execCommand('insertText', false, held);
+      return text === '' || document.execCommand('insertText', false, text);
     }
-    const wanted = element.value.slice(0, start) + held + element.value.slice(selectionEnd!);
+    const wanted = element.value.slice(0, start) + text + element.value.slice(selectionEnd!);
     element.setSelectionRange(start, selectionEnd);
-    if (start === selectionEnd && held === '') return true;
-    if (held === '' ? document.execCommand('delete') : document.execCommand('insertText', false, held)) return true;
+    if (start === selectionEnd && text === '') return true;
+    if (text === '' ? document.execCommand('delete') : document.execCommand('insertText', false, text)) return true;
     // Where the command is not known the page's history of the field begins anew.
-    element.setRangeText(held, start, selectionEnd!, 'end');
-    element.dispatchEvent(new InputEvent('input', { bubbles: true, inputType: 'insertReplacementText', data: held }));
+    element.setRangeText(text, start, selectionEnd!, 'end');
+    element.dispatchEvent(new InputEvent('input', { bubbles: true, inputType: 'insertReplacementText', data: text }));
     return element.value === wanted;
   }
 

@@ -135,18 +135,19 @@ export class PageTyping {
   }
 
   /** Puts in a shortcut where the caret is, as from a list beside the page. False: there is no field to put it in. */
-  async put(id: string, text: string | null, focused: Element | null): Promise<boolean> {
+  async put({ id, code }: { id: string; code: string }, focused: Element | null): Promise<boolean> {
     const followed = (focused && this.follow(focused)) ?? this.here;
     if (!followed?.surface.element.isConnected) return false;
     const { surface } = followed;
     const restore = surface.keepCaret();
-    const answer = text === null ? await this.made(followed, id, id) : { plain: text, html: null, caret: null };
+    const answer = await this.made(followed, id, code);
     if (!answer) return false;
     restore();
-    const isDone = surface.replaceBefore('', answer.plain, answer.html);
+    const text = inField(surface, answer.plain);
+    const isDone = surface.replaceBefore('', text, answer.html);
     if (isDone) {
       this.options.onFired?.({ type: 'fired', by: 'filled', id, typed: '', expansion: answer.plain });
-      this.placeCaret(surface, answer, answer.plain);
+      this.placeCaret(surface, answer, text);
     }
     return isDone;
   }

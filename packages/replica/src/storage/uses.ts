@@ -41,12 +41,12 @@ export async function readCounts(db: ReplicaDatabase): Promise<UseCounts | null>
 }
 
 /** The writes that tell the other devices what was counted here and they do not know yet. Linear in what was counted. */
-export async function usesToSend({ db, state, recordOf }: Counting): Promise<Write[]> {
-  const counted = await readCounts(db);
+export async function usesToSend(counting: Counting): Promise<Write[]> {
+  const counted = await readCounts(counting.db);
   if (!counted) return [];
   return Object.entries(counted.counts).flatMap(([id, count]): Write[] => {
-    const record = recordOf('shortcut', id);
-    if (!record || isDeleted(record) || countOf(record, 'used', state.id) >= count) return [];
+    const record = counting.recordOf('shortcut', id);
+    if (!record || isDeleted(record) || countOf(record, 'used', counting.state.id) >= count) return [];
     return [{ type: 'shortcut', id, fields: { used: { count, since: counted.since } } }];
   });
 }

@@ -10,11 +10,7 @@ export function useSendUses(): void {
   const { replica } = useOpened();
   const write = useWrite();
   const send = useCallback(async () => {
-    const writes = await usesToSend({
-      db: replica.db,
-      state: replica.state,
-      recordOf: (type, id) => replica.recordOf(type, id),
-    });
+    const writes = await usesToSend(replica);
     if (writes.length > 0) await write(...writes);
   }, [replica, write]);
   useOnLeaving(() => void send());

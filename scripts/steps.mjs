@@ -188,11 +188,16 @@ async function buildLanguage() {
     bundle: true,
     platform: 'node',
     format: 'esm',
+    // Packages that need Node's own ways to be found are not bundled.
+    external: ['fontkit', '@unicode/*'],
     logLevel: 'warning',
   });
-  await must(process.execPath, [program, join(PUBLIC, 'language')]);
+  await must(process.execPath, [program, join(PUBLIC, 'language'), join(PUBLIC, 'faces')]);
   writeFileSync(stamp, wanted);
 }
+
+/** Rooms of answers that have a worker. */
+const WORKERS = ['audit', 'exchange', 'symbols', 'people'];
 
 /** The workers, each bundled by itself: what only it needs is not in the app. Resolves with the paths of what is in it. */
 async function buildWorker(room) {
@@ -218,7 +223,7 @@ async function buildWorker(room) {
 async function buildApp() {
   await buildLanguage();
   await writeLocales(join(PUBLIC, 'locales'));
-  const inWorkers = [...(await buildWorker('audit')), ...(await buildWorker('exchange'))];
+  const inWorkers = (await Promise.all(WORKERS.map(buildWorker))).flat();
   const stamp = join(SITE, '.made-from');
   const wanted = hashOf([
     'package-lock.json',
@@ -275,7 +280,7 @@ async function buildServiceWorker() {
   const files = filesBelow(SITE).map((path) => relative(SITE, path).replaceAll('\\', '/'));
   const kept = files.filter(
     (path) =>
-      !/^(language\/|locales\/|screenshots\/|licences\.json$|metadata\.json$|service-worker\.js$)|(^|\/)\.|\.map$/.test(
+      !/^(language\/|faces\/|locales\/|screenshots\/|licences\.json$|metadata\.json$|service-worker\.js$)|(^|\/)\.|\.map$/.test(
         path,
       ),
   );

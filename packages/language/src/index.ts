@@ -6,3 +6,5 @@ export { confusableSkeleton, parseLookAlikes, type LookAlikes } from './lookAlik
 export { LANGUAGES, type LanguageCode } from './languages';
 export { parseVocabulary, VocabularyFileSchema, type VocabularyFile } from './vocabularyFile';
 export { zipf, type Zipf } from './zipf';
+export { parseSlips, type Slip } from './slips/file';
+export { parseSymbols, parseSymbolWords } from './symbols/file';

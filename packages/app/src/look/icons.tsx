@@ -39,6 +39,7 @@ import MapPin from 'lucide-react-native/icons/map-pin';
 import MessageSquare from 'lucide-react-native/icons/message-square';
 import Minus from 'lucide-react-native/icons/minus';
 import MonitorSmartphone from 'lucide-react-native/icons/monitor-smartphone';
+import Omega from 'lucide-react-native/icons/omega';
 import Music from 'lucide-react-native/icons/music';
 import PencilLine from 'lucide-react-native/icons/pencil-line';
 import Piano from 'lucide-react-native/icons/piano';
@@ -57,6 +58,8 @@ import Settings2 from 'lucide-react-native/icons/settings-2';
 import Share2 from 'lucide-react-native/icons/share-2';
 import SlidersHorizontal from 'lucide-react-native/icons/sliders-horizontal';
 import Smartphone from 'lucide-react-native/icons/smartphone';
+import SpellCheck from 'lucide-react-native/icons/spell-check';
+import Users from 'lucide-react-native/icons/users';
 import Space from 'lucide-react-native/icons/space';
 import Split from 'lucide-react-native/icons/split';
 import Tablet from 'lucide-react-native/icons/tablet';
@@ -115,6 +118,7 @@ const ICONS = {
   more: Ellipsis,
   move: Grip,
   music: Music,
+  omega: Omega,
   pencil: PencilLine,
   piano: Piano,
   phone: Smartphone,
@@ -135,6 +139,7 @@ const ICONS = {
   shift: ArrowBigUp,
   'sign-out': LogOut,
   space: Space,
+  'spell-check': SpellCheck,
   split: Split,
   tablet: Tablet,
   tag: Tag,
@@ -142,6 +147,7 @@ const ICONS = {
   trash: Trash2,
   truck: Truck,
   undo: Undo2,
+  users: Users,
 } as const;
 
 export type IconName = keyof typeof ICONS;

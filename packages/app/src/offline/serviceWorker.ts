@@ -1,6 +1,6 @@
 /**
  * The service worker: the app opens and works without a network. All that it is made of is kept when it is installed;
- * the words of a language, and the sentences in it, when they are first used. What goes to the server (/api/) is none of its business. A later
+ * the words of a language, the sentences in it and faces for symbols, when they are first used. What goes to the server (/api/) is none of its business. A later
  * version waits until a person asks for it. What is shared to the app is taken here, and goes to no server.
  */
 import { clientsClaim } from 'workbox-core';
@@ -18,7 +18,7 @@ cleanupOutdatedCaches();
 // Every place inside the app is its one page.
 registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//] }));
 registerRoute(
-  ({ url, sameOrigin }) => sameOrigin && /^\/(language|locales)\//.test(url.pathname),
+  ({ url, sameOrigin }) => sameOrigin && /^\/(language|faces|locales)\//.test(url.pathname),
   new StaleWhileRevalidate({ cacheName: 'language' }),
 );
 registerRoute(

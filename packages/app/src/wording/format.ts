@@ -125,6 +125,11 @@ export function languageName(tag: string): string {
   }
 }
 
+/** The name of a country in the language of the screens, by its code (ISO 3166-1). */
+export function regionName(code: string): string {
+  return formatter('region', () => new Intl.DisplayNames(locales(), { type: 'region' })).of(code) ?? code;
+}
+
 function listFormat(type: 'conjunction' | 'disjunction' | 'unit'): Intl.ListFormat {
   return formatter(type, () => new Intl.ListFormat(locales(), { type, style: type === 'unit' ? 'short' : 'long' }));
 }

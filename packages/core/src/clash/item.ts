@@ -14,7 +14,7 @@ export interface Item {
   readonly kind: Kind;
   readonly shortcut: AuditedShortcut;
   readonly key: string;
-  /** Its text is its code: it never fires by mistake. */
+  /** Its text is its code, or what was meant by it: whoever types it wants it, so that it never fires by mistake. */
   readonly isItself: boolean;
   /** What the key is drawn like; null where that is not asked. */
   readonly skeleton: string | null;
@@ -38,7 +38,7 @@ export function itemOf(
     kind: shortcut.kind,
     shortcut,
     key,
-    isItself: isItself(entry.code, entry.expansion),
+    isItself: shortcut.kind === 'correction' || isItself(entry.code, entry.expansion),
     skeleton: skeletonOf?.(key) ?? null,
     lowered: null,
     typedKey: searchable(key),

@@ -9,4 +9,13 @@ export { nextGap } from './gaps';
 export { joinerBefore } from './join';
 export { MissedChances, type MissedChance } from './missed';
 export { fileNameOf, LONG_DRAFT, mailtoUri, smsUri, textToSend, titleOf, type MailDraft } from './send';
-export { tagsIn, withoutTag, withoutTags, type Tag } from './tags';
+export {
+  dropTags,
+  joinTagBlocks,
+  readTagBlock,
+  tagsIn,
+  withoutTag,
+  withoutTags,
+  type Tag,
+  type TagBlock,
+} from './tags';

@@ -32,12 +32,48 @@ export function withoutTags(block: string, present: ReadonlySet<string>): { text
     if (seen.has(tag.key)) dropped.push(tag);
     seen.add(tag.key);
   }
-  let text = block;
-  for (const tag of [...dropped].reverse()) {
-    const { start, end } = withoutTag(text, tag);
-    text = text.slice(0, start) + text.slice(end);
-  }
-  return { text, dropped };
+  return { text: withoutAll(block, dropped), dropped };
+}
+
+/** A block of tags as it stands: how many, which stand there twice, and which are more than its limit. */
+export interface TagBlock {
+  readonly tags: readonly Tag[];
+  readonly doubles: readonly Tag[];
+  /** Those behind the limit, doubles not counted. */
+  readonly over: readonly Tag[];
+}
+
+/** What is to be said about a block of tags. `limit` null: there is none. */
+export function readTagBlock(block: string, limit: number | null): TagBlock {
+  const { dropped: doubles } = withoutTags(block, new Set());
+  const isDouble = new Set(doubles.map(({ start }) => start));
+  const tags = tagsIn(block).filter(({ start }) => !isDouble.has(start));
+  return { tags, doubles, over: limit === null ? [] : tags.slice(limit) };
+}
+
+/** A block without the tags at some places: its doubles, or those behind its limit. */
+export function dropTags(block: string, dropped: readonly Tag[]): string {
+  return withoutAll(block, dropped).trim();
+}
+
+function withoutAll(text: string, dropped: readonly Tag[]): string {
+  return [...dropped]
+    .sort((a, b) => b.start - a.start)
+    .reduce((left, tag) => {
+      const { start, end } = withoutTag(left, tag);
+      return left.slice(0, start) + left.slice(end);
+    }, text);
+}
+
+/** Several blocks as one, no tag twice; each goes on behind the one before it. */
+export function joinTagBlocks(blocks: readonly string[]): string {
+  const present = new Set<string>();
+  const parts = blocks.map((block) => {
+    const { text } = withoutTags(block.trim(), present);
+    for (const { key } of tagsIn(block)) present.add(key);
+    return text.trim();
+  });
+  return parts.filter((part) => part !== '').join(' ');
 }
 
 /** What goes with a tag that is taken out: the blank before it, or behind it where it begins a line. */

@@ -2,6 +2,7 @@ import { findNodeAtLocation, parseTree, type Node, type ParseError } from 'jsonc
 import { z } from 'zod';
 
 import {
+  CardLinkSchema,
   CarriedFieldsSchema,
   ConventionFieldsSchema,
   DeviceFieldsSchema,
@@ -12,6 +13,7 @@ import {
   RecordIdSchema,
   SetFieldsSchema,
   ShortcutFieldsSchema,
+  TagLimitSchema,
   UsedSchema,
   type CarriedFields,
   type ConventionFields,
@@ -43,6 +45,9 @@ const FileShortcutSchema = z.strictObject({
   pinned: ShortcutFieldsSchema.shape.pinned.default(null),
   note: ShortcutFieldsSchema.shape.note.default(''),
   language: ShortcutFieldsSchema.shape.language.default(null),
+  // Only where there is one, so that an app of before reads the others.
+  card: CardLinkSchema.optional(),
+  tagLimit: TagLimitSchema.optional(),
   used: UsedSchema.optional(),
 });
 
@@ -177,8 +182,8 @@ export function readSealedShortcuts(json: string): WholeEntry[] | null {
   }
 }
 
-function wholeOf({ id, used, ...fields }: FileShortcut): WholeEntry {
-  return { id, fields, ...(used ? { used } : {}) };
+function wholeOf({ id, used, card, tagLimit, ...fields }: FileShortcut): WholeEntry {
+  return { id, fields: { ...fields, card: card ?? null, tagLimit: tagLimit ?? null }, ...(used ? { used } : {}) };
 }
 
 /** Why a shortcut of a file is none, and where that shows. */

@@ -267,7 +267,7 @@ function wantedOf(entry: Entry, setByName: ReadonlyMap<string, ShortcutSet>): Wa
     if (!AskedRulesSchema.safeParse({ [column]: value }).success) return no({ type: 'cell', column, value });
     rules[column] = value;
   }
-  const { usesAWeek, former, pinned } = RECORD_TYPES.shortcut.defaults;
+  const { usesAWeek, former, pinned, card, tagLimit } = RECORD_TYPES.shortcut.defaults;
   const known = entry.set === undefined ? undefined : setByName.get(setKey(entry.set));
   return {
     id: null,
@@ -281,6 +281,8 @@ function wantedOf(entry: Entry, setByName: ReadonlyMap<string, ShortcutSet>): Wa
       pinned,
       note: entry.note ?? '',
       language: entry.language ?? null,
+      card,
+      tagLimit,
     },
     set: entry.set === undefined ? undefined : setOf(entry.set, known),
     used: null,

@@ -78,6 +78,8 @@ export function fileShortcutOf({
   pinned,
   note,
   language,
+  card,
+  tagLimit,
   used,
 }: Shortcut): FileShortcut {
   return {
@@ -92,6 +94,8 @@ export function fileShortcutOf({
     pinned,
     note,
     language,
+    ...(card ? { card } : {}),
+    ...(tagLimit === null ? {} : { tagLimit }),
     ...(used ? { used } : {}),
   };
 }

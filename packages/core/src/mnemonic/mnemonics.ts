@@ -46,9 +46,10 @@ const SECOND_LEVEL = new Set(['co', 'com', 'org', 'net', 'ac', 'gov', 'gv', 'or'
 /**
  * What could be typed for a text, by its kind: initials, consonants, first syllables, telling words, a site and its page, what
  * symbols are called. Best first within each way of making them; each once, in lower case. `kind`: the shortcut's, for a text that has
- * no words of its own. Linear in the beginning of the text that is read.
+ * no words of its own. `called`: what the thing is called, best first, where that is known: it goes before what the text says of itself.
+ * Linear in the beginning of the text that is read.
  */
-export function mnemonicsOf(expansion: string, kind = ''): Mnemonic[] {
+export function mnemonicsOf(expansion: string, kind = '', called: readonly string[] = []): Mnemonic[] {
   const text = expansion.trim();
   const what = recognise(text);
   const made: Mnemonic[] = [];
@@ -59,6 +60,9 @@ export function mnemonicsOf(expansion: string, kind = ''): Mnemonic[] {
       if (plain !== '' && !made.some((other) => other.text === plain)) made.push({ text: plain, how });
     }
   };
+  // What is typed for a symbol is mostly shorter than its name.
+  if (what.type === 'symbol') add('name', ...symbolWords(text));
+  addCalled(add, called);
   switch (what.type) {
     case 'mail':
       addNamed(add, namesIn(what.local), siteOf(what.domain), ['mail']);
@@ -72,7 +76,6 @@ export function mnemonicsOf(expansion: string, kind = ''): Mnemonic[] {
       addWords(add, wordsOf(text.replaceAll(/\b(?:tel|mob|phone|telefon|ext)\b\.?|\d+/giu, ' ')));
       break;
     case 'symbol':
-      add('name', ...symbolWords(text));
       break;
     case 'tags':
       addWords(add, wordsOf(text.replaceAll(/[#_]/gu, ' ')));
@@ -94,6 +97,15 @@ export function mnemonicsOf(expansion: string, kind = ''): Mnemonic[] {
 }
 
 type Add = (how: How, ...texts: readonly (string | undefined)[]) => void;
+
+/** Of what a thing is called: each word if it is short, else how it begins; the initials of several. */
+function addCalled(add: Add, called: readonly string[]): void {
+  const words = called.slice(0, MOST_WORDS).map((word) => matchKey(word).replaceAll(/[^\p{L}\p{M}\p{N}]/gu, ''));
+  for (const word of words) if (clustersOf(word).length <= LONGEST_WORD) add('name', word);
+  for (const word of words) add('name', syllablesOf(word, 3), syllablesOf(word, 4));
+  if (words.length > 1) add('initials', words.slice(0, 3).map(letter).join(''), words.slice(0, 2).map(letter).join(''));
+  for (const word of words) add('consonants', consonantsOf(word));
+}
 
 /**
  * Of names: what tells the thing from others of its site, then its site. Each whole or by its first syllable, the initials of names

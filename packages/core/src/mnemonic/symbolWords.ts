@@ -182,6 +182,11 @@ const WORDS: Readonly<Record<string, string>> = {
   '🏠': 'home house',
 };
 
+/** The symbols of which it is known what people type for them. */
+export function wellKnownSymbols(): readonly string[] {
+  return Object.keys(WORDS);
+}
+
 /** The marks that letters take, by their combining character, and what people add to the letter for them. */
 const MARKS: Readonly<Record<string, string>> = {
   '\u0300': '`',

@@ -8,6 +8,10 @@ export const LIMITS = {
   reasonClusters: 200,
   noteClusters: 300,
   deviceNameClusters: 60,
+  /** UTF-16 units of the key of a person's card. */
+  cardUid: 255,
+  /** Tags that a person may set as most for a block. */
+  tags: 1_000,
   usesAWeek: 10_000,
   keyboards: 8,
   shortcutsPerList: 50_000,

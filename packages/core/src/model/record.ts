@@ -34,6 +34,15 @@ const CodeSchema = checkedText((code) => checkCode(code)).refine((code) => code 
 /** A fractional key: a string between those of its neighbours. */
 const OrderSchema = z.string().regex(/^[A-Za-z0-9]{1,200}$/);
 
+/** A part of a person's card (RFC 6350): `uid` is the card's, or a key made of its name; `part` says which of its values. */
+export const CardLinkSchema = z.strictObject({
+  uid: z.string().min(1).max(LIMITS.cardUid),
+  part: z.string().regex(/^[a-z][a-z-]{0,29}(?: \d{1,3})?$/),
+});
+export type CardLink = z.infer<typeof CardLinkSchema>;
+
+export const TagLimitSchema = z.int().min(1).max(LIMITS.tags);
+
 /** The fields of a shortcut, each merged on its own. `setId` null: in no set. */
 export const ShortcutFieldsSchema = z.strictObject({
   code: CodeSchema,
@@ -52,6 +61,10 @@ export const ShortcutFieldsSchema = z.strictObject({
   note: lineOf(LIMITS.noteClusters, 0),
   /** The language it is written in; null: any. */
   language: LanguageSchema.nullable(),
+  /** Whose card it was made from and which part of it, so that a later card of the same person changes it; null: from none. */
+  card: CardLinkSchema.nullable(),
+  /** Of a block of tags: how many of them may go into one message; null: any number. */
+  tagLimit: TagLimitSchema.nullable(),
 });
 export type ShortcutFields = z.infer<typeof ShortcutFieldsSchema>;
 
@@ -121,7 +134,16 @@ export const RECORD_TYPES = {
     guarded: ['code', 'content', 'note'],
     settled: ['content', 'code', 'kind', 'setId', 'rules', 'note'],
     counters: { used: UsedSchema },
-    defaults: { rules: {}, usesAWeek: null, former: null, pinned: null, note: '', language: null },
+    defaults: {
+      rules: {},
+      usesAWeek: null,
+      former: null,
+      pinned: null,
+      note: '',
+      language: null,
+      card: null,
+      tagLimit: null,
+    },
     most: LIMITS.shortcutsPerList,
     since: 1,
   },

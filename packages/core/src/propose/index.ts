@@ -6,3 +6,4 @@ export { mainMark, nearCodes, USUAL, type NearCode } from './near';
 export { FreeCodes, type Codeless } from './free';
 export type { CodesInUse } from './inUse';
 export { costOfCode, proposeCodes, type Proposal, type ProposeInput } from './proposals';
+export { GivenCodes } from './given';

@@ -25,6 +25,8 @@ export interface ProposeInput {
   readonly mark: Mark;
   readonly inUse: readonly InUse[];
   readonly codes: CodesInUse;
+  /** What the thing is called, best first, where that is known: a symbol's name, a person's. */
+  readonly called?: readonly string[];
 }
 
 /** So many are handed on to be checked: most are safe, and five are wanted. */
@@ -82,7 +84,7 @@ export function proposeCodes(input: ProposeInput): Proposal[] {
   return proposeUnder(DOUBLED, input);
 }
 
-function proposeUnder(mark: Mark, { entry, kind, inUse, codes }: ProposeInput): Proposal[] {
+function proposeUnder(mark: Mark, { entry, kind, inUse, codes, called }: ProposeInput): Proposal[] {
   const { id, expansion } = entry;
   const isAtOnce = inUse.some(({ device }) => heldBy(entry, device)?.fires === 'instant');
   const seen = new Set<string>();
@@ -100,7 +102,7 @@ function proposeUnder(mark: Mark, { entry, kind, inUse, codes }: ProposeInput): 
     if (cost === 'nowhere') return;
     found.push({ code, how, like, taps: cost.taps, seconds: cost.seconds });
   };
-  const mnemonics = mnemonicsOf(expansion, kind);
+  const mnemonics = mnemonicsOf(expansion, kind, called);
   for (const { text, how } of mnemonics) take(text, how);
   // A second of its kind is called as the first is, and a little more.
   for (const { text } of mnemonics.slice(0, 6)) {

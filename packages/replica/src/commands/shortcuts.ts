@@ -20,8 +20,10 @@ export function fieldsOf({
   pinned,
   note,
   language,
+  card,
+  tagLimit,
 }: Shortcut): ShortcutFields {
-  return { code, content, kind, setId, rules, usesAWeek, former, pinned, note, language };
+  return { code, content, kind, setId, rules, usesAWeek, former, pinned, note, language, card, tagLimit };
 }
 
 export function editing(before: Shortcut, fields: Partial<ShortcutFields>): Command {

@@ -20,7 +20,7 @@ const effort = new EffortWorkerApi(audit);
 const apis: WorkerApis = {
   audit,
   effort,
-  propose: new ProposeWorkerApi(audit, effort),
+  propose: new ProposeWorkerApi(audit, effort, pause),
   codePlan: new CodePlanWorkerApi(audit, effort, pause),
   fit: new FitWorkerApi(audit),
 };

@@ -28,6 +28,7 @@ import {
   type Vocabulary,
 } from '@yellow-latch/core/clash';
 import { asText } from '@yellow-latch/core/clash/asText';
+import { oddCapitals, type OddWord } from '@yellow-latch/core/corrections';
 import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
 import { profileOf } from '@yellow-latch/core/profile';
 import type { Mark } from '@yellow-latch/core/model';
@@ -210,6 +211,12 @@ export class AuditWorkerApi {
     const own = readOwnText(bytes, format);
     if ('type' in own) return own;
     return { own, report: scanOwnText(own.text, CompiledList.compile(this.audit.entries, profileOf(device))) };
+  }
+
+  /** Words that a person writes with unusual capitals, in a text of their own; the commonest first. */
+  capitals(bytes: Uint8Array, format: OwnTextFormat): readonly OddWord[] {
+    const own = readOwnText(bytes, format);
+    return 'type' in own ? [] : oddCapitals(own.text);
   }
 
   /** The words of a language (BCP 47, base alone), for a keyboard that corrects spelling. Throws where they cannot be fetched. */

@@ -38,7 +38,7 @@ async function apisOf(...shortcuts: AuditedShortcut[]) {
     (name) => Promise.resolve(name === 'en' ? VOCABULARY : []),
     () => Promise.resolve(),
   );
-  const propose = new ProposeWorkerApi(audit, new EffortWorkerApi(audit));
+  const propose = new ProposeWorkerApi(audit, new EffortWorkerApi(audit), () => Promise.resolve());
   if (shortcuts.length > 0) {
     const list = { sets: [{ id: 's' }], shortcuts };
     await audit.run({ list, devices: ['phone-list', 'expander'], languages: ['en'] });

@@ -43,7 +43,15 @@ export function ExpansionField(props: ExpansionFieldProps) {
   const putLink = (link: string, { from, to }: Started) => {
     const before = asMarkdown(value.slice(0, from)) + link;
     onChange(before + asMarkdown(value.slice(to)), false, true);
-    // When the sheet has gone, one types on behind it.
+    typeOnBehind(before);
+  };
+  const putSymbol = (symbol: string, { from, to }: Started) => {
+    const before = value.slice(0, from) + symbol;
+    onChange(before + value.slice(to), false);
+    typeOnBehind(before);
+  };
+  const typeOnBehind = (before: string) => {
+    // When the sheet has gone.
     requestAnimationFrame(() => {
       input.current?.focus();
       input.current?.setSelectionRange(before.length, before.length);
@@ -51,7 +59,7 @@ export function ExpansionField(props: ExpansionFieldProps) {
   };
   const insert = (what: Insert) => {
     const { selectionStart: from, selectionEnd: to } = input.current!;
-    if (what === 'link' || asksFirst(what)) setStarted({ insert: what, from, to });
+    if (asksFirst(what)) setStarted({ insert: what, from, to });
     else void putChip(newSegment(what), to);
   };
   return (
@@ -84,6 +92,10 @@ export function ExpansionField(props: ExpansionFieldProps) {
             onChip={(segment) => {
               setStarted(null);
               void putChip(segment, started.to);
+            }}
+            onSymbol={(symbol) => {
+              setStarted(null);
+              putSymbol(symbol, started);
             }}
             onLink={(link) => {
               setStarted(null);

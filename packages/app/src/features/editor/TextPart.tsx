@@ -9,6 +9,7 @@ import { FieldNote } from '@/look/Field';
 import { ExpansionField } from './ExpansionField';
 import { HiddenText } from './HiddenText';
 import { LinkNotes } from './LinkNotes';
+import { TagsPart } from './TagsPart';
 import type { EditorPartProps } from './useEditor';
 
 /** What you get: the text, what it makes now, what is in its links, and what came along with it. */
@@ -64,6 +65,9 @@ export function TextPart({ editor, draft, saved, isReadOnly }: EditorPartProps) 
             editor.form.setFocus('expansion');
           }}
         />
+      )}
+      {isShown && draft.kind === 'tags' && !template && !isReadOnly && (
+        <TagsPart editor={editor} id={saved?.id ?? null} />
       )}
       {editor.lines > 1 && (
         <FieldNote

@@ -43,6 +43,8 @@ export interface FormValues {
   note: string;
   /** The language it is written in; null: any. */
   language: string | null;
+  /** Of a block of tags: the most that are wanted; null: any number. */
+  tagLimit: number | null;
   /** Whether it stays on this device. */
   isPrivate: boolean;
   /** Whether blanks and newlines at the end were put back, and so are meant. */
@@ -63,6 +65,7 @@ export function formValuesOf(shortcut: Shortcut | null): FormValues {
     usesAWeek: shortcut?.usesAWeek ?? null,
     note: shortcut?.note ?? '',
     language: shortcut?.language ?? null,
+    tagLimit: shortcut?.tagLimit ?? null,
     isPrivate: shortcut?.private ?? false,
     keepsEnd: false,
   };

@@ -179,6 +179,7 @@ function changedFields(values: FormValues, saved: Shortcut | null): Partial<Shor
   if (values.usesAWeek !== (saved?.usesAWeek ?? null)) fields.usesAWeek = values.usesAWeek;
   if (values.note !== (saved?.note ?? '')) fields.note = values.note;
   if (values.language !== (saved?.language ?? null)) fields.language = values.language;
+  if (values.tagLimit !== (saved?.tagLimit ?? null)) fields.tagLimit = values.tagLimit;
   return fields;
 }
 

@@ -9,11 +9,25 @@ import { Icon, type IconName } from '@/look/icons';
 import { PressLink } from '@/look/PressLink';
 import { Sheet } from '@/look/Sheet';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/frame/replica/ReplicaProvider';
+import { useList, useMay } from '@/frame/replica/ReplicaProvider';
 
 import { choosing } from '@/parts/choosing';
 
-const WAYS: readonly { icon: IconName; label: MessageDescriptor; path: Href & string }[] = [
+interface Way {
+  readonly icon: IconName;
+  readonly label: MessageDescriptor;
+  readonly path: Href & string;
+}
+
+/** What adds several at once. */
+const ADDING: readonly Way[] = [
+  { icon: 'omega', label: msg`Symbols`, path: '/symbols' },
+  { icon: 'users', label: msg`People`, path: '/people' },
+  { icon: 'spell-check', label: msg`Corrections`, path: '/corrections' },
+  { icon: 'clipboard-list', label: msg`Clips`, path: '/clips' },
+];
+
+const WAYS: readonly Way[] = [
   { icon: 'file-up', label: msg`Import`, path: '/import' },
   { icon: 'download', label: msg`Export and back up`, path: '/export' },
   { icon: 'printer', label: msg`Print a sheet`, path: '/sheet' },
@@ -30,6 +44,7 @@ export function ListMenu() {
   const router = useRouter();
   const [isOpen, setOpen] = useState(false);
   const hasAny = useList().shortcuts.length > 0;
+  const canEdit = useMay() === 'edit';
   return (
     <>
       <IconButton
@@ -54,7 +69,7 @@ export function ListMenu() {
               <Text variant="bodyLarge">{t`Select several`}</Text>
             </PressLink>
           )}
-          {WAYS.map(({ icon, label, path }) => (
+          {[...(canEdit ? ADDING : []), ...WAYS].map(({ icon, label, path }) => (
             <PressLink
               key={path}
               onPress={() => {

@@ -16,6 +16,7 @@ import { whenIdle } from '@/frame/fetched';
 import { useLive } from '@/frame/live';
 import { SyncLine } from '@/frame/SyncLine';
 import { FilterChips } from '@/look/FilterChips';
+import { SearchField } from '@/look/SearchField';
 import { VirtualList, type VirtualListHandle } from '@/look/VirtualList';
 import { useList } from '@/frame/replica/ReplicaProvider';
 import { useKept } from '@/frame/replica/useKept';
@@ -32,7 +33,6 @@ import { countShortcuts, type ListItem } from './groups';
 import { ListMenu } from './ListMenu';
 import { NewBar } from './NewBar';
 import { PlanOffer } from './PlanOffer';
-import { SearchField } from './SearchField';
 import { SetHeading } from './SetHeading';
 import { ShortcutRow } from './ShortcutRow';
 import { UnsavedRows } from './UnsavedRows';
@@ -102,7 +102,7 @@ export function ListPane() {
             <ListMenu />
           </View>
         </View>
-        {!isEmpty && <SearchField value={query} onChange={setQuery} />}
+        {!isEmpty && <SearchField label={t`Search your shortcuts`} value={query} onChange={setQuery} />}
         {!isEmpty && (
           <View style={styles.filters}>
             <SeverityFilter

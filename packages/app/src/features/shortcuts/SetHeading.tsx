@@ -8,13 +8,17 @@ import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
 
 /** The name of a set over its shortcuts, and how many there are. */
-export function SetHeading({ set, count }: { set: ShortcutSet | null; count: number }) {
+export function SetHeading({ set, count }: { set: ShortcutSet | 'corrections' | null; count: number }) {
   const palette = usePalette();
+  const { name, icon } =
+    set === 'corrections'
+      ? { name: t`Corrections`, icon: 'spell-check' }
+      : { name: set?.name ?? t`No set`, icon: set?.icon ?? 'inbox' };
   return (
     <View style={styles.row}>
-      <Icon name={set?.icon ?? 'inbox'} size={18} color={palette.ink} />
+      <Icon name={icon} size={18} color={palette.ink} />
       <Text variant="titleSmall" role="heading" aria-level={2} style={styles.name}>
-        {set?.name ?? t`No set`}
+        {name}
       </Text>
       <View style={[styles.rule, { backgroundColor: palette.line }]} />
       <Text variant="bodySmall" style={{ color: palette.inkSoft }}>

@@ -2,11 +2,12 @@ import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, t } from '@lingui/core/macro';
 import type { Shortcut } from '@yellow-latch/core/model';
 import { shownText } from '@yellow-latch/core/model';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { MASK } from '@/answers/audit/sentences/mask';
+import { SymbolPicker } from '@/bundles/symbolPicker';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { Icon, type IconName } from '@/look/icons';
@@ -40,6 +41,7 @@ export function TapBoard({ onPut, onKey, onBackspace }: TapBoardProps) {
   const [setId, setSetId] = useState<string | null>(null);
   const [isArranging, setArranging] = useState(false);
   const [isChoosing, setChoosing] = useState(false);
+  const [isPicking, setPicking] = useState(false);
   const pinned = pinnedOf(shortcuts);
   const withKeys = sets.filter(({ id }) => pinned.some((one) => one.setId === id));
   const shownSet = withKeys.some(({ id }) => id === setId) ? setId : null;
@@ -119,8 +121,20 @@ export function TapBoard({ onPut, onKey, onBackspace }: TapBoardProps) {
         {KEYS.map(({ text, label, icon }) => (
           <BoardKey key={text} label={i18n._(label)} icon={icon} text={text} onPress={() => onKey(text)} />
         ))}
+        <BoardKey label={t`Symbols`} icon="omega" text="" onPress={() => setPicking(true)} />
         <BoardKey label={t`Backspace`} icon="backspace" text="" onPress={onBackspace} />
       </View>
+      {isPicking && (
+        <Suspense fallback={null}>
+          <SymbolPicker
+            onPick={(symbol) => {
+              setPicking(false);
+              onKey(symbol);
+            }}
+            onClose={() => setPicking(false)}
+          />
+        </Suspense>
+      )}
       <PinSheet isOpen={isChoosing} onClose={() => setChoosing(false)} />
     </View>
   );

@@ -1,3 +1,6 @@
+import { Suspense } from 'react';
+
+import { SymbolPicker } from '@/bundles/symbolPicker';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
 import type { ChipSegment } from './chipNode';
@@ -15,13 +18,21 @@ interface InsertSheetProps {
   blanks?: Parameters<typeof SegmentSheet>[0]['blanks'];
   onChip: (segment: ChipSegment) => void;
   onLink: (link: string) => void;
+  onSymbol: (symbol: string) => void;
   onClose: () => void;
 }
 
 /** What is asked before something goes into a text. */
-export default function InsertSheet({ id, insert, words, blanks = [], onChip, onLink, onClose }: InsertSheetProps) {
+export default function InsertSheet(props: InsertSheetProps) {
+  const { id, insert, words, blanks = [], onChip, onLink, onSymbol, onClose } = props;
   const { shortcuts } = useList();
   if (insert === 'link') return <LinkSheet words={words} onDone={onLink} onClose={onClose} />;
+  if (insert === 'symbol')
+    return (
+      <Suspense fallback={null}>
+        <SymbolPicker onPick={onSymbol} onClose={onClose} />
+      </Suspense>
+    );
   return (
     <SegmentSheet
       segment={newSegment(insert)}

@@ -57,7 +57,7 @@ export default function TemplateEditor({
   const blanks = chips.flatMap(({ segment }): BlankSegment[] => (segment.type === 'blank' ? [segment] : []));
 
   const insert = (what: Insert) => {
-    if (what === 'link' || asksFirst(what)) setOpen({ insert: what });
+    if (asksFirst(what)) setOpen({ insert: what });
     else field.current?.insert(newSegment(what));
   };
   const close = () => setOpen(null);
@@ -88,6 +88,10 @@ export default function TemplateEditor({
       onChip={(segment) => {
         close();
         field.current?.insert(segment);
+      }}
+      onSymbol={(symbol) => {
+        close();
+        field.current?.insertText(symbol);
       }}
       onLink={(link) => {
         close();

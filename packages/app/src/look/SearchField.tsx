@@ -2,17 +2,20 @@ import { t } from '@lingui/core/macro';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
 
-import { FACES } from '@/look/fonts';
-import { Icon } from '@/look/icons';
-import { usePalette } from '@/look/useLook';
+import { FACES } from './fonts';
+import { Icon } from './icons';
+import { usePalette } from './useLook';
 
 interface SearchFieldProps {
+  label: string;
+  /** What stands in it while it is empty, where that says more than the label. */
+  placeholder?: string;
   value: string;
   onChange: (value: string) => void;
 }
 
 /** A search line that answers to each letter. */
-export function SearchField({ value, onChange }: SearchFieldProps) {
+export function SearchField({ label, placeholder = label, value, onChange }: SearchFieldProps) {
   const palette = usePalette();
   return (
     <View style={[styles.line, { borderColor: palette.inkSoft }]}>
@@ -20,8 +23,8 @@ export function SearchField({ value, onChange }: SearchFieldProps) {
       <TextInput
         value={value}
         onChangeText={onChange}
-        aria-label={t`Search your shortcuts`}
-        placeholder={t`Search your shortcuts`}
+        aria-label={label}
+        placeholder={placeholder}
         placeholderTextColor={palette.inkSoft}
         autoCapitalize="none"
         autoCorrect={false}

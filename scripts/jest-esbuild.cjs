@@ -36,13 +36,14 @@ module.exports = {
       .update(path)
       .update(version)
       .update(JSON.stringify(options))
-      .update('sentences')
+      .update('sentences 2')
       .digest('hex'),
   process: (source, path) => ({
     code: transformSync(writtenOut(source, path), {
       ...options,
       loader: path.endsWith('.ts') ? 'ts' : path.endsWith('.tsx') ? 'tsx' : 'js',
-      sourcefile: path,
+      // By the name of .mjs esbuild would take what was transformed for CommonJS as Node does.
+      sourcefile: path.replace(/\.mjs$/, '.js'),
     }).code,
   }),
 };

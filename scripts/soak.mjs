@@ -21,6 +21,7 @@ const UNIT = {
     ['--selectProjects', 'core', 'server', '--testPathPattern', 'convention/(compare|baker)|recommendation'],
   ],
   files: ['Spoilt files read', ['--selectProjects', 'core', '--testPathPattern', 'exchange/fuzz']],
+  people: ['Spoilt files of people read', ['--selectProjects', 'core', '--testPathPattern', 'people/fuzz']],
   whole: ['Devices and server with a bad line between them, and a server set back', ['--selectProjects', 'whole']],
   attack: ['The server attacked', ['--selectProjects', 'server', '--testPathPattern', 'attack']],
 };

@@ -22,7 +22,7 @@ const MOST_WORDS = 60_000;
 
 const require = createRequire(import.meta.url);
 
-export function readJson(name: string, path: string): unknown {
+function readJson(name: string, path: string): unknown {
   const folder = dirname(require.resolve(`${name}/package.json`));
   return JSON.parse(readFileSync(join(folder, path), 'utf8'));
 }

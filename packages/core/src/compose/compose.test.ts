@@ -5,10 +5,13 @@ import { applyInputOnDevice, settleRules, startSession } from '../fire';
 import { DEVICE_PROFILES } from '../profile';
 import {
   DeviceList,
+  dropTags,
   formattedHtml,
   joinerBefore,
+  joinTagBlocks,
   MissedChances,
   nextGap,
+  readTagBlock,
   shiftFormatted,
   tagsIn,
   withoutTag,
@@ -59,6 +62,49 @@ describe('tags', () => {
           text = text.slice(0, range.start) + text.slice(range.end);
         }
         expect(text.trim()).toBe('');
+      }),
+    );
+  });
+});
+
+describe('a block of tags', () => {
+  const block = '#piano #Tuning #piano #felt\n#tuning #harp';
+
+  test('doubles and those behind the limit are told, and dropped', () => {
+    const { tags, doubles, over } = readTagBlock(block, 3);
+    expect(tags.map(({ text }) => text)).toEqual(['#piano', '#Tuning', '#felt', '#harp']);
+    expect(doubles.map(({ text }) => text)).toEqual(['#piano', '#tuning']);
+    expect(over.map(({ text }) => text)).toEqual(['#harp']);
+    expect(dropTags(block, doubles)).toBe('#piano #Tuning #felt\n#harp');
+    const cut = dropTags(block, doubles);
+    expect(dropTags(cut, readTagBlock(cut, 3).over)).toBe('#piano #Tuning #felt');
+    expect(readTagBlock(block, null).over).toEqual([]);
+  });
+
+  test('joined, no tag stands there twice', () => {
+    expect(joinTagBlocks(['#piano #felt', ' #Felt #harp ', '', '#piano'])).toBe('#piano #felt #harp');
+  });
+
+  // UAX #31, section on hashtag identifiers: what goes on is XID_Continue and emoji, after NFKC; from memory.
+  test.each([
+    ['#Ⅷb', 'viiib'],
+    ['#ﬁne', 'fine'],
+    ['＃STRASSE', 'strasse'],
+    ['#caf\u00e9', 'cafe\u0301'.normalize('NFC')],
+    ['#🎹keys', '🎹keys'],
+    ['#हार्प', 'हार्प'],
+  ])('%s is one tag, called %s', (text, key) => {
+    expect(tagsIn(text).map((tag) => [tag.text, tag.key])).toEqual([[text, key]]);
+  });
+
+  test('whatever is dropped, the others stay in their order, and no more than the limit is left', () => {
+    const tag = fc.stringMatching(/^#[a-z]{1,3}$/);
+    fc.assert(
+      fc.property(fc.array(tag, { maxLength: 12 }), fc.integer({ min: 1, max: 8 }), (tags, limit) => {
+        const text = tags.join(' ');
+        const once = dropTags(text, readTagBlock(text, null).doubles);
+        const left = dropTags(once, readTagBlock(once, limit).over);
+        expect(tagsIn(left).map((one) => one.text)).toEqual([...new Set(tags)].slice(0, limit));
       }),
     );
   });

@@ -113,6 +113,8 @@ const FIELDS = {
   pinned: null,
   note: '',
   language: null,
+  card: null,
+  tagLimit: null,
 };
 
 test('a text far too long is refused by its length, before anything in it is counted', () => {

@@ -40,8 +40,11 @@ export function writeAddress(parts: AddressParts, home: string): string {
   );
   // What no template knows stands before the street.
   const before = [box, more].filter((part) => part !== '');
-  return [...before, ...lines]
-    .map((line) => line.trim())
-    .filter((line) => line !== '')
-    .join('\n');
+  return (
+    [...before, ...lines]
+      // A template may end a line with a mark behind a number that stands in the street here.
+      .map((line) => line.trim().replace(/\s+[.,]$/u, ''))
+      .filter((line) => line !== '')
+      .join('\n')
+  );
 }

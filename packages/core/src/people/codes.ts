@@ -19,5 +19,7 @@ const ENDINGS: Readonly<Record<PartType, string>> = {
 export function calledFor(card: Card, part: CardPart, isFirst: boolean): string[] {
   if (isFirst) return [...card.called];
   const number = /\d+$/u.exec(part.id)?.[0] ?? '';
-  return card.called.map((name) => name + ENDINGS[part.type] + number);
+  const ending = ENDINGS[part.type] + number;
+  // Where a code that goes on from another would never come, the letter stands before the name.
+  return card.called.flatMap((name) => [name + ending, ending + name]);
 }

@@ -5,7 +5,7 @@
 export { calledFor } from './codes';
 export { COUNTRIES, countryOf, isCountry, nameOf } from './countries';
 export { matchCards, partKey, type CardMatch, type CardUpdate } from './update';
-export { MOST_CARDS, readCards, type CardProblem, type ReadCards } from './readCards';
+export { homeOf, MOST_CARDS, readCards, type CardProblem, type ReadCards } from './readCards';
 export { PARTS, type Card, type CardPart, type PartType } from './card';
 export { readPhone, type ReadPhone } from './phone';
 export { writeAddress, type AddressParts } from './address';

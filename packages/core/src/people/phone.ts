@@ -28,6 +28,17 @@ export function readPhone(written: string, home: string): ReadPhone {
   };
 }
 
+/** The country in which most of some numbers are that are written with theirs; null: none has half of them. */
+export function mainCountry(written: readonly string[]): string | null {
+  const counts = new Map<string, number>();
+  for (const one of written) {
+    const country = parsePhoneNumberFromString(one.replace(/^tel:/iu, '').trim())?.country;
+    if (country !== undefined) counts.set(country, (counts.get(country) ?? 0) + 1);
+  }
+  const [most] = [...counts].sort(([, a], [, b]) => b - a);
+  return most && most[1] * 2 >= written.length ? most[0] : null;
+}
+
 function callingCodeOf(country: string): string | undefined {
   return isCountry(country) ? String(getCountryCallingCode(country)) : undefined;
 }

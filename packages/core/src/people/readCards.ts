@@ -1,5 +1,6 @@
 import { cardOf, type Card } from './card';
 import { splitCards, type CardText } from './lines';
+import { mainCountry } from './phone';
 import { readProperty, type CardProperty } from './property';
 
 /** What was wrong in a file of cards. `line`: from 1. */
@@ -27,6 +28,12 @@ export interface ReadCards {
   readonly problems: readonly CardProblem[];
   /** How many cards stood in the file. */
   readonly count: number;
+}
+
+/** The country in which most of a file's numbers are, as far as they say so; null: they do not. ISO 3166-1. */
+export function homeOf(text: string): string | null {
+  const numbers = text.match(/^(?:[\w-]+\.)?tel[^:\n]*:(?:tel:)?\+[^\r\n]{4,30}/gimu) ?? [];
+  return mainCountry(numbers.slice(0, 500).map((line) => line.slice(line.indexOf('+'))));
 }
 
 /** More cards than these are not read, in one file. */

@@ -3,7 +3,7 @@ import { entry } from '../fire/testing';
 import { DEVICE_PROFILES } from '../profile';
 import { CHOSEN_CODES } from '../mnemonic/chosenCodes';
 import { checkCode, matchKey, type Mark } from '../model';
-import { proposeCodes, type CodesInUse, type Proposal } from '.';
+import { GivenCodes, proposeCodes, type CodesInUse, type Proposal } from '.';
 
 const MARK: Mark = { place: 'before', marker: ';' };
 const keyboardOf = (id: string) => KEYBOARDS.find((keyboard) => keyboard.id === id)!;
@@ -116,4 +116,30 @@ test('without keyboards the shortest go first, and what they take is not known',
     codes: codesOf({}),
   });
   expect(proposals[0]).toMatchObject({ code: ';cr', taps: null, seconds: null });
+});
+
+test('what a thing is called goes before what its text says', () => {
+  const called = (names: readonly string[], text: string, kind: string) =>
+    proposeCodes({
+      entry: entry('', text, { id: 'new' }),
+      kind,
+      mark: MARK,
+      inUse,
+      codes: codesOf({}),
+      called: names,
+    }).map(({ code }) => code);
+  expect(called(['ann', 'annc'], '07700 900123', 'contact')).toEqual(expect.arrayContaining([';ann', ';annc']));
+  expect(called(['sagittarius'], '♐', 'symbol').slice(0, 5)).toEqual(expect.arrayContaining([';sag']));
+  // What people type for a symbol is known without its name.
+  expect(called(['half'], '½', 'symbol')).toEqual(expect.arrayContaining([';hf']));
+});
+
+test('codes that were given count as in use, with what they begin and what begins them', () => {
+  const given = new GivenCodes(codesOf({ a: ';book' }));
+  given.give('b', ';Ann');
+  expect(given.usersOf(';ann')).toEqual(['b']);
+  expect(given.usersOf(';book')).toEqual(['a']);
+  expect([given.hasLonger(';an'), given.hasLonger(';ann'), given.hasLonger(';boo')]).toEqual([true, false, true]);
+  expect(given.shorterThan(';anna')).toEqual(['b']);
+  expect(given.shorterThan(';books')).toEqual(['a']);
 });

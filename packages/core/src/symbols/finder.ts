@@ -209,11 +209,13 @@ export class SymbolFinder {
     });
   }
 
+  /** As text and as a picture, for what can be both; what is a picture from the start is no text that a face of ours draws. */
   private presentationsOf(text: string): readonly string[] {
     const [first, ...rest] = [...text];
-    if (first === undefined || !/^\p{Emoji}$/u.test(first) || /^[\d#*]$/u.test(first)) return [];
-    if (rest.length === 0) return [`${first}\ufe0e`, `${first}\ufe0f`];
-    return rest.length === 1 && /^[\ufe0e\ufe0f]$/u.test(rest[0]!) ? [first, `${first}\ufe0e`] : [];
+    if (first === undefined || !/^(?!\p{Emoji_Presentation})\p{Emoji}$/u.test(first) || /^[\d#*]$/u.test(first))
+      return [];
+    if (rest.length === 0) return [`${first}\ufe0f`];
+    return rest.length === 1 && rest[0] === '\ufe0f' ? [first] : [];
   }
 
   private isDrawn(text: string): boolean {
@@ -229,10 +231,11 @@ export class SymbolFinder {
   }
 
   private nameOfOther(text: string): string {
-    const plain = bare(text).replaceAll(/[\ufe0e\u{1f3fb}-\u{1f3ff}]/gu, '');
+    const plain = bare(text).replaceAll(TONES, '');
     if (plain !== text && plain !== '') {
-      const index = this.at.get(plain) ?? this.at.get(`${plain}\ufe0f`);
-      if (index !== undefined) return this.names[index]!;
+      const index = this.at.get(plain) ?? this.at.get(`${plain}\ufe0f`) ?? this.at.get(withPicture(plain));
+      const tones = [...new Set(text.match(TONES))].map((tone) => this.describe(tone).name);
+      if (index !== undefined) return [this.names[index]!, ...tones].join(', ');
     }
     const characters = [...text];
     if (characters.length > 1) return characters.map((one) => this.describe(one).name).join(', ');
@@ -269,6 +272,15 @@ export class SymbolFinder {
     }
     return low;
   }
+}
+
+/** Unicode Technical Standard 51, emoji modifiers. */
+const TONES = /[\u{1f3fb}-\u{1f3ff}]/gu;
+
+/** A sequence as it is without a tone: its first part is a picture there by a sign of its own. */
+function withPicture(text: string): string {
+  const [first = '', ...rest] = [...text];
+  return `${first}\ufe0f${rest.join('')}`;
 }
 
 /** Words that most names have, and that tell nothing apart. */

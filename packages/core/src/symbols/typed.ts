@@ -152,7 +152,10 @@ export function symbolsTypedAs(query: string, madeOf: ReadonlyMap<string, readon
     return (script![1] === '^' ? RAISED : LOWERED).test(character);
   });
   const whole = [...query].length > 1 ? (madeOf.get(query) ?? []) : [];
-  return [...new Set([...(TYPED[typed]?.split(' ') ?? []), ...byMark(query), ...whole, ...(raised ?? [])])];
+  const begun = /^\d+\/$/u.test(query)
+    ? [...madeOf].flatMap(([parts, all]) => (parts.startsWith(query) ? all : []))
+    : [];
+  return [...new Set([...(TYPED[typed]?.split(' ') ?? []), ...byMark(query), ...begun, ...whole, ...(raised ?? [])])];
 }
 
 const FRACTION_SLASH = '\u2044';

@@ -26,7 +26,8 @@ async function readBlocks(): Promise<[string, number, number][]> {
   const blocks = await Promise.all(
     names.map(async ({ name }): Promise<[string, number, number]> => {
       const { default: ranges } = (await import(join(folder, name, 'ranges.mjs'))) as { default: Range[] };
-      return [name.replaceAll('_', ' '), ranges[0]!.begin, ranges.at(-1)!.end];
+      // Where a range ends is not in it.
+      return [name.replaceAll('_', ' '), ranges[0]!.begin, ranges.at(-1)!.end - 1];
     }),
   );
   return blocks.filter(([name]) => !/^No Block|Surrogates|Private Use/u.test(name)).sort((a, b) => a[1] - b[1]);
@@ -107,7 +108,7 @@ export function buildSymbolWords(language: LanguageCode): SymbolWordsFile {
   const all = Object.entries({
     ...read('cldr-annotations-full', 'annotations', 'annotations'),
     ...read('cldr-annotations-derived-full', 'annotationsDerived', 'annotationsDerived'),
-  }).filter(([text]) => !TONE.test(text) && !/[\s|]/u.test(text));
+  }).filter(([text]) => (!TONE.test(text) || ALONE.test(text)) && !/[\s|]/u.test(text));
   return {
     format: 1,
     language,

@@ -80,9 +80,26 @@ export function parseSymbolWords(content: unknown): SymbolWords {
   };
 }
 
+/** Two people of different tones are spelt out; of one tone, or without any, they are one character. */
+const TWO_PEOPLE: Readonly<Record<string, string>> = {
+  '🫱‍🫲': '🤝',
+  '👩‍🤝‍👩': '👭',
+  '👩‍🤝‍👨': '👫',
+  '👨‍🤝‍👨': '👬',
+  '🧑‍❤‍💋‍🧑': '💏',
+  '🧑‍❤‍🧑': '💑',
+  '🧑‍🐰‍🧑': '👯',
+  '👨‍🐰‍👨': '👯‍♂',
+  '👩‍🐰‍👩': '👯‍♀',
+  '🧑‍🫯‍🧑': '🤼',
+  '👨‍🫯‍👨': '🤼‍♂',
+  '👩‍🫯‍👩': '🤼‍♀',
+};
+
 /** An emoji as it is without a skin tone, and without what chooses a picture: where a tone stands that does not. */
 function withoutTone(text: string): string {
-  return text.replaceAll(/[\ufe0f\u{1f3fb}-\u{1f3ff}]/gu, '');
+  const plain = text.replaceAll(/[\ufe0f\u{1f3fb}-\u{1f3ff}]/gu, '');
+  return TWO_PEOPLE[plain] ?? plain;
 }
 
 /** Code points as runs: each the distance from the end of the last and its length, in base 36. */

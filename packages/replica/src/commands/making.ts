@@ -1,4 +1,4 @@
-import { RECORD_TYPES, type CardLink, type Kind, type ShortcutSet } from '@yellow-latch/core/model';
+import { RECORD_TYPES, type AskedRules, type CardLink, type Kind, type ShortcutSet } from '@yellow-latch/core/model';
 import { v7 as uuid } from 'uuid';
 
 import { inOrder, type Command } from './command';
@@ -11,6 +11,7 @@ export interface NewShortcut {
   readonly kind: Kind;
   readonly note?: string;
   readonly card?: CardLink;
+  readonly rules?: AskedRules;
 }
 
 /** Where new shortcuts go: into no set, one of the list, or a new one by this name. */
@@ -22,10 +23,10 @@ export function making(shortcuts: readonly NewShortcut[], into: Into, sets: read
   const set = 'newSet' in into ? [makingSet(into.newSet, sets, setId!)] : [];
   return inOrder(
     ...set,
-    ...shortcuts.map(({ code, text, kind, note = '', card = null }): Command => {
+    ...shortcuts.map(({ code, text, kind, note = '', card = null, rules = {} }): Command => {
       const id = uuid();
       const content = { expansion: text, template: false, format: 'plain' } as const;
-      const fields = { ...RECORD_TYPES.shortcut.defaults, code, content, kind, setId, note, card };
+      const fields = { ...RECORD_TYPES.shortcut.defaults, code, content, kind, setId, note, card, rules };
       return {
         writes: [{ type: 'shortcut', id, fields }],
         undo: () => [{ type: 'shortcut', id, fields: { deleted: true } }],

@@ -1,9 +1,7 @@
 /** What the worker of people does, without the worker: it reads files of cards. Runs in Node for tests. */
+import { LARGEST_CARDS } from './limits';
 import { decodeText, type DecodeProblem } from '@yellow-latch/core/exchange';
-import { COUNTRIES, readCards, type ReadCards } from '@yellow-latch/core/people';
-
-/** A larger file than this is no list of people that a phone could hold, in bytes. */
-export const LARGEST_CARDS = 100_000_000;
+import { COUNTRIES, homeOf, readCards, type ReadCards } from '@yellow-latch/core/people';
 
 export interface People extends ReadCards {
   /** Characters that could not be read in the file's encoding. */
@@ -13,10 +11,11 @@ export interface People extends ReadCards {
 export class PeopleWorkerApi {
   private text: { readonly text: string; readonly unread: number } | DecodeProblem | null = null;
 
-  /** Takes a file up. */
-  open(bytes: Uint8Array): void {
+  /** Takes a file up. Resolves with the country (ISO 3166-1) in which most of its numbers are; null: they do not say. */
+  open(bytes: Uint8Array): string | null {
     const decoded = decodeText(bytes, undefined, LARGEST_CARDS);
     this.text = 'type' in decoded ? decoded : { text: decoded.text, unread: decoded.unread };
+    return 'type' in decoded ? null : homeOf(decoded.text);
   }
 
   /** The countries as in which numbers can be written. */

@@ -5,7 +5,7 @@ import type { ChosenConvention, KeyboardUse } from '@yellow-latch/core/model';
 import { AuditWorkerApi } from '@/answers/audit/workerApi';
 import { EffortWorkerApi } from '@/answers/effort/workerApi';
 
-import { ProposeWorkerApi, type ProposeRequest } from './workerApi';
+import { ProposeWorkerApi, type ProposeRequest, type Wanted } from './workerApi';
 
 const VOCABULARY = {
   format: 1,
@@ -93,4 +93,45 @@ test('a second of its kind is like the first, which is named by its code', async
 test('nothing is proposed before the list was checked', async () => {
   const { propose } = await apisOf();
   expect(propose.propose(shortcut('~new', '', 'Anything'), ASKED)).toBeNull();
+});
+
+describe('codes for several at once', () => {
+  const wanted = (id: string, text: string, called: readonly string[] = [], isNamed = false): Wanted => ({
+    shortcut: shortcut(`~${id}`, '', text, { kind: isNamed ? 'contact' : 'symbol' }),
+    called,
+    isNamed,
+  });
+
+  test('none in use, none twice, none that gets in the way of another', async () => {
+    const { audit, propose } = await apisOf(...LIST);
+    const all = [wanted('1', '½'), wanted('2', '½'), wanted('3', '→'), wanted('4', '♯'), wanted('5', '🦜', ['parrot'])];
+    const done: number[] = [];
+    const codes = (await propose.proposeAll(all, ASKED, (part) => done.push(part)))!;
+    expect(new Set(codes).size).toBe(5);
+    const put = all.map((one, at) => ({ ...one.shortcut, code: codes[at]! }));
+    expect(propose.judge(put)).toEqual([null, null, null, null, null]);
+    expect(audit.open('1')).toEqual([]);
+  });
+
+  test('a person’s name goes first, however cheap others are; a second thing of hers has another', async () => {
+    const { propose } = await apisOf(...LIST);
+    const codes = await propose.proposeAll(
+      [
+        wanted('1', '07700 900123', ['ann', 'annc', 'ac'], true),
+        wanted('2', 'ann@corrie.example', ['anne', 'eann'], true),
+      ],
+      ASKED,
+    );
+    expect(codes![0]).toBe(';ann');
+    expect([';anne', ';eann']).toContain(codes![1]);
+  });
+
+  test('what is overtaken gives nothing; what gets in the way of another is judged', async () => {
+    const { propose } = await apisOf(...LIST);
+    const many = Array.from({ length: 60 }, (_, at) => wanted(String(at), String.fromCodePoint(0x2_200 + at)));
+    const first = propose.proposeAll(many, ASKED);
+    propose.cancel();
+    expect(await first).toBeNull();
+    expect(propose.judge([{ ...many[0]!.shortcut, code: ';book' }])).not.toEqual([null]);
+  });
 });

@@ -18,7 +18,8 @@ import { MakeShortcuts } from '@/parts/making/MakeShortcuts';
 import type { WantedShortcut } from '@/parts/making/wanted';
 import { tellAgo } from '@/wording/format';
 
-import { useClips, type Clip } from './useClips';
+import type { Clip } from './clips';
+import { useClips } from './useClips';
 
 const NONE: ReadonlySet<string> = new Set();
 

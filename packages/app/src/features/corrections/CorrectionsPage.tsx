@@ -149,7 +149,8 @@ export function CorrectionsPage() {
 }
 
 function asShortcut({ code, text }: CorrectionLine) {
-  return { code, text, kind: 'correction' as const };
+  // Inside a longer word it is no slip, wherever one types.
+  return { code, text, kind: 'correction' as const, rules: { fires: 'delimiter', edge: 'word' } as const };
 }
 
 /** Words with unusual capitals in the text that a person asked to keep on this device. */

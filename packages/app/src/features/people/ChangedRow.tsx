@@ -36,7 +36,9 @@ export function ChangedRow({ update, code, isTicked, onToggle }: ChangedRowProps
           <Text style={[styles.was, { color: palette.inkSoft }]}>{was}</Text>
           <Text style={styles.now}>{now}</Text>
         </View>
-        <CodePlate code={code} />
+        <View>
+          <CodePlate code={code} />
+        </View>
       </Tick>
     </View>
   );

@@ -67,7 +67,9 @@ export function PersonRow({ card, isOpen, onOpen, isTicked, codeOf, onToggle }: 
                 <Text style={styles.part} numberOfLines={2}>
                   {t`${{ what: partName(part) }}: ${text}`}
                 </Text>
-                <CodePlate code={code} />
+                <View>
+                  <CodePlate code={code} />
+                </View>
               </View>
             );
           return (

@@ -3,7 +3,8 @@ import type { CardMatch } from '@yellow-latch/core/people';
 import { matchCards } from '@yellow-latch/core/people/update';
 import { useEffect, useMemo, useState } from 'react';
 
-import { LARGEST_CARDS, type People, type PeopleWorkerApi } from '@/answers/people/workerApi';
+import { LARGEST_CARDS } from '@/answers/people/limits';
+import type { People, PeopleWorkerApi } from '@/answers/people/workerApi';
 import { useWorker } from '@/answers/useWorker';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
@@ -74,7 +75,8 @@ export function usePeople(): PeopleState {
       setPhase('reading');
       try {
         const bytes = new Uint8Array(await file.arrayBuffer());
-        await ask((api) => api.open(bytes));
+        const likely = await ask((api) => api.open(bytes));
+        if (likely !== null) setHome(likely);
         setSerial((before) => before + 1);
       } catch {
         setPhase('failed');

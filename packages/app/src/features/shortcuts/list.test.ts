@@ -1,6 +1,6 @@
 import { makeShortcut } from '@yellow-latch/core/model/testing';
 import type { Severity } from '@yellow-latch/core/clash/finding';
-import type { Shortcut } from '@yellow-latch/core/model';
+import type { Shortcut, ShortcutSet } from '@yellow-latch/core/model';
 
 import { makeFinder } from '@/parts/find';
 import { arrange, NO_FILTERS, type Filters, type Sort } from './arrange';
@@ -53,6 +53,8 @@ describe('finding', () => {
   ])('%j', (query, ids) => expect(found(query)).toEqual(ids.sort()));
 });
 
+const nameOf = (set: ShortcutSet | 'corrections' | null) => (set === 'corrections' ? set : (set?.name ?? 'none'));
+
 describe('the order and the filters', () => {
   const lines = (
     found: Set<string> | null,
@@ -61,7 +63,7 @@ describe('the order and the filters', () => {
     worst = new Map<string, Severity>(),
   ) =>
     arrange(view, found, { ...NO_FILTERS, ...filters }, sort, worst).map((item) =>
-      item.type === 'set' ? `${item.set?.name ?? 'none'} ${item.count}` : item.shortcut.code,
+      item.type === 'set' ? `${nameOf(item.set)} ${item.count}` : item.shortcut.code,
     );
 
   test('by set in their order, first what has none or one that is gone', () => {

@@ -35,7 +35,11 @@ export function SymbolRow({ symbol, isTicked, code, onToggle, onLook }: SymbolRo
         <Text numberOfLines={2} style={styles.name}>
           {said}
         </Text>
-        {code !== undefined && <CodePlate code={code} />}
+        {code !== undefined && (
+          <View>
+            <CodePlate code={code} />
+          </View>
+        )}
       </Tick>
       <IconButton
         icon="info"

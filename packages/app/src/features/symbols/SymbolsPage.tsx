@@ -138,11 +138,12 @@ function ChooseSymbols({ symbols, ticked, onTick, onStarter, onMake }: ChooseSym
       foot={
         ticked.size > 0 && canEdit ? (
           <View style={[styles.foot, { borderColor: palette.line }]}>
-            {chosen.slice(-SHOWN).map(({ text, isDrawn }) => (
-              <Glyph key={text} text={text} isDrawn={isDrawn} size={22} />
-            ))}
+            <View style={styles.chosen}>
+              {chosen.slice(-SHOWN).map(({ text, isDrawn }) => (
+                <Glyph key={text} text={text} isDrawn={isDrawn} size={20} />
+              ))}
+            </View>
             <Button mode="text" compact onPress={() => onTick(NONE)} contentStyle={styles.tall}>{t`Clear`}</Button>
-            <View style={styles.push} />
             <LatchButton
               label={plural(ticked.size, { one: 'Add # symbol', other: 'Add # symbols' })}
               icon="plus"
@@ -257,4 +258,5 @@ const styles = StyleSheet.create({
   push: { flex: 1, minWidth: 120 },
   list: { flex: 1, minHeight: 0 },
   foot: { flexDirection: 'row', alignItems: 'center', gap: 2, padding: 10, borderTopWidth: 1 },
+  chosen: { flex: 1, minWidth: 0, flexDirection: 'row', overflow: 'hidden' },
 });

@@ -28,7 +28,7 @@ export function NewRow({ wanted, code, problem, severity, onChange, onSubmit }: 
   const said = problem ?? tellSeverity(severity);
   return (
     <View style={[styles.row, { borderColor: palette.line }]}>
-      <View style={styles.what}>
+      <View style={[styles.what, kind !== 'symbol' && styles.stacked]}>
         {kind === 'symbol' ? (
           <Glyph text={text} isDrawn />
         ) : (
@@ -90,6 +90,7 @@ const styles = StyleSheet.create({
     maxWidth: 760,
   },
   what: { flex: 1, minWidth: 150, flexDirection: 'row', alignItems: 'center', gap: 8 },
+  stacked: { flexDirection: 'column', alignItems: 'flex-start', gap: 2 },
   text: { flexShrink: 1, fontSize: 16, lineHeight: 21 },
   label: { flexShrink: 1 },
   code: { width: 132 },

@@ -54,8 +54,9 @@ test('what is put into a plain text stands at its place', () => {
     inserts()
       .filter(({ insert }) => asksFirst(insert))
       .map(({ insert }) => insert),
-  ).toEqual(['blank', 'date', 'shortcut']);
-  for (const { insert } of inserts()) if (insert !== 'link') expect(kindOf(newSegment(insert))).not.toBe('');
+  ).toEqual(['blank', 'link', 'symbol', 'date', 'shortcut']);
+  for (const { insert } of inserts())
+    if (insert !== 'link' && insert !== 'symbol') expect(kindOf(newSegment(insert))).not.toBe('');
 });
 
 test('blanks are named by what they are called, each differently', () => {

@@ -22,6 +22,7 @@ import { price } from './price';
 import { scan } from './scan';
 import { pushWait, requestCost, streamsPush } from './others';
 import { commits, streams } from './server';
+import { symbols } from './symbols';
 import { typing } from './typing';
 
 const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
@@ -51,6 +52,7 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   'push-wait': pushWait,
   import: importing,
   search,
+  symbols,
 };
 
 async function main(): Promise<void> {

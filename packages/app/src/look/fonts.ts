@@ -6,8 +6,8 @@ export const FACES = {
   strong: 'Atkinson Next Strong, Noto Sans, sans-serif',
   code: 'Atkinson Mono, Noto Sans Mono, monospace',
   /** Faces that are fetched for what has to be drawn of them (`useSymbolFaces`). */
-  symbol: 'Atkinson Next, Latch Signs, Device Emoji, Latch Emoji, sans-serif',
-  emoji: 'Device Emoji, Latch Emoji, Latch Signs, sans-serif',
+  symbol: 'Atkinson Next, Latch Symbols, Device Emoji, Latch Emoji, sans-serif',
+  emoji: 'Device Emoji, Latch Emoji, Latch Symbols, sans-serif',
 } as const;
 
 /** What is shipped; Latin only, other scripts come from the device's own faces. */

@@ -33,15 +33,20 @@ export function readCorrections(
   return written.split('\n').flatMap((raw, index): CorrectionLine[] => {
     const whole = raw.trim();
     if (whole === '') return [];
-    const [before, ...behind] = whole.split(ARROW);
-    const meant = behind.join(' ').trim();
-    const text = meant === '' || use === 'alone' ? whole : meant;
-    const code = meant === '' || use === 'alone' ? (use === 'capitals' ? whole.toLowerCase() : whole) : before!.trim();
+    const [code, text] = codeAndText(whole, use);
     const key = matchKey(code);
     const problem = problemOf(code, text, use, seen.has(key), isInUse(key));
     seen.add(key);
     return [{ line: index + 1, code, text, problem }];
   });
+}
+
+function codeAndText(line: string, use: CorrectionUse): [code: string, text: string] {
+  if (use === 'alone') return [line, line];
+  const [before, ...behind] = line.split(ARROW);
+  const meant = behind.join(' ').trim();
+  if (meant !== '') return [before!.trim(), meant];
+  return [use === 'capitals' ? line.toLowerCase() : line, line];
 }
 
 function problemOf(

@@ -147,6 +147,8 @@ describe('the schemas', () => {
     pinned: 'a0',
     note: 'for halls',
     language: 'en',
+    card: { uid: 'urn:uuid:1', part: 'mobile 2' },
+    tagLimit: 8,
   };
 
   test('take a shortcut and give it back unchanged', () => {

@@ -59,6 +59,6 @@ export function splitCards(text: string): {
     } else last = { line: number, parts: [raw], isHeavy: HEAVY.test(raw) };
   }
   finish();
-  if (open) cards.push({ ...(open as { line: number; lines: CardLine[] }), isWhole: false });
+  if (open) cards.push({ ...open, isWhole: false });
   return { cards, outside };
 }

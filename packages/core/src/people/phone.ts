@@ -32,7 +32,9 @@ export function readPhone(written: string, home: string): ReadPhone {
 export function mainCountry(written: readonly string[]): string | null {
   const counts = new Map<string, number>();
   for (const one of written) {
-    const country = parsePhoneNumberFromString(one.replace(/^tel:/iu, '').trim())?.country;
+    const number = parsePhoneNumberFromString(one.replace(/^tel:/iu, '').trim());
+    // Where countries share a code the largest stands first.
+    const country = number?.country ?? number?.getPossibleCountries()[0];
     if (country !== undefined) counts.set(country, (counts.get(country) ?? 0) + 1);
   }
   const [most] = [...counts].sort(([, a], [, b]) => b - a);

@@ -28,7 +28,7 @@ export function readProperty(line: string, version: '3' | '4'): CardProperty {
   const design = version === '4' ? ICAL.design.vcard : ICAL.design.vcard3;
   const [key, params, , ...values] = ICAL.parse.property(
     [name, ...kept].join(';') + ':' + value,
-    design as never,
+    design,
   ) as unknown as [string, { type?: string | string[] }, string, ...unknown[]];
   const types = [params.type ?? []].flat().map((type) => type.toLowerCase());
   return {

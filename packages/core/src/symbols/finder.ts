@@ -1,11 +1,11 @@
 import { distance } from 'fastest-levenshtein';
 
-import { clustersOf } from '../model';
+import { clustersOf, compareUnits } from '../model';
 import { symbolWords, wellKnownSymbols } from '../mnemonic/symbolWords';
 import { codePointIn, nameByRule, noSymbol, writeCodePoint, type NoSymbol } from './codePoint';
 import { wordsIn } from './fold';
 import type { SymbolTable, SymbolWords } from './table';
-import { characterByParts, symbolsTypedAs } from './typed';
+import { partsOf, symbolsTypedAs, type Parts } from './typed';
 import { usualSymbols } from './uses';
 
 /** A symbol as it is shown: `isDrawn` false where no shipped face has it, so that its code point stands for it. */
@@ -50,11 +50,17 @@ export class SymbolFinder {
   private readonly words: readonly string[];
   private readonly starts: Int32Array;
   private readonly postings: Int32Array;
-  /** How many words of a search each symbol has, and how many of them whole. */
+  /** The words of each symbol, and where those of each begin. */
+  private readonly wordStarts: Int32Array;
+  private readonly wordsOfSymbols: Int32Array;
+  /** During a search: whether each symbol has the rarest word. */
   private readonly has: Uint8Array;
-  private readonly hasWhole: Uint8Array;
-  /** Made for the first search. */
-  private byParts: ReadonlyMap<string, readonly string[]> | null = null;
+  /** The same, four at a time: most have it not. */
+  private readonly hasByFour: Uint32Array;
+  /** 1 where a shipped face draws it. */
+  private readonly drawn: Uint8Array;
+  /** Made for the first search: characters by what they are made of, letters with marks by their letter. */
+  private parts: Parts | null = null;
 
   constructor(
     private readonly table: SymbolTable,
@@ -82,15 +88,28 @@ export class SymbolFinder {
         for (const keyword of keywords.get(plain) ?? []) for (const word of wordsIn(keyword)) add(word);
       }
     });
-    this.words = [...lists.keys()].sort(byCodeUnit);
+    this.words = [...lists.keys()].sort(compareUnits);
     this.starts = new Int32Array(this.words.length + 1);
     this.words.forEach((word, index) => {
       this.starts[index + 1] = this.starts[index]! + lists.get(word)!.length;
     });
     this.postings = new Int32Array(this.starts[this.words.length]!);
     this.words.forEach((word, index) => this.postings.set(lists.get(word)!, this.starts[index]));
-    this.has = new Uint8Array(this.texts.length);
-    this.hasWhole = new Uint8Array(this.texts.length);
+    this.drawn = Uint8Array.from(this.texts, (text) => (this.isDrawn(text) ? 1 : 0));
+    this.has = new Uint8Array(Math.ceil(this.texts.length / 4) * 4);
+    this.hasByFour = new Uint32Array(this.has.buffer);
+    this.wordStarts = new Int32Array(this.texts.length + 1);
+    for (const symbol of this.postings) this.wordStarts[symbol + 1]! += 1;
+    for (let symbol = 0; symbol < this.texts.length; symbol += 1) {
+      this.wordStarts[symbol + 1]! += this.wordStarts[symbol]!;
+    }
+    this.wordsOfSymbols = new Int32Array(this.postings.length);
+    const next = this.wordStarts.slice();
+    for (let word = 0; word < this.words.length; word += 1) {
+      for (let i = this.starts[word]!; i < this.starts[word + 1]!; i += 1) {
+        this.wordsOfSymbols[next[this.postings[i]!]!++] = word;
+      }
+    }
   }
 
   /** How many symbols can be found by name. */
@@ -108,22 +127,23 @@ export class SymbolFinder {
     if (why !== null && why !== 'private') {
       return { ...NOTHING, none: { why, codePoint: writeCodePoint(codePoint!) } };
     }
-    const exact = this.exactly(asked, codePoint);
+    const isOne = isPlain(asked) ? asked.length === 1 : clustersOf(asked.slice(0, 40)).length === 1;
+    const exact = this.exactly(asked, codePoint, isOne);
     // A sign that was typed for a symbol is no word; of one letter only what is called so is meant.
-    const isTyped = exact.length > 0 && (/[^\p{L}\p{M}\p{N}\s-]/u.test(asked) || isForeign(asked));
+    const isTyped = exact.length > 0 && (/[^\p{L}\p{M}\p{N}\s-]/u.test(asked) || (isOne && !isPlain(asked)));
     const words = isTyped ? [] : wordsIn(asked).slice(0, MOST_WORDS);
-    let called = this.called(words, clustersOf(asked).length === 1);
+    const skipped = exact.flatMap((text) => this.at.get(text) ?? []);
+    let called = this.called(words, isOne, skipped);
     let meant: string | null = null;
-    if (called.length === 0 && exact.length === 0 && words.length > 0) {
+    if (called.count === 0 && exact.length === 0 && words.length > 0) {
       const corrected = words.map((word) => this.nearest(word) ?? word);
-      called = this.called(corrected, false);
-      if (called.length > 0) meant = corrected.join(' ');
+      called = this.called(corrected, false, skipped);
+      if (called.count > 0) meant = corrected.join(' ');
     }
-    const isExact = new Set(exact);
-    const texts = [...exact, ...called.map((index) => this.texts[index]!).filter((text) => !isExact.has(text))];
+    const others = called.first.slice(0, Math.max(0, MOST - exact.length));
     return {
-      symbols: texts.slice(0, MOST).map((text) => this.describe(text)),
-      count: texts.length,
+      symbols: [...exact.map((text) => this.describe(text)), ...others.map((index) => this.describeAt(index))],
+      count: exact.length + called.count,
       meant,
       none: why === null ? null : { why, codePoint: writeCodePoint(codePoint!) },
     };
@@ -132,8 +152,8 @@ export class SymbolFinder {
   /** A symbol as it is shown, whatever it is. */
   describe(text: string): FoundSymbol {
     const index = this.at.get(text);
-    const name = index === undefined ? this.nameOfOther(text) : this.names[index]!;
-    return { text, name, isDrawn: this.isDrawn(text) };
+    if (index !== undefined) return this.describeAt(index);
+    return { text, name: this.nameOfOther(text), isDrawn: this.isDrawn(text) };
   }
 
   /** What a symbol is called, in words that a code can be made of; likeliest first. */
@@ -151,49 +171,88 @@ export class SymbolFinder {
     return [...new Set(all)].filter((one) => one !== text).map((one) => this.describe(one));
   }
 
-  /** Those whose names hold every word, or begin one with it unless only whole ones count: all words whole first, then by use. Indices. */
-  private called(words: readonly string[], areWhole: boolean): number[] {
-    if (words.length === 0) return [];
-    const { has, hasWhole } = this;
-    has.fill(0);
-    hasWhole.fill(0);
-    words.forEach((word, at) => {
-      const first = this.firstFrom(word);
-      for (let index = first; index < this.words.length && this.words[index]!.startsWith(word); index += 1) {
-        const isWhole = this.words[index]!.length === word.length;
-        if (areWhole && !isWhole) break;
-        for (let i = this.starts[index]!; i < this.starts[index + 1]!; i += 1) {
-          const symbol = this.postings[i]!;
-          if (has[symbol]! < at) continue;
-          has[symbol] = at + 1;
-          // The word itself comes first among those that begin with it, so that each is counted once.
-          if (isWhole) hasWhole[symbol]! += 1;
-        }
-      }
-    });
-    const whole: number[] = [];
-    const begun: number[] = [];
-    const wanted = words.length;
-    for (let symbol = 0; symbol < has.length; symbol += 1) {
-      if (has[symbol] === wanted) (hasWhole[symbol]! >= wanted ? whole : begun).push(symbol);
-    }
-    // What is called so and nothing else stands before what has more words; among the first, where it is seen.
+  private describeAt(index: number): FoundSymbol {
+    return { text: this.texts[index]!, name: this.names[index]!, isDrawn: this.drawn[index] === 1 };
+  }
+
+  /**
+   * Those whose names hold every word, or begin one with it unless only whole ones count: what is called so and nothing else, all
+   * words whole, then by use. `skipped`: indices of those that are found already. As many indices as are shown, and the count of all.
+   */
+  private called(
+    words: readonly string[],
+    areWhole: boolean,
+    skipped: readonly number[],
+  ): { readonly first: readonly number[]; readonly count: number } {
+    if (words.length === 0) return { first: [], count: 0 };
+    // The rarest first: of what has it only its own few words are looked at for the others.
+    const ranges = words
+      .map((word) => this.rangeOf(word, areWhole))
+      .sort((one, other) => one.postings - other.postings);
+    this.markRarest(ranges[0]!);
+    const { has, hasByFour } = this;
+    for (const index of skipped) has[index] = 0;
     const spelt = words.join(' ');
-    const named = whole.filter((symbol) => this.names[symbol] === spelt);
-    return named.length === 0 || named.length === whole.length
-      ? [...whole, ...begun]
-      : [...named, ...whole.filter((symbol) => this.names[symbol] !== spelt), ...begun];
+    const [named, whole, begun]: number[][] = [[], [], []];
+    let count = 0;
+    for (let symbol = 0; symbol < has.length; symbol += 1) {
+      if ((symbol & 3) === 0 && hasByFour[symbol >> 2] === 0) {
+        symbol += 3;
+        continue;
+      }
+      let least = has[symbol]!;
+      for (let other = 1; least > 0 && other < ranges.length; other += 1) {
+        least = Math.min(least, this.holds(symbol, ranges[other]!));
+      }
+      if (least === 0) continue;
+      count += 1;
+      const among = least === WHOLE ? whole! : begun!;
+      if (least === WHOLE && this.names[symbol] === spelt) named!.push(symbol);
+      else if (among.length < MOST) among.push(symbol);
+    }
+    return { first: [...named!, ...whole!, ...begun!], count };
+  }
+
+  /** Marks the symbols that have a word of a range. */
+  private markRarest({ from, to, whole }: WordRange): void {
+    const { has, starts, postings } = this;
+    has.fill(0);
+    for (let word = from; word < to; word += 1) {
+      const end = starts[word + 1]!;
+      for (let i = starts[word]!; i < end; i += 1) {
+        const symbol = postings[i]!;
+        if (has[symbol] !== WHOLE) has[symbol] = word === whole ? WHOLE : BEGUN;
+      }
+    }
+  }
+
+  /** The words that begin with one, and it itself, if it is a word; `areWhole`: that one alone. */
+  private rangeOf(word: string, areWhole: boolean): WordRange {
+    const from = this.firstFrom(word);
+    const whole = this.words[from] === word ? from : -1;
+    const only = whole < 0 ? from : from + 1;
+    const to = areWhole ? only : this.firstFrom(`${word}\uffff`);
+    return { from, to, whole, postings: this.starts[to]! - this.starts[from]! };
+  }
+
+  /** Whether a symbol has a word of a range: the whole one, one that begins so, or none (0). */
+  private holds(symbol: number, { from, to, whole }: WordRange): number {
+    let best = 0;
+    for (let i = this.wordStarts[symbol]!; i < this.wordStarts[symbol + 1]!; i += 1) {
+      const word = this.wordsOfSymbols[i]!;
+      if (word === whole) return WHOLE;
+      if (word >= from && word < to) best = BEGUN;
+    }
+    return best;
   }
 
   /** What is meant and no other: the symbol itself, one by its code point, by what is typed for it, by what it looks like. */
-  private exactly(asked: string, codePoint: number | null): string[] {
+  private exactly(asked: string, codePoint: number | null, isOne: boolean): string[] {
     const found: string[] = [];
     if (codePoint !== null) found.push(String.fromCodePoint(codePoint));
-    const isOne = clustersOf(asked.slice(0, 40)).length === 1;
-    const isAscii = /^[\x20-\x7e]+$/u.test(asked);
-    if (isOne && !isAscii) found.push(asked);
-    this.byParts ??= characterByParts(this.table.characters);
-    found.push(...symbolsTypedAs(asked, this.byParts));
+    if (isOne && !isPlain(asked)) found.push(asked);
+    this.parts ??= partsOf(this.table.characters);
+    found.push(...symbolsTypedAs(asked, this.parts.made));
     if (isOne) {
       found.push(...(this.table.lookAlikes.get(asked) ?? []).slice(0, 24));
       if (/^\p{L}$/u.test(asked)) found.push(...this.markedAs(asked).slice(0, 40));
@@ -203,10 +262,8 @@ export class SymbolFinder {
 
   /** Letters made of this one and marks. */
   private markedAs(letter: string): readonly string[] {
-    return this.table.characters.filter((character) => {
-      const parts = character.normalize('NFD');
-      return parts.length > letter.length && parts.startsWith(letter) && /^\p{L}$/u.test(character);
-    });
+    this.parts ??= partsOf(this.table.characters);
+    return this.parts.marked.get(letter) ?? [];
   }
 
   /** As text and as a picture, for what can be both; what is a picture from the start is no text that a face of ours draws. */
@@ -283,23 +340,31 @@ function withPicture(text: string): string {
   return `${first}\ufe0f${rest.join('')}`;
 }
 
+/** How a symbol has a word. */
+const BEGUN = 1;
+const WHOLE = 2;
+
+/** Words that begin alike: the first, the one behind the last, the one that is nothing more (-1: none), and how many symbols have them. */
+interface WordRange {
+  readonly from: number;
+  readonly to: number;
+  readonly whole: number;
+  readonly postings: number;
+}
+
 /** Words that most names have, and that tell nothing apart. */
 const SAYS_NOTHING = new Set(
   'sign symbol mark with the and of letter latin small capital vulgar fraction one'.split(' '),
 );
 
-/** A letter that one would not type to search with. */
-function isForeign(text: string): boolean {
-  return clustersOf(text).length === 1 && !/^[\x20-\x7e]$/u.test(text);
+/** Whether a keyboard without other letters types it. */
+function isPlain(text: string): boolean {
+  return /^[\x20-\x7e]+$/.test(text);
 }
 
 /** As CLDR names it: without what chooses a picture. */
 function bare(text: string): string {
   return text.includes('\ufe0f') ? text.replaceAll('\ufe0f', '') : text;
-}
-
-function byCodeUnit(a: string, b: string): number {
-  return a < b ? -1 : a > b ? 1 : 0;
 }
 
 /** Unicode's names are of letters, figures, spaces and hyphens. */

@@ -160,18 +160,30 @@ export function symbolsTypedAs(query: string, madeOf: ReadonlyMap<string, readon
 
 const FRACTION_SLASH = '\u2044';
 
-/** Characters by what they are made of, for those that are made of something else. Linear. */
-export function characterByParts(characters: readonly string[]): ReadonlyMap<string, readonly string[]> {
-  const byParts = new Map<string, string[]>();
+/** Characters that are made of something else (UAX #15). */
+export interface Parts {
+  /** By all of what they are made of, without marks; fractions with a plain slash. */
+  readonly made: ReadonlyMap<string, readonly string[]>;
+  /** Letters with marks, by their letter. */
+  readonly marked: ReadonlyMap<string, readonly string[]>;
+}
+
+/** What characters are made of. Linear. */
+export function partsOf(characters: readonly string[]): Parts {
+  const made = new Map<string, string[]>();
+  const marked = new Map<string, string[]>();
+  const put = (map: Map<string, string[]>, key: string, character: string) => {
+    const others = map.get(key);
+    if (others) others.push(character);
+    else map.set(key, [character]);
+  };
   for (const character of characters) {
     const parts = character.normalize('NFKD');
-    if (parts === character || /\p{M}/u.test(parts)) continue;
-    const written = parts.replace(FRACTION_SLASH, '/');
-    const others = byParts.get(written);
-    if (others) others.push(character);
-    else byParts.set(written, [character]);
+    if (parts === character) continue;
+    if (!/\p{M}/u.test(parts)) put(made, parts.replace(FRACTION_SLASH, '/'), character);
+    else if (/^\p{L}$/u.test(character)) put(marked, [...character.normalize('NFD')][0]!, character);
   }
-  return byParts;
+  return { made, marked };
 }
 
 function byMark(query: string): string[] {

@@ -5,7 +5,7 @@
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 
-import { openSync, type Font } from 'fontkit';
+import { openSync } from 'fontkit';
 
 const require = createRequire(import.meta.url);
 
@@ -34,7 +34,7 @@ const EMOJI: Shipped = {
 
 /** A file of a face, what it is called in styles, and the code points that are drawn with it. */
 export interface Face {
-  readonly family: 'Latch Signs' | 'Latch Emoji';
+  readonly family: 'Latch Symbols' | 'Latch Emoji';
   readonly package: string;
   readonly file: string;
   readonly path: string;
@@ -47,7 +47,7 @@ function pathOf(name: string, part: string): string {
 }
 
 function drawnBy(path: string): number[] {
-  const font = openSync(path) as Font;
+  const font = openSync(path);
   return font.characterSet.filter((codePoint) => font.glyphForCodePoint(codePoint).id !== 0);
 }
 
@@ -63,7 +63,7 @@ export function shippedFaces(): { readonly faces: readonly Face[]; readonly draw
       const codePoints = drawnBy(path).filter((codePoint) => !drawn.has(codePoint));
       for (const codePoint of codePoints) drawn.add(codePoint);
       if (codePoints.length > 0)
-        faces.push({ family: 'Latch Signs', package: name, file: `${name}-${part}.woff2`, path, codePoints });
+        faces.push({ family: 'Latch Symbols', package: name, file: `${name}-${part}.woff2`, path, codePoints });
     }
   }
   for (const part of EMOJI.parts) {

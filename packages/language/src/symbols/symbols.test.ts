@@ -201,7 +201,7 @@ describe('faces', () => {
 
   test('the sheet names each file once; no two faces for text draw the same', () => {
     const { faces } = shippedFaces();
-    const signs = faces.filter(({ family }) => family === 'Latch Signs').flatMap(({ codePoints }) => codePoints);
+    const signs = faces.filter(({ family }) => family === 'Latch Symbols').flatMap(({ codePoints }) => codePoints);
     expect(new Set(signs).size).toBe(signs.length);
     const sheet = facesSheet(faces);
     for (const { file: name } of faces) expect(sheet.split(`url("${name}")`)).toHaveLength(2);

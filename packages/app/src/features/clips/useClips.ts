@@ -1,3 +1,5 @@
+import { useState } from 'react';
+
 import { useKept } from '@/frame/replica/useKept';
 
 import { stillKept, withClip, type Clip } from './clips';
@@ -7,7 +9,9 @@ const NONE: readonly Clip[] = [];
 /** What was copied, kept on this device alone. */
 export function useClips() {
   const [kept, keep] = useKept<readonly Clip[]>('clips', NONE);
-  const clips = stillKept(kept, Date.now());
+  // As of when the page was opened: nothing goes while one looks at it.
+  const [opened] = useState(() => Date.now());
+  const clips = stillKept(kept, opened);
   return {
     clips,
     add: (text: string) => keep(withClip(clips, text, Date.now())),

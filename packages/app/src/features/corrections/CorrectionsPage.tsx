@@ -96,7 +96,7 @@ export function CorrectionsPage() {
       <Fold title={t`Names and capitals`} summary={count(nameLines)} {...fold('capitals')}>
         <WordsField
           label={t`One a line, as it should look`}
-          placeholder={'Corrie & Vale\nHarbourHall'}
+          placeholder={t`Corrie & Vale\nHarbourHall`}
           value={names}
           onChange={setNames}
           lines={nameLines}
@@ -126,7 +126,7 @@ export function CorrectionsPage() {
         <Text variant="bodyMedium">{t`Your phone changes a word you mean? On the list, its own correction lets it be.`}</Text>
         <WordsField
           label={t`One a line`}
-          placeholder={'hrp\nropewalk'}
+          placeholder={t`hrp\nropewalk`}
           value={alone}
           onChange={setAlone}
           lines={aloneLines}
@@ -137,7 +137,7 @@ export function CorrectionsPage() {
         <Slips isOpen={open === 'slips'} ticked={ticked} onTick={setTicked} isUsed={isUsed} />
         <WordsField
           label={t`Slips of your own`}
-          placeholder={'recieve -> receive'}
+          placeholder={t`recieve -> receive`}
           value={own}
           onChange={setOwn}
           lines={ownLines}
@@ -162,7 +162,7 @@ function useFound(): readonly OddWord[] {
     if (!kept) return;
     let isOver = false;
     void client
-      .ask(({ audit }) => audit.capitals(kept.bytes, kept.format) as Promise<readonly OddWord[]>)
+      .ask(({ audit }) => audit.capitals(kept.bytes, kept.format))
       .then((words) => !isOver && setFound(words ?? []));
     return () => {
       isOver = true;

@@ -21,9 +21,13 @@ interface PeopleState {
   readonly open: (file: File) => Promise<void>;
 }
 
+/** Where a browser’s language says nothing of a country; ISO 3166-1. */
+// eslint-disable-next-line lingui/no-unlocalized-strings -- a code
+const BRITAIN = 'GB';
+
 /** The country whose numbers are written without it: that of the browser’s language. */
 function usualHome(): string {
-  return new Intl.Locale(navigator.language).maximize().region ?? 'GB';
+  return new Intl.Locale(navigator.language).maximize().region ?? BRITAIN;
 }
 
 /** A file of cards, read in the worker; read anew when the country is another. */
@@ -37,7 +41,7 @@ export function usePeople(): PeopleState {
   const [answer, setAnswer] = useState<People | DecodeProblem | null>(null);
   useEffect(() => {
     // Without them the usual one can be left, and no other chosen.
-    ask((api) => api.countries() as Promise<readonly string[]>).then(setCountries, () => {});
+    ask((api) => api.countries()).then(setCountries, () => {});
   }, [ask]);
   useEffect(() => {
     if (serial === 0) return;

@@ -13,7 +13,7 @@ import { Icon } from '@/look/icons';
 import { PressLink } from '@/look/PressLink';
 import { usePalette } from '@/look/useLook';
 
-import { emojiName, starterName, useName } from './words';
+import { emojiName, starterName, nameOfUse } from './words';
 
 const STARTER_NAMES = Object.keys(STARTERS) as Starter[];
 
@@ -40,7 +40,7 @@ export function Shelves({ shelves, onStarter, onOpen }: ShelvesProps) {
       ))}
       <Text variant="titleMedium" role="heading" aria-level={2} style={styles.title}>{t`Look around`}</Text>
       {shelves.uses.map(({ use, first }) => (
-        <Line key={use} name={useName(use)} symbols={first} onPress={() => onOpen({ of: 'use', use })} />
+        <Line key={use} name={nameOfUse(use)} symbols={first} onPress={() => onOpen({ of: 'use', use })} />
       ))}
       <Fold title={t`Emoji`} summary="" isOpen={opened === 'emoji'} onToggle={fold('emoji')}>
         {shelves.emoji.map(({ group, first }) => (

@@ -23,7 +23,7 @@ import { MOST_TICKED, toggled, type Ticked } from './chosen';
 import { Shelves } from './Shelves';
 import { SymbolRow } from './SymbolRow';
 import { SymbolSheet } from './SymbolSheet';
-import { emojiName, starterName, tellSearch, useName } from './words';
+import { emojiName, starterName, tellSearch, nameOfUse } from './words';
 
 const NONE: Ticked = new Map();
 /** About how high a row is, in px. */
@@ -103,8 +103,8 @@ function ChooseSymbols({ symbols, ticked, onTick, onStarter, onMake }: ChooseSym
     typeof shelf === 'string' ? api.describe(STARTERS[shelf]) : api.browse(shelf!),
   );
   const search: SymbolSearch | null = asked === '' ? null : (searched?.answer ?? null);
-  const shown =
-    asked === '' ? (shelved?.key === shelfKey ? (shelved?.answer ?? null) : null) : (search?.symbols ?? null);
+  const onShelf = shelved?.key === shelfKey ? (shelved?.answer ?? null) : null;
+  const shown = asked === '' ? onShelf : (search?.symbols ?? null);
   const told = search && tellSearch(search, asked);
   const count = shown?.length ?? 0;
   const counted = plural(count, { one: '# symbol', other: '# symbols' });
@@ -243,7 +243,7 @@ function useCodes(): ReadonlyMap<string, string> {
 
 function shelfName(shelf: Shelf | Starter): string {
   if (typeof shelf === 'string') return starterName(shelf);
-  if (shelf.of === 'use') return useName(shelf.use);
+  if (shelf.of === 'use') return nameOfUse(shelf.use);
   return shelf.of === 'emoji' ? emojiName(shelf.group) : shelf.block;
 }
 

@@ -5,7 +5,7 @@ import { buildSymbols, buildSymbolWords } from '@yellow-latch/language/symbols/b
 import { SymbolsWorkerApi } from '@/answers/symbols/workerApi';
 
 import { toggled, type Ticked } from './chosen';
-import { emojiName, starterName, tellSearch, useName } from './words';
+import { emojiName, starterName, tellSearch, nameOfUse } from './words';
 
 async function openedApi() {
   const symbols = await buildSymbols();
@@ -40,7 +40,10 @@ test('the worker’s answers: a search, shelves, what stands on them, a closer l
 });
 
 test('everything that can be browsed has a name in words', () => {
-  for (const name of [...USES.map(useName), ...(Object.keys(STARTERS) as (keyof typeof STARTERS)[]).map(starterName)]) {
+  for (const name of [
+    ...USES.map(nameOfUse),
+    ...(Object.keys(STARTERS) as (keyof typeof STARTERS)[]).map(starterName),
+  ]) {
     expect(name).not.toBe('');
   }
   expect([emojiName('Food & Drink'), emojiName('Something else')]).toEqual(['Food and drink', 'Something else']);

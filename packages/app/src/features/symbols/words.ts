@@ -11,11 +11,11 @@ const USE_NAMES: Record<Use, MessageDescriptor> = {
   music: msg`Music`,
   letters: msg`Letters with accents`,
   greek: msg`Greek`,
-  signs: msg`Ticks, stars and signs`,
+  signs: msg`Ticks, stars and more`,
   boxes: msg`Boxes and lines`,
 };
 
-export function useName(use: Use): string {
+export function nameOfUse(use: Use): string {
   return i18n._(USE_NAMES[use]);
 }
 
@@ -43,7 +43,7 @@ const EMOJI_NAMES: Readonly<Record<string, MessageDescriptor>> = {
   'Travel & Places': msg`Travel and places`,
   Activities: msg`Sports and arts`,
   Objects: msg`Things`,
-  Symbols: msg`Signs as emoji`,
+  Symbols: msg`Symbols as emoji`,
   Flags: msg`Flags`,
   New: msg`New emoji`,
 };

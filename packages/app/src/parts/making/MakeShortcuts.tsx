@@ -129,7 +129,7 @@ export function MakeShortcuts({ title, back, wanted, setName, also, alsoTold = '
             <ProgressBar progress={progress} color={palette.ink} aria-label={t`Finding codes…`} style={styles.bar} />
           </>
         ) : (
-          <Text variant="bodyMedium">{t`Change any code you like. Each one is free and safe as it stands.`}</Text>
+          <Text variant="bodyMedium">{t`Each code is free and safe. Change any you like.`}</Text>
         )}
       </View>
       <View style={styles.list}>

@@ -4,7 +4,7 @@ export const PAGES: readonly (readonly [path: string, there: string])[] = [
   ['/new', 'textarea'],
   ['/import', 'textarea'],
   ['/symbols', '[role=main] [role=link]'],
-  ['/people', 'input[type=file]'],
+  ['/people', '[role=main] [aria-haspopup]'],
   ['/corrections', 'textarea'],
   ['/clips', '[role=main] [role=button]'],
   ['/export', '[role=radio]'],

@@ -1,5 +1,6 @@
 /** Takes the pictures of docs/screenshots/ from the demo list: each main view, in some of its looks. */
-import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 import { By } from 'selenium-webdriver';
@@ -75,13 +76,6 @@ const conventions: Pose = async (app) => {
   await app.seeText('markers compared');
 };
 
-const keyboards: Pose = async (app) => {
-  await app.openUnderDevices('Ansel’s phone');
-  await app.follow('Keyboard.');
-  await app.fill('Type something to see the keys it takes', ';ten');
-  await app.seeText('6 taps');
-};
-
 /** A device that does not run the app. */
 const device: Pose = async (app) => {
   await app.openUnderDevices('Ansel’s phone');
@@ -148,16 +142,49 @@ const plan: Pose = async (app) => {
   await app.see(By.css('[role=checkbox][aria-label^="“so” becomes"]'));
 };
 
-const sheet: Pose = async (app) => {
-  await app.seeText('Synced');
-  await app.open('/sheet');
-  await app.until(
-    () =>
-      app.driverScript(
-        `return document.querySelector('iframe')?.contentDocument?.fonts.status === 'loaded' && document.querySelector('iframe').contentDocument.querySelector('dt') !== null`,
-      ),
-    'the sheet',
-  );
+/** Several looked for one after the other, and ticked. */
+const symbols: Pose = async (app) => {
+  await app.open('/symbols');
+  await app.fill('Search symbols', '3/4');
+  await app.press(await app.see(By.css('[role=checkbox][aria-label^="vulgar fraction three quarters"]')));
+  await app.fill('Search symbols', 'arrow');
+  for (const name of ['right-pointing arrow', 'rightwards double arrow']) {
+    await app.press(await app.see(By.css(`[role=checkbox][aria-label^="${name}"]`)));
+  }
+  await app.seeText('Add 3 symbols');
+};
+
+/** A file of an invented town, with numbers that Ofcom keeps for fiction. */
+const CARDS = [
+  ['Ann', 'Corrie', '07700 900123', 'ann@corrieandvale.example'],
+  ['Jory', 'Tarn', '01632 960118', 'jory@tarnby.example'],
+  ['Mara', 'Vale', '07700 900456', 'mara@corrieandvale.example'],
+  ['Rowena', 'Pask', '01632 960742', 'rowena@larkmouth.example'],
+  ['Wilf', 'Oaks', '07700 900789', 'wilf@larkmouth.example'],
+].map(([given, family, number, mail]) =>
+  [
+    'BEGIN:VCARD',
+    'VERSION:4.0',
+    `FN:${given} ${family}`,
+    `N:${family};${given};;;`,
+    `TEL;TYPE=cell:+44 ${number!.slice(1)}`,
+    `EMAIL:${mail}`,
+    'ADR;TYPE=home:;;2 Mill Lane;Tarnby;;ZZ4 7XX;UK',
+    'END:VCARD',
+  ].join('\r\n'),
+);
+
+const people: Pose = async (app) => {
+  await app.open('/people');
+  const folder = mkdtempSync(join(tmpdir(), 'yellow-latch-cards-'));
+  writeFileSync(join(folder, 'people.vcf'), CARDS.join('\r\n'));
+  await (
+    await app.browser.driver.findElement(By.css('[role=main] input[type=file]'))
+  ).sendKeys(join(folder, 'people.vcf'));
+  await app.seeText('5 people.');
+  rmSync(folder, { recursive: true });
+  await app.press(await app.see(By.css('[role=button][aria-label^="Mara Vale, "]')));
+  await app.press(await app.see(By.css('[role=checkbox][aria-label^="Mara Vale, Mobile"]')));
 };
 
 interface Shot {
@@ -178,8 +205,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'template', pose: template, of: ['phone-light'] },
   { name: 'importing', pose: importing, of: ['phone-light'] },
   { name: 'plan', pose: plan, of: ['phone-light'] },
-  { name: 'sheet', pose: sheet, of: ['computer-light'] },
-  { name: 'keyboards', pose: keyboards, of: ['phone-light'] },
+  { name: 'symbols', pose: symbols, of: ['phone-light'] },
+  { name: 'people', pose: people, of: ['phone-light'] },
   { name: 'devices', pose: devices, of: ['phone-light'] },
   { name: 'device', pose: device, of: ['phone-light'] },
   { name: 'carry', pose: carry, of: ['phone-light'] },

@@ -267,7 +267,7 @@ journey('a block of tags trimmed to its limit, without doubles, joined with anot
   await app.insert(await app.field('You get'), '#tuning #piano #tuning #harp #felt');
   await app.seeText('1 tag is here twice.');
   await app.tap('Remove doubles');
-  await app.fill('4 tags. Most you want', '3');
+  await app.fill('Limit (4 tags now)', '3');
   await app.seeText('1 tag too many.');
   await app.tap('Cut to 3');
   await app.fieldHolds('You get', '#tuning #piano #harp');
@@ -280,7 +280,7 @@ journey('a block of tags trimmed to its limit, without doubles, joined with anot
   await app.tap('Save');
   await app.seeText('“#two” works in Write.');
   await app.openShortcut('#two');
-  await app.fieldHolds('3 tags. Most you want', '3');
+  await app.fieldHolds('Limit (3 tags now)', '3');
 });
 
 journey(

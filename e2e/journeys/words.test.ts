@@ -7,7 +7,7 @@ import { OtherDevice } from '../otherDevice';
 
 /** The words of `Intl`, which no catalogue holds: units, months, names of languages; names of ours, of formats, of keys and of shapes of codes (`aa·`). */
 const NOT_OURS =
-  /^(and|or|secs?|mins?|hrs?|now|yesterday|ago|days?|minutes?|hours?|Jan|Feb|Mar|Apr|May|June?|July?|Aug|Sept?|Oct|Nov|Dec|English|British|American|German|French|Spanish|Yellow|Latch|UTF|CSV|JSON|npm|start|phones|https?|join|abc|éè|ÉÈ|AltGr|Ctrl|Aa|AA|aa)$/u;
+  /^(and|or|secs?|mins?|hrs?|now|yesterday|ago|days?|minutes?|hours?|Jan|Feb|Mar|Apr|May|June?|July?|Aug|Sept?|Oct|Nov|Dec|English|British|American|United|States|German|French|Spanish|Yellow|Latch|UTF|CSV|JSON|npm|start|phones|https?|join|abc|éè|ÉÈ|AltGr|Ctrl|Aa|AA|aa)$/u;
 
 /**
  * What stands on the page and came from no catalogue, and what of it is cut off or out of sight. In the pseudo-language every

@@ -27,6 +27,8 @@ export interface ProposeInput {
   readonly codes: CodesInUse;
   /** What the thing is called, best first, where that is known: a symbol's name, a person's. */
   readonly called?: readonly string[];
+  /** Whether codes made of that go first, in its order, however cheap others are: it is what one thinks of. */
+  readonly isNamed?: boolean;
 }
 
 /** So many are handed on to be checked: most are safe, and five are wanted. */
@@ -84,7 +86,10 @@ export function proposeCodes(input: ProposeInput): Proposal[] {
   return proposeUnder(DOUBLED, input);
 }
 
-function proposeUnder(mark: Mark, { entry, kind, inUse, codes, called }: ProposeInput): Proposal[] {
+function proposeUnder(
+  mark: Mark,
+  { entry, kind, inUse, codes, called = [], isNamed = false }: ProposeInput,
+): Proposal[] {
   const { id, expansion } = entry;
   const isAtOnce = inUse.some(({ device }) => heldBy(entry, device)?.fires === 'instant');
   const seen = new Set<string>();
@@ -124,7 +129,20 @@ function proposeUnder(mark: Mark, { entry, kind, inUse, codes, called }: Propose
     (a, b) =>
       (a.seconds ?? a.code.length) - (b.seconds ?? b.code.length) || ORDER.indexOf(a.how) - ORDER.indexOf(b.how),
   );
-  return inTurns(sorted).slice(0, MOST_CANDIDATES);
+  return namedFirst(inTurns(sorted), isNamed ? called.map((name) => matchKey(markCode(name, mark))) : []).slice(
+    0,
+    MOST_CANDIDATES,
+  );
+}
+
+/** The same order, but behind those of some codes (match keys), which stand in theirs. */
+function namedFirst(proposals: readonly Proposal[], named: readonly string[]): readonly Proposal[] {
+  if (named.length === 0) return proposals;
+  const rank = ({ code }: Proposal) => {
+    const at = named.indexOf(matchKey(code));
+    return at < 0 ? named.length : at;
+  };
+  return [...proposals].sort((a, b) => rank(a) - rank(b));
 }
 
 /** The same order, but one more of a way of making them waits until others had their turn. */

@@ -48,6 +48,7 @@ function pathOf(name: string, part: string): string {
 
 function drawnBy(path: string): number[] {
   const font = openSync(path);
+  if (!('characterSet' in font)) throw new Error(`${path} is a collection of faces`);
   return font.characterSet.filter((codePoint) => font.glyphForCodePoint(codePoint).id !== 0);
 }
 

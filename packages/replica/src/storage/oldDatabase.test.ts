@@ -48,6 +48,8 @@ test('the list is as it was: records, what waits on top of them, private ones, w
     [';wrk', false],
   ]);
   expect(shortcuts.at(-1)).toMatchObject({ content: { expansion: '12 Mill Lane' }, used: { count: 3 } });
+  // What came to the model later is as in a new one.
+  for (const shortcut of shortcuts) expect(shortcut).toMatchObject({ card: null, tagLimit: null });
   expect(sets.map(({ name }) => name)).toEqual(['Workshop']);
   expect(left).toMatchObject([{ finding: 'word', about: 'ws', reason: 'I never write it' }]);
   expect(conventions).toMatchObject([{ mark: { place: 'before', marker: ';' } }]);

@@ -2,7 +2,6 @@
 import type { Audit, AuditedShortcut } from '@yellow-latch/core/clash';
 import { asksForAnotherCode, type Severity } from '@yellow-latch/core/clash/finding';
 import { HoldingMarks } from '@yellow-latch/core/convention';
-import { markCode } from '@yellow-latch/core/convention/mark';
 import { settleRules } from '@yellow-latch/core/fire';
 import type { ChosenConvention } from '@yellow-latch/core/model';
 import { GivenCodes, proposeCodes, USUAL, type CodesInUse, type Proposal } from '@yellow-latch/core/propose';
@@ -121,10 +120,8 @@ export class ProposeWorkerApi {
     const [entry] = settleRules({ ...audit.rules, shortcuts: [asText] });
     const mark = this.marksOf(audit).markFor(shortcut, request.conventions) ?? this.effort.usualMark(request) ?? USUAL;
     const inUse = inUseOf(request);
-    const proposals = proposeCodes({ entry: entry!, kind: shortcut.kind, mark, inUse, codes, called });
-    const named = isNamed ? called.map((name) => markCode(name, mark)) : [];
-    const rank = (code: string) => (named.includes(code) ? named.indexOf(code) : named.length);
-    const tried = proposals.map(({ code }) => code).sort((a, b) => rank(a) - rank(b));
+    const proposals = proposeCodes({ entry: entry!, kind: shortcut.kind, mark, inUse, codes, called, isNamed });
+    const tried = proposals.map(({ code }) => code);
     return { proposals, safe: audit.firstSafe(asText, tried, most).map(({ code }) => code) };
   }
 

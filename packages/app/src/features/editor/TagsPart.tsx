@@ -31,7 +31,7 @@ export function TagsPart({ editor, id }: { editor: Editor; id: string | null }) 
       <View style={styles.line}>
         <View style={styles.limit}>
           <Field
-            label={plural(tags.length, { one: '# tag. Most you want', other: '# tags. Most you want' })}
+            label={plural(tags.length, { one: 'Limit (# tag now)', other: 'Limit (# tags now)' })}
             value={limit === null ? '' : String(limit)}
             onChangeText={setLimit}
             onBlur={() => {}}

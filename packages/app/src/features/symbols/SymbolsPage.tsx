@@ -4,7 +4,7 @@ import { STARTERS } from '@yellow-latch/core/symbols/starters';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button, ProgressBar, Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 
 import { useSymbolAnswer, useSymbols, type Symbols } from '@/answers/symbols/useSymbols';
 import type { Shelf } from '@/answers/symbols/workerApi';
@@ -13,11 +13,11 @@ import { DetailPage } from '@/frame/DetailPage';
 import { useList, useMay } from '@/frame/replica/ReplicaProvider';
 import { Glyph, useSymbolFaces } from '@/look/Glyph';
 import { LatchButton } from '@/look/LatchButton';
-import { SearchField } from '@/look/SearchField';
 import { usePalette } from '@/look/useLook';
 import { VirtualList, type VirtualListHandle } from '@/look/VirtualList';
 import { MakeShortcuts } from '@/parts/making/MakeShortcuts';
 import type { WantedShortcut } from '@/parts/making/wanted';
+import { SymbolSearchField } from '@/parts/symbols/SymbolSearchField';
 
 import { MOST_TICKED, toggled, type Ticked } from './chosen';
 import { Shelves } from './Shelves';
@@ -153,28 +153,7 @@ function ChooseSymbols({ symbols, ticked, onTick, onStarter, onMake }: ChooseSym
         ) : undefined
       }
     >
-      <View style={styles.search}>
-        <SearchField
-          label={t`Search symbols`}
-          placeholder={t`arrow, 1/2, ->, heart, U+2192`}
-          value={query}
-          onChange={setQuery}
-        />
-      </View>
-      {symbols.phase === 'missing' && (
-        <View style={styles.missing} role="alert">
-          <Text variant="bodyMedium">{t`The symbols didn’t load. You seem to be offline.`}</Text>
-          <Button
-            mode="outlined"
-            onPress={symbols.retry}
-            style={styles.button}
-            contentStyle={styles.tall}
-          >{t`Try again`}</Button>
-        </View>
-      )}
-      {symbols.phase === 'coming' && (
-        <ProgressBar indeterminate color={palette.ink} aria-label={t`Getting the symbols…`} style={styles.bar} />
-      )}
+      <SymbolSearchField symbols={symbols} value={query} onChange={setQuery} />
       {asked === '' && shelf !== null && (
         <View style={styles.shelf}>
           <Text variant="titleMedium" role="heading" aria-level={2} style={styles.push}>
@@ -248,10 +227,6 @@ function shelfName(shelf: Shelf | Starter): string {
 }
 
 const styles = StyleSheet.create({
-  search: { paddingHorizontal: 16, maxWidth: 792 },
-  bar: { height: 6, borderRadius: 3, marginHorizontal: 16, marginTop: 16 },
-  missing: { padding: 16, gap: 12, alignItems: 'flex-start' },
-  button: { borderRadius: 6 },
   tall: { minHeight: 48 },
   shelf: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', paddingHorizontal: 16, maxWidth: 792 },
   told: { paddingHorizontal: 16, paddingVertical: 10, maxWidth: 792 },

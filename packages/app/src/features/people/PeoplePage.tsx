@@ -99,7 +99,8 @@ function wantedOf(chosen: readonly Chosen[]): readonly WantedShortcut[] {
     return {
       key: partKey(card, part),
       text: part.text,
-      kind: part.type.startsWith('address') ? ('address' as const) : ('contact' as const),
+      // All that is of people is marked alike.
+      kind: 'contact' as const,
       label: `${card.name}, ${partName(part)}`,
       called: calledFor(card, part, isFirst),
       isNamed: true,

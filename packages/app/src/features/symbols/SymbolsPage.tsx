@@ -115,19 +115,15 @@ function ChooseSymbols({ symbols, ticked, onTick, onStarter, onMake }: ChooseSym
   const codes = useCodes();
   const chosen = [...ticked.values()];
   const isList = asked !== '' || shelf !== null;
+  const tickNew = (found: readonly FoundSymbol[] | null) => {
+    const added = (found ?? []).filter(({ text }) => !codes.has(text));
+    onTick(new Map([...ticked, ...added.map((one) => [one.text, one] as const)]));
+  };
   const openStarter = (starter: Starter) => {
     setShelf(starter);
     onStarter(starter);
-    void symbols
-      .ask((api) => api.describe(STARTERS[starter]))
-      .then((found) =>
-        onTick(
-          new Map([
-            ...ticked,
-            ...(found ?? []).filter(({ text }) => !codes.has(text)).map((one) => [one.text, one] as const),
-          ]),
-        ),
-      );
+    // If the index can’t answer, the shelf stays empty as well.
+    void symbols.ask((api) => api.describe(STARTERS[starter])).then(tickNew, () => {});
   };
   return (
     <DetailPage

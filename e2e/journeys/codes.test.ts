@@ -21,13 +21,18 @@ async function slideTo(app: App, stop: number): Promise<void> {
 /** The plan is made when its button is there and no work is under way. */
 async function planned(app: App, isOther: (label: string) => boolean): Promise<string> {
   let label = '';
-  await app.until(async () => {
-    label = await app.driverScript<string>(
-      `const button = [...document.querySelectorAll('[role=button]')].find((one) => /^Change \\d+ codes?$/.test(one.innerText.trim()));
-       return button?.innerText.trim() ?? ''`,
-    );
-    return label !== '' && isOther(label);
-  }, 'a plan');
+  // On a busy machine a whole list takes its time.
+  await app.browser.driver.wait(
+    async () => {
+      label = await app.driverScript<string>(
+        `const button = [...document.querySelectorAll('[role=button]')].find((one) => /^Change \\d+ codes?$/.test(one.innerText.trim()));
+         return button?.innerText.trim() ?? ''`,
+      );
+      return label !== '' && isOther(label);
+    },
+    60_000,
+    'waited in vain: a plan',
+  );
   return label;
 }
 

@@ -5,7 +5,7 @@ export type CorrectionUse = 'capitals' | 'alone' | 'slips';
 
 /** What is wrong with a line. `in-use`: another shortcut has this code; `twice`: a line before it has. */
 export type LineProblem =
-  | { readonly type: 'no-capitals' | 'no-meaning' | 'same' | 'twice' | 'in-use' }
+  | { readonly type: 'no-capitals' | 'no-meaning' | 'twice' | 'in-use' }
   | { readonly type: 'code' | 'text'; readonly problem: TextProblem };
 
 /** A line as it was read, from 1. */

@@ -19,6 +19,7 @@ export * from './problem';
 export * from './record';
 export * from './recordId';
 export * from './rules';
+export { wordsIn } from './foldedWords';
 export * from './inUse';
 export * from './order';
 export * from './text';

@@ -1,3 +1,4 @@
+import { wordsIn } from '../model';
 import { addressParts, writeAddress } from './address';
 import { readPhone } from './phone';
 import type { CardProperty } from './property';
@@ -133,16 +134,6 @@ function calledBy(given: string, family: string, nickname: string, name: string)
     [...first].slice(0, 1).join('') + [...last].slice(0, 1).join(''),
   ];
   return [...new Set(called.filter((one) => [...one].length > 1))];
-}
-
-function wordsIn(text: string): string[] {
-  return (
-    text
-      .normalize('NFD')
-      .replaceAll(/\p{M}/gu, '')
-      .toLowerCase()
-      .match(/[\p{L}\p{N}]+/gu) ?? []
-  );
 }
 
 function keyOf(name: string): string {

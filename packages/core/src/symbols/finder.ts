@@ -1,7 +1,6 @@
-import { clustersOf } from '../model';
+import { clustersOf, wordsIn } from '../model';
 import { symbolWords, wellKnownSymbols } from '../mnemonic/symbolWords';
 import { codePointIn, nameByRule, noSymbol, writeCodePoint, type NoSymbol } from './codePoint';
-import { wordsIn } from './fold';
 import type { SymbolTable, SymbolWords } from './table';
 import { partsOf, symbolsTypedAs, type Parts } from './typed';
 import { usualSymbols } from './uses';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 
-import { wordsIn } from './fold';
+import { wordsIn } from '../model';
 import { WordIndex } from './wordIndex';
 
 const ALL = { areWhole: false, skipped: [], most: 1_000, goesFirst: () => false };

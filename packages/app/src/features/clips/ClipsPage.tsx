@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
+import { shortened } from '@/answers/audit/sentences';
 import { guessKindOf } from '@/answers/kind';
 import { copyText, tellNotCopied } from '@/frame/clipboard';
 import { DetailPage } from '@/frame/DetailPage';
@@ -13,7 +14,6 @@ import { Field } from '@/look/Field';
 import { LatchButton } from '@/look/LatchButton';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
-import { clip as short } from '@/parts/making/clip';
 import { MakeShortcuts } from '@/parts/making/MakeShortcuts';
 import type { WantedShortcut } from '@/parts/making/wanted';
 import { tellAgo } from '@/wording/format';
@@ -158,7 +158,7 @@ function KeptClips({ clips: kept, ticked, onTick, onMake }: KeptClipsProps) {
             onToggle={() => toggle(clip.id)}
             onCopy={() =>
               void copyText(clip.text).then((isCopied) =>
-                notify({ text: isCopied ? t`Copied: ${{ text: short(clip.text, 60) }}` : tellNotCopied() }),
+                notify({ text: isCopied ? t`Copied: ${{ text: shortened(clip.text, 60) }}` : tellNotCopied() }),
               )
             }
             onPin={() => kept.pin(clip.id, !clip.isPinned)}
@@ -179,8 +179,8 @@ interface ClipRowProps {
 
 function ClipRow({ clip, isTicked, onToggle, onCopy, onPin }: ClipRowProps) {
   const palette = usePalette();
-  const text = short(clip.text, 140);
-  const name = short(clip.text, 40);
+  const text = shortened(clip.text, 140);
+  const name = shortened(clip.text, 40);
   return (
     <View role="listitem" style={[styles.row, { borderColor: palette.line }]}>
       <Tick role="checkbox" isOn={isTicked} label={text} onPress={onToggle} style={styles.tick}>

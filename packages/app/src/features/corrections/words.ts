@@ -10,7 +10,6 @@ export function tellLine({ line, problem, code }: CorrectionLine): string | null
     case 'no-capitals':
       return t`Line ${line}: “${code}” has no capitals. Write it as it should look.`;
     case 'no-meaning':
-    case 'same':
       return t`Line ${line}: write what you meant behind an arrow, as in recieve -> receive.`;
     case 'twice':
       return t`Line ${line}: “${code}” is here twice.`;

@@ -3,10 +3,10 @@ import type { CardUpdate } from '@yellow-latch/core/people';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { shortened } from '@/answers/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
-import { clip } from '@/parts/making/clip';
 
 interface ChangedRowProps {
   update: CardUpdate;
@@ -18,7 +18,7 @@ interface ChangedRowProps {
 /** A shortcut whose text is another on the card of now: what it was, and what it would be. */
 export function ChangedRow({ update, code, isTicked, onToggle }: ChangedRowProps) {
   const palette = usePalette();
-  const [was, now] = [clip(update.was, 60), clip(update.part!.text, 60)];
+  const [was, now] = [shortened(update.was), shortened(update.part!.text)];
   const { name } = update.card;
   return (
     <View style={[styles.row, { borderColor: palette.line }]}>

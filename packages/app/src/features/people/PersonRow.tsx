@@ -4,12 +4,12 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { shortened } from '@/answers/audit/sentences';
 import { CodePlate } from '@/look/CodePlate';
 import { STRONG } from '@/look/fonts';
 import { Icon } from '@/look/icons';
 import { Tick } from '@/look/Tick';
 import { usePalette } from '@/look/useLook';
-import { clip } from '@/parts/making/clip';
 import { tellList } from '@/wording/format';
 
 import { partName } from './words';
@@ -60,7 +60,7 @@ export function PersonRow({ card, isOpen, onOpen, isTicked, codeOf, onToggle }: 
       {isOpen &&
         shown.map((part) => {
           const code = codeOf(part);
-          const text = clip(part.text, 60);
+          const text = shortened(part.text);
           if (code !== undefined)
             return (
               <View key={part.id} style={styles.known}>

@@ -1,5 +1,5 @@
 import { plural, t } from '@lingui/core/macro';
-import { LIMITS, trimCode } from '@yellow-latch/core/model';
+import { isLineTooLong, LIMITS, trimCode } from '@yellow-latch/core/model';
 import { inOrder, type Command } from '@yellow-latch/replica/commands/command';
 import { making } from '@yellow-latch/replica/commands/making';
 import { useRouter, type Href } from 'expo-router';
@@ -60,7 +60,9 @@ export function MakeShortcuts({ title, back, wanted, setName, also, alsoTold = '
     [wanted, codes, used],
   );
   const severities = useSeverities(wanted, codes, setId);
-  const setProblem = newSet.trim().length > LIMITS.setNameClusters ? tellTooLong(LIMITS.setNameClusters) : undefined;
+  const setProblem = isLineTooLong(newSet.trim(), LIMITS.setNameClusters)
+    ? tellTooLong(LIMITS.setNameClusters)
+    : undefined;
   const save = async () => {
     setAsked(true);
     const first = wanted.findIndex(({ key }) => problems.has(key));

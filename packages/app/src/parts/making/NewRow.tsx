@@ -4,10 +4,10 @@ import { useId } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
+import { shortened } from '@/answers/audit/sentences';
 import { FACES } from '@/look/fonts';
 import { Glyph } from '@/look/Glyph';
 import { usePalette } from '@/look/useLook';
-import { clip } from '@/parts/making/clip';
 
 import type { WantedShortcut } from './wanted';
 
@@ -33,7 +33,7 @@ export function NewRow({ wanted, code, problem, severity, onChange, onSubmit }: 
           <Glyph text={text} isDrawn />
         ) : (
           <Text numberOfLines={2} style={styles.text}>
-            {clip(text)}
+            {shortened(text, 90)}
           </Text>
         )}
         {label !== '' && (
@@ -47,7 +47,7 @@ export function NewRow({ wanted, code, problem, severity, onChange, onSubmit }: 
           value={code}
           onChangeText={onChange}
           onSubmitEditing={onSubmit}
-          aria-label={t`Code for ${{ what: label === '' ? clip(text) : label }}`}
+          aria-label={t`Code for ${{ what: label === '' ? shortened(text, 90) : label }}`}
           {...({ 'aria-invalid': problem !== undefined, 'aria-describedby': said ? id : undefined } as object)}
           autoCapitalize="none"
           autoCorrect={false}

@@ -1,5 +1,5 @@
 /** The log of a list, told. */
-import { isKnownTo, type RecordType } from '@yellow-latch/core/model';
+import { isKnownTo, isOwn, type RecordType } from '@yellow-latch/core/model';
 import type { Change, History, LoggedChange, SubscribedSets } from '@yellow-latch/core/sync';
 import { and, eq, sql, type SQL } from 'drizzle-orm';
 
@@ -117,8 +117,9 @@ class Reader {
 
   private isTold(row: Row): boolean {
     const type = row.recordType as RecordType;
-    // What was carried over is noted there; it is no change to the list.
-    if (row.counts || type === 'carried' || !isKnownTo(this.query.model, type) || !this.gets(row)) return false;
+    // What was carried over is noted there; that, and what one has learnt, is no change to the list.
+    if (row.counts || type === 'carried' || isOwn(type) || !isKnownTo(this.query.model, type) || !this.gets(row))
+      return false;
     const { together } = row;
     if (together === null || this.query.together) return true;
     const told = this.toldOf.get(together) ?? this.toldBefore(together, row.number);

@@ -1,5 +1,5 @@
 /** The ledger of a list: takes changes in. All writes to a list go through here. */
-import { isCounter, LIMITS, matchKey, RECORD_TYPES, type Used } from '@yellow-latch/core/model';
+import { isCounter, isOwn, LIMITS, matchKey, RECORD_TYPES, type Used } from '@yellow-latch/core/model';
 import {
   applyChange,
   countOf,
@@ -174,7 +174,7 @@ function receiveChange(entry: Entry, sent: Change, index: number): void {
   // A device counts for itself under the name in the clock.
   if (readClock(sent.clock).device !== device.id) throw refused(index, '/clock', 'is not of the device that sends it');
   const counts = Object.keys(sent.fields).every((field) => isCounter(sent.record.type, field));
-  if (device.may === 'use' && !counts) throw onlyUse();
+  if (device.may === 'use' && !counts && !isOwn(sent.record.type)) throw onlyUse();
   if (sent.n !== entry.acknowledged + 1) {
     throw new ProblemError(409, 'gap', 'A change is missing before this one', {
       detail: `Change ${sent.n} came after ${entry.acknowledged}.`,

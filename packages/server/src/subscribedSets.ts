@@ -27,6 +27,7 @@ export function belongingOf({ type, id, fields }: StoredRecord): Belonging {
       return { type, id, setId: shown<{ setId?: string }>('scope')?.setId ?? null, refersTo: null };
     case 'leftFinding':
     case 'carried':
+    case 'learning':
       return { type, id, setId: null, refersTo: shown<string>('shortcutId') ?? null };
     default:
       return { type, id, setId: null, refersTo: null };
@@ -48,7 +49,8 @@ export function gets(
     case 'convention':
       return setId === null || sets.includes(setId);
     case 'leftFinding':
-    case 'carried': {
+    case 'carried':
+    case 'learning': {
       // What is about a shortcut goes where the shortcut goes.
       const shortcut =
         refersTo === null ? undefined : statementsOf(db).record.get({ listId, type: 'shortcut', id: refersTo });

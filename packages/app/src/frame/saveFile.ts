@@ -4,7 +4,12 @@ import { announce } from './announce';
 
 /** Hands a text over as a file. The browser shows it; who listens is told. */
 export function saveFile(name: string, text: string, type: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type: `${type};charset=utf-8` }));
+  saveBlob(name, new Blob([text], { type: `${type};charset=utf-8` }));
+}
+
+/** The same with what is no text. */
+export function saveBlob(name: string, blob: Blob): void {
+  const address = URL.createObjectURL(blob);
   const link = Object.assign(document.createElement('a'), { href: address, download: name });
   link.click();
   announce(t`Saved ${name}`);

@@ -1,6 +1,7 @@
 import Archive from 'lucide-react-native/icons/archive';
 import ArrowBigUp from 'lucide-react-native/icons/arrow-big-up';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import ChartNoAxesColumn from 'lucide-react-native/icons/chart-no-axes-column';
 import Check from 'lucide-react-native/icons/check';
 import ChevronDown from 'lucide-react-native/icons/chevron-down';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
@@ -62,6 +63,7 @@ import SpellCheck from 'lucide-react-native/icons/spell-check';
 import Users from 'lucide-react-native/icons/users';
 import Space from 'lucide-react-native/icons/space';
 import Split from 'lucide-react-native/icons/split';
+import Sprout from 'lucide-react-native/icons/sprout';
 import Tablet from 'lucide-react-native/icons/tablet';
 import Tag from 'lucide-react-native/icons/tag';
 import TextCursorInput from 'lucide-react-native/icons/text-cursor-input';
@@ -79,6 +81,7 @@ const ICONS = {
   'arrow-left': ArrowLeft,
   backspace: Delete,
   board: LayoutGrid,
+  chart: ChartNoAxesColumn,
   check: Check,
   'chevron-down': ChevronDown,
   'chevron-left': ChevronLeft,
@@ -141,6 +144,7 @@ const ICONS = {
   space: Space,
   'spell-check': SpellCheck,
   split: Split,
+  sprout: Sprout,
   tablet: Tablet,
   tag: Tag,
   timer: Timer,

@@ -1,7 +1,8 @@
 import type { FiringEntry } from '../fire';
 import { MAKING, RECALL_OF_TEXT, WEEKS_A_YEAR } from './assumptions';
 import { effortOfCode, effortOfText, type Effort, type InUse, type NotOnDevice, type TextEffort } from './inUse';
-import { recallOf } from './recall';
+import type { MeasuredRecall } from './measuredRecall';
+import { recallOf, type Recall } from './recall';
 import type { NotOnKeyboard } from './way';
 
 /** How often a shortcut is used in a week, and from where that is known. */
@@ -37,11 +38,13 @@ export interface Saving {
   /** After how many uses making it has paid; null: never. */
   readonly breakEven: number | null;
   readonly verdict: SavingVerdict;
+  /** From where it is known how soon the code comes to mind. */
+  readonly recall: Recall['from'];
 }
 
-/** Code against expansion of one shortcut on each keyboard in use. */
-export function compareEffort(entry: FiringEntry, inUse: readonly InUse[]): OnKeyboard[] {
-  const recall = recallOf(entry.code, entry.expansion);
+/** Code against expansion of one shortcut on each keyboard in use. `measured`: how soon codes came to mind so far. */
+export function compareEffort(entry: FiringEntry, inUse: readonly InUse[], measured?: MeasuredRecall): OnKeyboard[] {
+  const recall = recallOf(entry.code, entry.expansion, measured, entry.id).seconds;
   return inUse.map((one) => {
     const typed = effortOfCode(entry, one);
     const code = typed.type === 'effort' ? { ...typed, seconds: typed.seconds + recall } : typed;
@@ -66,12 +69,19 @@ export function meanSaved(on: readonly OnKeyboard[], inUse: readonly InUse[]): S
 }
 
 /** What a shortcut saves. Cost: the length of its code and expansion on each keyboard. */
-export function savingOf(entry: FiringEntry, uses: Uses | null, inUse: readonly InUse[]): Saving {
-  const on = compareEffort(entry, inUse);
+export function savingOf(
+  entry: FiringEntry,
+  uses: Uses | null,
+  inUse: readonly InUse[],
+  measured?: MeasuredRecall,
+): Saving {
+  const on = compareEffort(entry, inUse, measured);
   const perUse = meanSaved(on, inUse);
   const week = perUse && uses ? { taps: perUse.taps * uses.aWeek, seconds: perUse.seconds * uses.aWeek } : null;
   const breakEven = perUse && perUse.seconds > 0 ? Math.ceil(makingOf(on, inUse) / perUse.seconds) : null;
-  return { id: entry.id, on, perUse, uses, week, breakEven, verdict: verdictOf(perUse, uses, breakEven) };
+  const verdict = verdictOf(perUse, uses, breakEven);
+  const recall = recallOf(entry.code, entry.expansion, measured, entry.id).from;
+  return { id: entry.id, on, perUse, uses, week, breakEven, verdict, recall };
 }
 
 function verdictOf(perUse: Saved | null, uses: Uses | null, breakEven: number | null): SavingVerdict {
@@ -109,8 +119,9 @@ export function savingsOf(
   usesOf: (id: string) => Uses | null,
   setOf: (id: string) => string | null,
   inUse: readonly InUse[],
+  measured?: MeasuredRecall,
 ): Savings {
-  const each = entries.map((entry) => savingOf(entry, usesOf(entry.id), inUse));
+  const each = entries.map((entry) => savingOf(entry, usesOf(entry.id), inUse, measured));
   const byKeyboard: Record<string, Saved> = Object.fromEntries(inUse.map(({ keyboard }) => [keyboard.id, NOTHING]));
   const bySet: Record<string, Saved> = {};
   let week = NOTHING;

@@ -8,6 +8,8 @@ import {
   DeviceFieldsSchema,
   KeyboardFieldsSchema,
   IgnoredFindingFieldsSchema,
+  LearnerFieldsSchema,
+  LearningFieldsSchema,
   LeftOutFieldsSchema,
   ListFieldsSchema,
   RecordIdSchema,
@@ -20,6 +22,8 @@ import {
   type DeviceFields,
   type KeyboardFields,
   type IgnoredFindingFields,
+  type LearnerFields,
+  type LearningFields,
   type LeftOutFields,
   type ListFields,
   type SetFields,
@@ -83,6 +87,8 @@ export const ListFileSchema = z.strictObject({
       devices: z.array(identified(DeviceFieldsSchema)).default([]),
       leftOut: z.array(identified(LeftOutFieldsSchema)).default([]),
       carried: z.array(identified(CarriedFieldsSchema)).default([]),
+      learners: z.array(identified(LearnerFieldsSchema)).default([]),
+      learning: z.array(identified(LearningFieldsSchema)).default([]),
     })
     .optional(),
   private: SealedSchema.optional(),
@@ -100,6 +106,8 @@ export interface Rest {
   readonly devices: readonly (DeviceFields & { id: string })[];
   readonly leftOut: readonly (LeftOutFields & { id: string })[];
   readonly carried: readonly (CarriedFields & { id: string })[];
+  readonly learners: readonly (LearnerFields & { id: string })[];
+  readonly learning: readonly (LearningFields & { id: string })[];
 }
 
 /** A file of ours, read: each shortcut a row, good or not. */

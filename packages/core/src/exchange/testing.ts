@@ -11,6 +11,8 @@ export const NO_REST: Rest = {
   devices: [],
   leftOut: [],
   carried: [],
+  learners: [],
+  learning: [],
 };
 
 let count = 0;

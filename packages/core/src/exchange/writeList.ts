@@ -56,6 +56,8 @@ export function writeBackup({ shortcuts, sets }: Outgoing, rest: Rest, sealed: S
       devices: [...rest.devices],
       leftOut: [...rest.leftOut],
       carried: [...rest.carried],
+      learners: [...rest.learners],
+      learning: [...rest.learning],
     },
     ...(sealed ? { private: sealed } : {}),
   });

@@ -12,6 +12,7 @@ export * from './device';
 export * from './expansion';
 export * from './keyboard';
 export * from './kind';
+export * from './learning';
 export * from './limits';
 export { markdownShown } from './markdownShown';
 export * from './marker';

@@ -13,6 +13,10 @@ export const LIMITS = {
   /** Tags that a person may set as most for a block. */
   tags: 1_000,
   usesAWeek: 10_000,
+  /** New codes that a person may take on at a time. */
+  newCodesAtOnce: 5,
+  /** Pieces of evidence that are kept of what a person knows of a code. */
+  reviewsKept: 24,
   keyboards: 8,
   shortcutsPerList: 50_000,
   /** UTF-16 units that a line may have for each of its clusters: a text is measured before it is counted. */

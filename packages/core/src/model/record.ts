@@ -14,6 +14,13 @@ import {
 import { checkExpansion } from './expansion';
 import { KeyboardFieldsSchema, KeyboardUseSchema, type KeyboardFields } from './keyboard';
 import { KINDS } from './kind';
+import {
+  LearnerFieldsSchema,
+  LearningFieldsSchema,
+  type LearnerFields,
+  type LearningFields,
+  type LearningState,
+} from './learning';
 import { LIMITS } from './limits';
 import { markdownShown } from './markdownShown';
 import { AskedRulesSchema } from './rules';
@@ -126,7 +133,7 @@ export const LIST_RECORD_ID = '00000000-0000-7000-8000-000000000001';
  * the later counts. `counters` are counted by each device for itself. `defaults`: what a field is
  * that a record was made without, since it came to the model later. `most`: how many a list may hold, those
  * among them that were deleted and may still come back. `since`: the version of the model that brought it; a device of an
- * earlier one is not sent it.
+ * earlier one is not sent it. `isOwn`: what one person does for themselves, without changing the list.
  */
 export const RECORD_TYPES = {
   shortcut: {
@@ -219,11 +226,31 @@ export const RECORD_TYPES = {
     most: 50_000,
     since: 2,
   },
+  learner: {
+    fields: LearnerFieldsSchema,
+    guarded: ['name'],
+    settled: [],
+    counters: {},
+    defaults: {},
+    most: 100,
+    since: 3,
+    isOwn: true,
+  },
+  learning: {
+    fields: LearningFieldsSchema,
+    guarded: [],
+    settled: [],
+    counters: {},
+    defaults: {},
+    most: 150_000,
+    since: 3,
+    isOwn: true,
+  },
 } as const satisfies Record<string, RecordTypeOf>;
 export type RecordType = keyof typeof RECORD_TYPES;
 
 /** The version of the model: raised when types of records are added. A device says which one it knows. */
-export const MODEL_VERSION = 2;
+export const MODEL_VERSION = 3;
 
 /** Whether a device of a version of the model knows a type of records. */
 export function isKnownTo(version: number, type: RecordType): boolean {
@@ -238,6 +265,12 @@ interface RecordTypeOf {
   defaults: Readonly<Record<string, unknown>>;
   most: number;
   since: number;
+  isOwn?: true;
+}
+
+/** Whether records of a type are a person's own affair: a device that may only use the list writes them all the same. */
+export function isOwn(type: RecordType): boolean {
+  return 'isOwn' in RECORD_TYPES[type];
 }
 
 /** Whether a field is counted by each device for itself. */
@@ -255,6 +288,8 @@ export interface FieldsOf {
   device: DeviceFields;
   leftOut: LeftOutFields;
   carried: CarriedFields;
+  learner: LearnerFields;
+  learning: LearningFields;
 }
 
 /** A record as screens read it. `changed` is in ms since 1970. */
@@ -305,3 +340,10 @@ export interface Device extends DeviceFields, Read {}
 export interface LeftOut extends LeftOutFields, Read {}
 
 export interface Carried extends CarriedFields, Read {}
+
+export interface Learner extends LearnerFields, Read {}
+
+/** How well a person knows a code. `versions`: what devices wrote without knowing of each other, the latest first; `state` is that. */
+export interface Learning extends LearningFields, Read {
+  readonly versions: readonly LearningState[];
+}

@@ -1,4 +1,4 @@
-import { effortOfCode, MISFIRE, recallOf, type InUse } from '../effort';
+import { effortOfCode, MISFIRE, recallOf, type InUse, type MeasuredRecall } from '../effort';
 import { heldBy, type FiringEntry } from '../fire';
 import { BARE, DOUBLED, markCode } from '../convention/mark';
 import { mnemonicsOf, type How } from '../mnemonic';
@@ -29,6 +29,8 @@ export interface ProposeInput {
   readonly called?: readonly string[];
   /** Whether codes made of that go first, in its order, however cheap others are: it is what one thinks of. */
   readonly isNamed?: boolean;
+  /** How soon codes of a kind came to mind so far. */
+  readonly measured?: MeasuredRecall;
 }
 
 /** So many are handed on to be checked: most are safe, and five are wanted. */
@@ -88,7 +90,7 @@ export function proposeCodes(input: ProposeInput): Proposal[] {
 
 function proposeUnder(
   mark: Mark,
-  { entry, kind, inUse, codes, called = [], isNamed = false }: ProposeInput,
+  { entry, kind, inUse, codes, called = [], isNamed = false, measured }: ProposeInput,
 ): Proposal[] {
   const { id, expansion } = entry;
   const isAtOnce = inUse.some(({ device }) => heldBy(entry, device)?.fires === 'instant');
@@ -103,7 +105,7 @@ function proposeUnder(
     if (others(key).length > 0) return;
     // Where a device expands at once the shorter of two such codes hides the longer.
     if (isAtOnce && (codes.hasLonger(key) || codes.shorterThan(key).some((user) => user !== id))) return;
-    const cost = costOfCode(code, entry, inUse);
+    const cost = costOfCode(code, entry, inUse, measured);
     if (cost === 'nowhere') return;
     found.push({ code, how, like, taps: cost.taps, seconds: cost.seconds });
   };
@@ -169,7 +171,12 @@ export interface CodeCost {
  * What a code takes for one use, by the shares of the keyboards on which it can be typed; `nowhere`: on none of them. Without
  * keyboards nothing is known of it.
  */
-export function costOfCode(code: string, entry: FiringEntry, inUse: readonly InUse[]): CodeCost | 'nowhere' {
+export function costOfCode(
+  code: string,
+  entry: FiringEntry,
+  inUse: readonly InUse[],
+  measured?: MeasuredRecall,
+): CodeCost | 'nowhere' {
   if (inUse.length === 0) return { taps: null, seconds: null, known: 0 };
   let share = 0;
   let taps = 0;
@@ -186,5 +193,5 @@ export function costOfCode(code: string, entry: FiringEntry, inUse: readonly InU
   // Where a keyboard does not have it, the text is typed out there: as dear as a misfire for each use.
   const missing = ((all - share) / all) * MISFIRE;
   const known = seconds / share + missing;
-  return { taps: taps / share, seconds: known + recallOf(code, entry.expansion), known };
+  return { taps: taps / share, seconds: known + recallOf(code, entry.expansion, measured).seconds, known };
 }

@@ -32,6 +32,8 @@ const fieldSchemas: Record<RecordType, z.ZodType> = {
   device: RECORD_TYPES.device.fields.partial().extend({ deleted }),
   leftOut: RECORD_TYPES.leftOut.fields.partial().extend({ deleted }),
   carried: RECORD_TYPES.carried.fields.partial().extend({ deleted }),
+  learner: RECORD_TYPES.learner.fields.partial().extend({ deleted }),
+  learning: RECORD_TYPES.learning.fields.partial().extend({ deleted }),
 };
 
 /** Versions of one field that a change may have seen: more than a record keeps, since some were made before it kept few. */

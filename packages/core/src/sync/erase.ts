@@ -1,4 +1,4 @@
-import type { Layout, RecordType } from '../model';
+import type { Layout, LearningState, RecordType } from '../model';
 import type { Change } from './change';
 import type { StoredRecord, Version } from './record';
 
@@ -12,6 +12,16 @@ const ERASED_LAYOUT: Layout = {
   shift: ROWS,
   altGr: {},
   dead: '',
+};
+
+const UNKNOWN_LEARNING: LearningState = {
+  digest: '0000000000000000',
+  chosenAt: null,
+  before: null,
+  reviews: [],
+  memory: null,
+  knownAt: null,
+  isDropped: false,
 };
 
 /** What stands where something written was erased: values that every rule of the model allows. */
@@ -30,6 +40,8 @@ const PLACEHOLDERS: Readonly<Record<RecordType, Readonly<Record<string, unknown>
   device: { name: 'erased' },
   leftOut: {},
   carried: { code: 'erased', digest: '0000000000000000' },
+  learner: { name: 'erased' },
+  learning: { state: UNKNOWN_LEARNING },
 };
 
 function placeholder(type: RecordType, field: string, value: unknown): unknown {

@@ -74,6 +74,8 @@ const WRITTEN: Record<RecordType, Record<string, unknown>> = {
   device: { name: 'heron' },
   leftOut: {},
   carried: { code: ';heron', digest: '00000000000heron'.replace(/[^0-9a-f]/gu, 'f') },
+  learner: { name: 'heron' },
+  learning: {},
 };
 
 test.each(Object.keys(RECORD_TYPES) as RecordType[])(

@@ -1,4 +1,13 @@
-import { isCounter, RECORD_TYPES, type FieldsOf, type RecordType, type Shortcut, type Used } from '../model';
+import {
+  isCounter,
+  RECORD_TYPES,
+  type FieldsOf,
+  type Learning,
+  type LearningState,
+  type RecordType,
+  type Shortcut,
+  type Used,
+} from '../model';
 import { readClock, type Clock } from './clock';
 
 /** One value that a field was given. */
@@ -106,6 +115,12 @@ function sumOf(counted: readonly Used[]): Used {
 export function countOf(record: StoredRecord, field: string, device: string): number {
   const own = record.fields[field]?.find(({ clock }) => readClock(clock).device === device);
   return own ? (own.value as Used).count : 0;
+}
+
+/** What a person knows of a code, with what devices wrote beside each other. */
+export function asLearning(record: StoredRecord): Learning {
+  const versions = record.fields.state ?? [];
+  return { ...asRead<'learning'>(record), versions: versions.map(({ value }) => value as LearningState) };
 }
 
 /** A record as screens read it: the value each field shows, its id, and when it last changed. */

@@ -1,7 +1,11 @@
 /** The extension as a device of a list: its copy, and the sync that keeps it fresh as long as the browser lets it run. */
+import type { FiredBy } from '@yellow-latch/core/fire';
+import { evidenceOf } from '@yellow-latch/core/learn/firing';
 import { checkCode, checkExpansion, inUseBy, RECORD_TYPES, type Shortcut } from '@yellow-latch/core/model';
 import { openCurrentDevice } from '@yellow-latch/replica/storage/currentDevice';
 import { Replica } from '@yellow-latch/replica/storage/replica';
+import { learnFromEvidence } from '@yellow-latch/replica/commands/learning';
+import { noteEvidence, withdrawEvidence } from '@yellow-latch/replica/storage/evidence';
 import { countUse, usesToSend } from '@yellow-latch/replica/storage/uses';
 import { enter } from '@yellow-latch/replica/sync/entering';
 import { reachBy } from '@yellow-latch/replica/sync/reach';
@@ -11,6 +15,14 @@ import { EventSource as StreamWithHeaders } from 'eventsource';
 
 import type { NotSaved, Standing } from '../shared/messages';
 import { keep, known, readKept } from './kept';
+
+/** A code that expanded in a page: what of it was typed, and how long somebody hesitated over it (s; null: not known). */
+interface Used {
+  readonly by: FiredBy;
+  readonly typed: string;
+  readonly seconds: number | null;
+  readonly isFormer: boolean;
+}
 
 interface Opened {
   readonly replica: Replica;
@@ -159,16 +171,27 @@ export class ListDevice {
     await opened?.replica.write([{ type: 'shortcut', id, fields: { deleted: true } }]);
   }
 
-  /** Counts a use, and tells of it a little later. Nothing else of what was typed is known here. */
-  async countUse(id: string): Promise<void> {
+  /** Counts a use, and what it tells of how well its code is known; both travel a little later. Nothing else of what was typed is known here. */
+  async countUse(id: string, { by, typed, seconds, isFormer }: Used): Promise<void> {
     const opened = await this.open();
     if (!opened) return;
     const { replica } = opened;
     await countUse(replica.db, id);
+    const shortcut = replica.read().shortcuts.find((one) => one.id === id);
+    const how = shortcut && evidenceOf({ type: 'fired', by, id, typed, expansion: '' }, shortcut.code, isFormer);
+    if (how) await noteEvidence(replica.db, { shortcutId: id, how, at: replica.clock(), seconds });
     clearTimeout(this.usesTimer);
     this.usesTimer = setTimeout(() => {
-      void usesToSend(replica).then((writes) => (writes.length > 0 ? replica.write(writes) : undefined));
+      void usesToSend(replica)
+        .then((writes) => (writes.length > 0 ? replica.write(writes) : undefined))
+        .then(() => learnFromEvidence(replica));
     }, USES_AFTER);
+  }
+
+  /** What expanded was not meant: it tells nothing of its code. */
+  async takeBack(id: string): Promise<void> {
+    const opened = await this.open();
+    if (opened) await withdrawEvidence(opened.replica.db, id);
   }
 }
 

@@ -45,8 +45,12 @@ const fromPages: Answers<FromPage, chrome.runtime.MessageSender> = {
     const shortcut = shortcutOf(idOfFormer(id) ?? id);
     return shortcut ? textNow({ shortcut, values, around, shortcutOf }) : { type: 'none' };
   },
-  used: async ({ id }) => {
-    await device.countUse(idOfFormer(id) ?? id);
+  used: async ({ id, by, typed, seconds }) => {
+    await device.countUse(idOfFormer(id) ?? id, { by, typed, seconds, isFormer: idOfFormer(id) !== null });
+    return null;
+  },
+  takenBack: async ({ id }) => {
+    await device.takeBack(idOfFormer(id) ?? id);
     return null;
   },
 };

@@ -35,8 +35,12 @@ function followFrame(): () => void {
     surfaceFor: surface,
     mayFire: ({ element }) => guard.isOpen && isSeen(element),
     makeText: (id, values, around) => ask<FromPage, 'text'>('text', { id, values, around }),
-    onFired: (event) => {
-      if (event.type === 'fired') void ask<FromPage, 'used'>('used', { id: event.id }).catch(end);
+    onFired: (event, seconds) => {
+      const { id } = event;
+      if (event.type === 'fired') {
+        const { by, typed } = event;
+        void ask<FromPage, 'used'>('used', { id, by, typed, seconds }).catch(end);
+      } else if (event.type === 'taken-back') void ask<FromPage, 'takenBack'>('takenBack', { id }).catch(end);
     },
     suggests: () => conduct.suggests || conduct.expands === 'tap',
     take: () => conduct.take,

@@ -1,5 +1,5 @@
 /** What the parts of the extension say to each other. Pages know none of this: they cannot send messages to an extension. */
-import type { FiringEntry } from '@yellow-latch/core/fire';
+import type { FiredBy, FiringEntry } from '@yellow-latch/core/fire';
 import type { Answer, Chord } from '@yellow-latch/field/guest';
 
 /** What its owner has chosen. */
@@ -45,7 +45,9 @@ export interface FromPage {
     asked: { id: string; values: Readonly<Record<string, string>>; around: { selection: string; text: string } };
     answer: Answer;
   };
-  used: { asked: { id: string }; answer: null };
+  /** A code expanded. `typed`: what of it; `seconds`: how long somebody hesitated over it, if that is known. */
+  used: { asked: { id: string; by: FiredBy; typed: string; seconds: number | null }; answer: null };
+  takenBack: { asked: { id: string }; answer: null };
 }
 
 /** To the frames of pages. */

@@ -9,6 +9,8 @@ import {
   type TypingSession,
 } from '@yellow-latch/core/fire';
 
+import { KeyTimes } from '@yellow-latch/core/learn/keyTimes';
+
 import { askBlanks } from '../shown/blanks';
 import { Suggestions } from '../shown/suggestions';
 import { ENGLISH, type FieldWords } from '../shown/words';
@@ -58,7 +60,8 @@ export interface PageTypingOptions {
   /** Whether codes may fire there now. Asked before each firing. */
   readonly mayFire: (surface: GuestSurface) => boolean;
   readonly makeText: MakeText;
-  readonly onFired?: (event: FiringEvent) => void;
+  /** `hesitation`: how long somebody hesitated over the code, in s; null: not known. */
+  readonly onFired?: (event: FiringEvent, hesitation: number | null) => void;
   /** Whether texts are suggested as one types. */
   readonly suggests?: () => boolean;
   readonly take?: () => Chord | null;
@@ -77,6 +80,7 @@ interface Followed {
   asked: Asked | null;
   /** Whether a person may have moved the caret since the last key. */
   mayHaveMoved: boolean;
+  readonly keyTimes: KeyTimes;
 }
 
 /**
@@ -146,7 +150,7 @@ export class PageTyping {
     const text = inField(surface, answer.plain);
     const isDone = surface.replaceBefore('', text, answer.html);
     if (isDone) {
-      this.options.onFired?.({ type: 'fired', by: 'filled', id, typed: '', expansion: answer.plain });
+      this.options.onFired?.({ type: 'fired', by: 'filled', id, typed: '', expansion: answer.plain }, null);
       this.placeCaret(surface, answer, text);
     }
     return isDone;
@@ -175,8 +179,10 @@ export class PageTyping {
   };
 
   private typed(event: KeyboardEvent, text: string, followed: Followed, list: CompiledList): void {
-    const { surface, known } = followed;
+    const { surface, known, keyTimes } = followed;
     const { session, edit, events } = typedByHand(known, text, list);
+    const { start: at } = known.session.caret;
+    keyTimes.typed(event.timeStamp, at, at + text.length);
     const fires = events.some(({ type }) => type === 'fired');
     if (!fires || !edit) {
       const asked = events.find((one) => one.type === 'asked');
@@ -202,7 +208,8 @@ export class PageTyping {
     if (isEnter) followed.awaited = { ...known, session, rest: '' };
     else followed.known = { ...known, session: heldAs(session, edit.range.start, replacement), rest: '' };
     this.suggest([]);
-    for (const one of events) this.options.onFired?.(one);
+    for (const one of events) this.options.onFired?.(one, hesitationOver(one, known, text, keyTimes));
+    keyTimes.expanded(event.timeStamp, session.caret.end);
   }
 
   private backspaced(event: KeyboardEvent, followed: Followed, list: CompiledList): void {
@@ -217,7 +224,7 @@ export class PageTyping {
     stop(event);
     const isDone = surface.replaceBefore(known.session.text.slice(start), session.text.slice(start), null);
     followed.known = isDone ? { ...known, session } : beginByHand(surface.before(REACH) ?? NOTHING);
-    for (const one of events) this.options.onFired?.(one);
+    for (const one of events) this.options.onFired?.(one, null);
   }
 
   /** What was composed counts as typed when it stands there. */
@@ -360,7 +367,7 @@ export class PageTyping {
     if (!surface.replaceBefore(session.text.slice(start), text + behind, html)) return;
     followed.known = html === null ? { ...known, session: outcome.session } : beginByHand(NOTHING);
     this.placeCaret(surface, { ...made, caret }, text + behind);
-    for (const one of outcome.events) this.options.onFired?.(one);
+    for (const one of outcome.events) this.options.onFired?.(one, null);
   }
 
   private placeCaret(surface: GuestSurface, { caret }: Made, text: string): void {
@@ -376,7 +383,14 @@ export class PageTyping {
     const known = this.followed.get(surface.element);
     if (known) return known;
     const before = surface.before(REACH) ?? NOTHING;
-    const begun = { surface, known: beginByHand(before), awaited: null, asked: null, mayHaveMoved: false };
+    const begun = {
+      surface,
+      known: beginByHand(before),
+      awaited: null,
+      asked: null,
+      mayHaveMoved: false,
+      keyTimes: new KeyTimes(),
+    };
     this.followed.set(surface.element, begun);
     return begun;
   }
@@ -412,8 +426,15 @@ export class PageTyping {
     followed.known = isDone
       ? { ...followed.known, session: heldAs(after, start, held) }
       : beginByHand(surface.before(REACH) ?? NOTHING);
-    for (const one of events) this.options.onFired?.(one);
+    for (const one of events) this.options.onFired?.(one, null);
   }
+}
+
+/** How long somebody hesitated over the code that fired as `text` was typed; s. */
+function hesitationOver(event: FiringEvent, { session }: ByHand, text: string, keyTimes: KeyTimes): number | null {
+  const typed = session.text.slice(0, session.caret.start) + text;
+  const start = typed.lastIndexOf(event.typed);
+  return start < 0 ? null : keyTimes.hesitationOver(start, start + event.typed.length);
 }
 
 /** Without a key for so long, in ms, one hesitates. */

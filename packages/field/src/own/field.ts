@@ -29,6 +29,7 @@ import {
   type Step,
   type TypingSession,
 } from '@yellow-latch/core/fire';
+import { KeyTimes } from '@yellow-latch/core/learn/keyTimes';
 import { clustersOf } from '@yellow-latch/core/model';
 
 import type { Surface } from './surface';
@@ -84,7 +85,8 @@ export interface FieldOptions {
   /** What the field held when it was left: its history and what is formatted. Its text must stand in the field. */
   readonly start?: FieldContent;
   onState?(state: FieldState): void;
-  onFiring?(event: FieldEvent): void;
+  /** `hesitation`: how long somebody hesitated over the code, in s; null: not known. */
+  onFiring?(event: FieldEvent, hesitation: number | null): void;
   /** What the device did at the last input, or why it did nothing. */
   onExplained?(explanations: readonly Explanation[], refused: Refused | null): void;
   onMissed?(missed: MissedChance): void;
@@ -112,6 +114,7 @@ export class Field {
   private isTyping = false;
   /** Where the text begins that has just been put in, if there are gaps in it: one goes on there. */
   private gapsFrom: number | null = null;
+  private readonly keyTimes = new KeyTimes();
   private readonly attached = new AbortController();
 
   constructor(
@@ -200,7 +203,7 @@ export class Field {
     const { caret, composition } = this.session;
     if (composition) return;
     if (entry.asks) {
-      this.options.onFiring?.({ type: 'asked', id: entry.id, typed: '', range: caret, joiner });
+      this.options.onFiring?.({ type: 'asked', id: entry.id, typed: '', range: caret, joiner }, null);
       return;
     }
     const joined: Edit = { range: caret, replacement: joiner, caret: caret.start + joiner.length };
@@ -229,7 +232,7 @@ export class Field {
     }
     this.putIn(edit!);
     this.history = this.history.record(before, edit!, false);
-    for (const event of events) this.options.onFiring?.(event);
+    for (const event of events) this.options.onFiring?.(event, null);
     this.tellState();
     return true;
   }
@@ -322,6 +325,8 @@ export class Field {
     const edit = differenceAt(before.text, this.surface.text, this.surface.caret);
     const { range, replacement: text, caret } = edit;
     const input: Input = { type: 'edit', range, text, how, caret };
+    if (how === 'paste' || how === 'other') this.keyTimes.forget();
+    else if (text !== '') this.keyTimes.typed(performance.now(), range.start, range.start + text.length);
     if (how === 'composing') {
       this.moveTo(applyInput(before, input, this.device.list).session, edit);
       this.isTyping = true;
@@ -341,14 +346,22 @@ export class Field {
       corrects: this.device.corrects,
     });
     const before = shown?.before ?? this.session;
+    const typed = shown ? applyEdit(before.text, shown.edit).slice(0, shown.edit.caret) : before.text;
     this.moveTo(session, edit);
     this.isTyping =
       input.type === 'composition-end' || (input.type === 'edit' && input.how !== 'paste' && input.how !== 'other');
     if (edit) this.putIn(edit);
     this.remember(before, shown?.edit ?? null, edit, isOneStep(input, events), joins);
     this.tellWhatCame(input, events.length > 0, told);
-    for (const event of events) this.options.onFiring?.(event);
+    for (const event of events) this.options.onFiring?.(event, this.hesitationOver(event, typed));
+    if (edit) this.keyTimes.expanded(performance.now(), edit.caret);
     this.tellState();
+  }
+
+  /** How long somebody hesitated over the code that fired at the end of `typed`. */
+  private hesitationOver({ typed: code }: FiringEvent, typed: string): number | null {
+    const start = typed.lastIndexOf(code);
+    return start < 0 ? null : this.keyTimes.hesitationOver(start, start + code.length);
   }
 
   /** What was typed and what came of it are two steps to undo; taken by a tap, or taken back, they are one. */

@@ -157,7 +157,7 @@ describe('what was carried', () => {
   test('of a shortcut made private only says that it is there', async () => {
     const made = await shortcut(';iban');
     await run(carrying(DEVICE, 'phone-list', [{ id: made.id, code: ';iban', digest }], []));
-    const command = makingPrivate(made, {}, list().carried);
+    const command = makingPrivate(made, {}, list());
     expect(await thereAndBack(command, held)).toEqual([['', UNKNOWN_DIGEST]]);
     const [own] = list().shortcuts;
     expect(own).toMatchObject({ private: true, code: ';iban' });

@@ -1,11 +1,11 @@
 import type { Fix } from '@yellow-latch/core/clash';
-import type { Carried, Shortcut } from '@yellow-latch/core/model';
+import type { Shortcut } from '@yellow-latch/core/model';
 
 import type { Command } from './command';
-import { deleting, editing, makingPrivate } from './shortcuts';
+import { deleting, editing, makingPrivate, type AboutShortcuts } from './shortcuts';
 
 /** What a fix does to the list; null: what it concerns is gone. */
-export function fixing(fix: Fix, shortcuts: readonly Shortcut[], carried: readonly Carried[] = []): Command | null {
+export function fixing(fix: Fix, shortcuts: readonly Shortcut[], about?: AboutShortcuts): Command | null {
   if (fix.type === 'merge') {
     const dropped = shortcuts.filter(({ id }) => fix.drop.includes(id));
     return dropped.length > 0 && shortcuts.some(({ id }) => id === fix.keep) ? deleting(dropped) : null;
@@ -20,6 +20,6 @@ export function fixing(fix: Fix, shortcuts: readonly Shortcut[], carried: readon
     case 'correct text':
       return editing(shortcut, { content: { ...shortcut.content, expansion: fix.expansion } });
     case 'make private':
-      return makingPrivate(shortcut, {}, carried);
+      return makingPrivate(shortcut, {}, about);
   }
 }

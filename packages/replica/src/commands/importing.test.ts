@@ -29,6 +29,8 @@ const list: ListView = {
   conventions: [],
   leftOut: [],
   carried: [],
+  learners: [],
+  learning: [],
   chosen: { languages: ['en'], devices: ['app'], keyboards: [], hasDevices: true },
   unsettled: [],
 };

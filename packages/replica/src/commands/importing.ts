@@ -15,7 +15,7 @@ import { editing } from './shortcuts';
 export type Choices = ReadonlyMap<number, ImportChoice>;
 
 /** Parts of a backup beside shortcuts and sets. */
-export const REST_PARTS = ['list', 'conventions', 'keyboards', 'leftFindings', 'devices'] as const;
+export const REST_PARTS = ['list', 'conventions', 'keyboards', 'leftFindings', 'devices', 'learning'] as const;
 export type RestPart = (typeof REST_PARTS)[number];
 
 export interface Import {
@@ -177,12 +177,14 @@ class Sets {
   }
 }
 
+type RestType = 'convention' | 'keyboard' | 'leftFinding' | 'device' | 'leftOut' | 'carried' | 'learner' | 'learning';
+
 /** What else a backup holds, as far as it is asked for and differs. */
 function restCommands({ rest, restParts }: Import, list: ListView): Command[] {
   if (!rest) return [];
   const commands: Command[] = [];
   if (restParts.includes('list') && rest.list) commands.push(choosing(rest.list, list));
-  const put = <T extends 'convention' | 'keyboard' | 'leftFinding' | 'device' | 'leftOut' | 'carried'>(
+  const put = <T extends RestType>(
     type: T,
     there: readonly { id: string; changed: number }[],
     { id, ...fields }: { id: string },
@@ -207,6 +209,12 @@ function restCommands({ rest, restParts }: Import, list: ListView): Command[] {
     for (const one of rest.devices) put('device', list.devices, one);
     for (const one of rest.leftOut) put('leftOut', list.leftOut, one);
     for (const one of rest.carried) put('carried', list.carried, one);
+  }
+  if (restParts.includes('learning')) {
+    for (const one of rest.learners) put('learner', list.learners, one);
+    // What is known here and was learnt since is worth more than what was known then.
+    const here = new Set(list.learning.map(({ id }) => id));
+    for (const one of rest.learning) if (!here.has(one.id)) put('learning', [], one);
   }
   return commands;
 }

@@ -1,10 +1,10 @@
-import type { Carried, Shortcut, ShortcutFields, ShortcutSet } from '@yellow-latch/core/model';
+import type { Shortcut, ShortcutFields, ShortcutSet } from '@yellow-latch/core/model';
 import type { StoredRecord } from '@yellow-latch/core/sync';
 import { v7 as uuid } from 'uuid';
 
 import { inOrder, type Command } from './command';
 import { makingSet } from './makingSet';
-import { editing, makingPrivate, sharing } from './shortcuts';
+import { editing, makingPrivate, sharing, type AboutShortcuts } from './shortcuts';
 
 /** What a form over a shortcut asks to be saved. */
 export interface Saved {
@@ -17,18 +17,18 @@ export interface Saved {
   readonly isPrivate: boolean;
   /** The name of a set to make for it; null: none. */
   readonly newSet: string | null;
-  /** What was carried over to other places. */
-  readonly carried?: readonly Carried[];
+  /** What is known about shortcuts of the list. */
+  readonly about?: AboutShortcuts;
 }
 
 /** Saves a form. `idOf`: the id that the shortcut has then, given the ids that were written; `setId`: of a set it makes. */
 export function saving(
-  { before, seen, fields, isPrivate, newSet, carried }: Saved,
+  { before, seen, fields, isPrivate, newSet, about }: Saved,
   sets: readonly ShortcutSet[],
 ): Command & { readonly setId: string | null; idOf(ids: readonly string[]): string } {
   const set = newSet === null ? null : makingSet(newSet, sets);
   const setId = set?.writes[0]!.id ?? null;
-  const own = shortcutCommand(before, seen, set ? { ...fields, setId } : fields, isPrivate, carried);
+  const own = shortcutCommand(before, seen, set ? { ...fields, setId } : fields, isPrivate, about);
   const command = set ? inOrder(set, own) : own;
   return { ...command, setId, idOf: (ids) => (before?.private === isPrivate ? before.id : ids.at(-1)!) };
 }
@@ -38,10 +38,10 @@ function shortcutCommand(
   seen: StoredRecord | undefined,
   fields: Partial<ShortcutFields>,
   isPrivate: boolean,
-  carried?: readonly Carried[],
+  about?: AboutShortcuts,
 ): Command {
   if (before && before.private !== isPrivate)
-    return isPrivate ? makingPrivate(before, fields, carried) : sharing(before, fields);
+    return isPrivate ? makingPrivate(before, fields, about) : sharing(before, fields);
   const id = before?.id ?? uuid();
   if (Object.keys(fields).length === 0) return { writes: [], undo: () => [] };
   return {

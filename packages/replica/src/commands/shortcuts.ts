@@ -1,7 +1,7 @@
 /** Shortcuts edited, deleted, kept on one device alone, and shared again. */
 import { carriedId } from '@yellow-latch/core/devices';
 import { UNKNOWN_DIGEST } from '@yellow-latch/core/fit/digest';
-import type { Carried, Shortcut, ShortcutFields } from '@yellow-latch/core/model';
+import type { Carried, Learning, Shortcut, ShortcutFields } from '@yellow-latch/core/model';
 import { v7 as uuid } from 'uuid';
 
 import type { Write } from '../storage/write';
@@ -62,17 +62,26 @@ export function deleting(shortcuts: readonly Shortcut[]): Command {
   };
 }
 
+/** Records about shortcuts. `carried`: what places that the app cannot write to hold; `learning`: what people know of codes. */
+export interface AboutShortcuts {
+  readonly carried: readonly Carried[];
+  readonly learning: readonly Learning[];
+}
+
+const NOTHING_KNOWN: AboutShortcuts = { carried: [], learning: [] };
+
 /**
- * From every device to this one alone: what the others and the server hold is erased. `edited`: what changes with it. `carried`:
- * what places that the app cannot write to hold; that it is still there is all that is said of it from now on.
+ * From every device to this one alone: what the others and the server hold is erased. `edited`: what changes with it. `about`:
+ * of a place that holds it, that it is still there is all that is said from now on; what people know of its code is forgotten.
  */
 export function makingPrivate(
   shortcut: Shortcut,
   edited: Partial<ShortcutFields> = {},
-  carried: readonly Carried[] = [],
+  { carried, learning }: AboutShortcuts = NOTHING_KNOWN,
 ): Command {
   const { id } = shortcut;
   const own = uuid();
+  const known = learning.filter((one) => one.shortcutId === id);
   const there = carried.filter((one) => one.shortcutId === id);
   const noteOf = ({ deviceId, profile, at }: Carried): Write => ({
     type: 'carried',
@@ -85,6 +94,7 @@ export function makingPrivate(
       // With the shortcut goes its code, wherever it stands.
       ...there.map((one): Write => ({ type: 'carried', id: one.id, fields: { deleted: 'erased' } })),
       ...there.map(noteOf),
+      ...known.map((one): Write => ({ type: 'learning', id: one.id, fields: { deleted: 'erased' } })),
       { type: 'shortcut', id: own, isPrivate: true, fields: { ...fieldsOf(shortcut), ...edited } },
     ],
     undo: () => [
@@ -97,6 +107,11 @@ export function makingPrivate(
           { type: 'carried', id: note, fields: { ...fields, deleted: false } },
         ];
       }),
+      ...known.map(({ id: record, learnerId, shortcutId, state }): Write => ({
+        type: 'learning',
+        id: record,
+        fields: { learnerId, shortcutId, state, deleted: false },
+      })),
     ],
   };
 }

@@ -14,6 +14,8 @@ import {
   type ChosenConvention,
   type Device,
   type KeyboardUse,
+  type Learner,
+  type Learning,
   type IgnoredFinding,
   type LeftOut,
   type ListFields,
@@ -23,6 +25,7 @@ import {
   type ShortcutSet,
 } from '@yellow-latch/core/model';
 import {
+  asLearning,
   asRead,
   asShortcut,
   currentFields,
@@ -51,6 +54,10 @@ export interface ListView {
   leftOut: readonly LeftOut[];
   /** What places that the app cannot write to hold, as far as one has said. */
   carried: readonly Carried[];
+  /** Who learns the codes of the list. */
+  learners: readonly Learner[];
+  /** What they know of them. */
+  learning: readonly Learning[];
   /** What was chosen for the whole list. */
   chosen: ListFields;
   /** Keyboards of the owner's own, beside those that are there from the start. */
@@ -86,6 +93,8 @@ export function viewOf(
   const known = new Set<string>();
   const leftOut: LeftOut[] = [];
   const carried: Carried[] = [];
+  const learners: Learner[] = [];
+  const learning: Learning[] = [];
   let list: ListFields | null = null;
   for (const record of records) {
     if (record.type === 'device') known.add(record.id);
@@ -99,6 +108,8 @@ export function viewOf(
     else if (record.type === 'device') deviceRecords.push(asRead<'device'>(record));
     else if (record.type === 'leftOut') leftOut.push(readOnce(record, asRead<'leftOut'>));
     else if (record.type === 'carried') carried.push(readOnce(record, asRead<'carried'>));
+    else if (record.type === 'learner') learners.push(asRead<'learner'>(record));
+    else if (record.type === 'learning') learning.push(readOnce(record, asLearning));
     else list = currentFields(record as StoredRecord & { type: 'list' });
   }
   sets.sort((a, b) => compareUnits(a.order, b.order) || compareUnits(a.id, b.id));
@@ -128,6 +139,8 @@ export function viewOf(
     conventions,
     leftOut,
     carried,
+    learners,
+    learning,
     chosen,
     unsettled,
   };
@@ -163,7 +176,7 @@ function sharing(before: ListView, view: ListView): ListView {
 }
 
 /** The parts of which there may be very many: what is in them is read once, so that equal ones are the same. */
-const LARGE: readonly string[] = ['shortcuts', 'leftOut', 'carried'] satisfies (keyof ListView)[];
+const LARGE: readonly string[] = ['shortcuts', 'leftOut', 'carried', 'learning'] satisfies (keyof ListView)[];
 
 function isEqual(name: string, a: unknown, b: unknown): boolean {
   if (!LARGE.includes(name)) return JSON.stringify(a) === JSON.stringify(b);

@@ -1,4 +1,4 @@
-import { isCounter, type FieldsOf, type RecordType } from '@yellow-latch/core/model';
+import { isCounter, isOwn, type FieldsOf, type RecordType } from '@yellow-latch/core/model';
 import type { FieldChanges, StoredRecord } from '@yellow-latch/core/sync';
 
 /**
@@ -22,7 +22,12 @@ export function plainFields(record: StoredRecord): Partial<FieldsOf[RecordType]>
   return Object.fromEntries(names.map((name) => [name, record.fields[name]![0]?.value]));
 }
 
-/** Whether a write only counts uses: a device that may not edit may do that. */
+/** Whether a write only counts uses. */
 export function onlyCounts({ type, fields }: Pick<Write, 'type' | 'fields'>): boolean {
   return Object.keys(fields).every((field) => isCounter(type, field));
+}
+
+/** Whether a device that may not edit may do this all the same: count uses, and learn. */
+export function changesNoList(write: Pick<Write, 'type' | 'fields'>): boolean {
+  return isOwn(write.type) || onlyCounts(write);
 }

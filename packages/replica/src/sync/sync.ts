@@ -13,7 +13,7 @@ import { introduce, newSecret } from '../storage/device';
 import { idOfJoined } from '@yellow-latch/core/devices';
 import { Subscribable } from '@yellow-latch/core/subscribable';
 import { goOnAs } from './successor';
-import { onlyCounts } from '../storage/write';
+import { changesNoList } from '../storage/write';
 import { type Replica } from '../storage/replica';
 import { isRefusal, type SyncServer } from './server';
 import { type Position } from '../storage/replica';
@@ -97,7 +97,7 @@ export class Sync {
     // What was counted, and that it has joined, is sent as well, and nothing a person waits for.
     const self = idOfJoined(state.id);
     const written = this.unsent.filter(
-      ({ record: { type, id }, fields }) => id !== self && !onlyCounts({ type, fields }),
+      ({ record: { type, id }, fields }) => id !== self && !changesNoList({ type, fields }),
     );
     return {
       phase: this.phase,
@@ -287,7 +287,7 @@ export class Sync {
       // What waits stays, and is sent when the device may edit again.
       if (
         this.replica.state.may === 'use' &&
-        !push.every(({ record: { type }, fields }) => onlyCounts({ type, fields }))
+        !push.every(({ record: { type }, fields }) => changesNoList({ type, fields }))
       )
         return;
       try {

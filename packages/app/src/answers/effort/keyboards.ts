@@ -7,6 +7,8 @@ import type { KeyboardUse, Layout, OwnKeyboard } from '@yellow-latch/core/model'
 export interface KeyboardsAsked {
   readonly keyboards: readonly KeyboardUse[];
   readonly ownKeyboards: readonly OwnKeyboard[];
+  /** How long somebody hesitated over codes at work, by shortcut; s. Not given: nothing is known of it. */
+  readonly hesitations?: Readonly<Record<string, readonly number[]>>;
 }
 
 const made = new WeakMap<Layout, Keyboard>();

@@ -15,6 +15,7 @@ import {
   compareEffort,
   countTypedOut,
   meanSaved,
+  measureRecallOf,
   savingsOf,
   type OnKeyboard,
   type Saved,
@@ -79,7 +80,8 @@ export class EffortWorkerApi {
     const { list } = checked.audit;
     const [entry] = settleRules({ ...list, shortcuts: [this.audit.asText(shortcut)] });
     const inUse = inUseOf(keyboards);
-    const on = compareEffort(withoutGaps(entry!), inUse);
+    const measured = measureRecallOf(keyboards.hesitations ?? {}, [...checked.audit.entries, entry!]);
+    const on = compareEffort(withoutGaps(entry!), inUse, measured);
     const names = Object.fromEntries(inUse.map(({ keyboard: { id, name } }) => [id, name]));
     return { on, names, saved: meanSaved(on, inUse) };
   }
@@ -91,7 +93,8 @@ export class EffortWorkerApi {
     const { entries, list } = checked.audit;
     const setOf = new Map(list.shortcuts.map(({ id, setId }) => [id, setId]));
     const usesOf = this.usesOf(request, entries);
-    return savingsOf(entries.map(withoutGaps), usesOf, (id) => setOf.get(id) ?? null, inUseOf(request));
+    const measured = measureRecallOf(request.hesitations ?? {}, entries);
+    return savingsOf(entries.map(withoutGaps), usesOf, (id) => setOf.get(id) ?? null, inUseOf(request), measured);
   }
 
   /** Every mark weighed for a part of the list. */

@@ -13,7 +13,17 @@ const shortcut = (code: string, expansion: string, more: Partial<Shortcut> = {})
     ...more,
   });
 const NOTHING = { shortcuts: [], sets: [] };
-const REST = { list: null, conventions: [], keyboards: [], leftFindings: [], devices: [], leftOut: [], carried: [] };
+const REST = {
+  list: null,
+  conventions: [],
+  keyboards: [],
+  leftFindings: [],
+  devices: [],
+  leftOut: [],
+  carried: [],
+  learners: [],
+  learning: [],
+};
 
 // So many rounds take a while on a busy machine.
 jest.setTimeout(60_000);

@@ -2,6 +2,7 @@
 import type { Audit, AuditedShortcut } from '@yellow-latch/core/clash';
 import { asksForAnotherCode, type Severity } from '@yellow-latch/core/clash/finding';
 import { HoldingMarks } from '@yellow-latch/core/convention';
+import { measureRecallOf } from '@yellow-latch/core/effort';
 import { settleRules } from '@yellow-latch/core/fire';
 import type { ChosenConvention } from '@yellow-latch/core/model';
 import { GivenCodes, proposeCodes, USUAL, type CodesInUse, type Proposal } from '@yellow-latch/core/propose';
@@ -120,7 +121,16 @@ export class ProposeWorkerApi {
     const [entry] = settleRules({ ...audit.rules, shortcuts: [asText] });
     const mark = this.marksOf(audit).markFor(shortcut, request.conventions) ?? this.effort.usualMark(request) ?? USUAL;
     const inUse = inUseOf(request);
-    const proposals = proposeCodes({ entry: entry!, kind: shortcut.kind, mark, inUse, codes, called, isNamed });
+    const proposals = proposeCodes({
+      entry: entry!,
+      kind: shortcut.kind,
+      mark,
+      inUse,
+      codes,
+      called,
+      isNamed,
+      measured: measureRecallOf(request.hesitations ?? {}, audit.entries),
+    });
     const tried = proposals.map(({ code }) => code);
     return { proposals, safe: audit.firstSafe(asText, tried, most).map(({ code }) => code) };
   }

@@ -36,7 +36,8 @@ export default function CheckedPage({ id, isGuided }: CheckedPageProps) {
   const palette = usePalette();
   const router = useRouter();
   const { client, findings: found, state } = useAudit();
-  const { shortcuts, carried } = useList();
+  const list = useList();
+  const { shortcuts } = list;
   const codes = useCodes();
   const run = useCommand();
   const open = found.open.filter(({ shortcuts: [one] }) => one === id);
@@ -52,7 +53,7 @@ export default function CheckedPage({ id, isGuided }: CheckedPageProps) {
 
   const chosen = fixes?.find(({ fix }) => nameOf(fix) === chosenName) ?? fixes?.[0];
   const apply = async ({ fix }: TriedFix) => {
-    const command = fixing(fix, shortcuts, carried);
+    const command = fixing(fix, shortcuts, list);
     if (!command) return;
     const done = tellDone(fix, codes.shortcutOf);
     await run(command, done);

@@ -78,7 +78,8 @@ export const CheckedRow = memo(function CheckedRow({ row, codes, isOpen, note }:
 /** The best fix of a shortcut as a button that names what it does. Room is kept for it while it is worked out. */
 function SafeFix({ row, codes }: Pick<CheckedRowProps, 'row' | 'codes'>) {
   const { id, findings } = row;
-  const { shortcuts, carried } = useList();
+  const list = useList();
+  const { shortcuts } = list;
   const run = useCommand();
   const notify = useNotice();
   const { fix, askAgain } = useSafeFix(id, typesToFix(findings).join());
@@ -87,7 +88,7 @@ function SafeFix({ row, codes }: Pick<CheckedRowProps, 'row' | 'codes'>) {
   const take = async () => {
     // The list may have changed since: what is taken is what the button says, and only if it still helps.
     const now = await askAgain();
-    const command = now && JSON.stringify(now) === JSON.stringify(fix) ? fixing(fix, shortcuts, carried) : null;
+    const command = now && JSON.stringify(now) === JSON.stringify(fix) ? fixing(fix, shortcuts, list) : null;
     if (command) await run(command, tellDone(fix, codes.shortcutOf));
     else notify({ text: t`Your list just changed. Look again before you fix this.` });
   };

@@ -29,6 +29,8 @@ const THINGS: Record<RecordType, MessageDescriptor> = {
   device: msg`a device`,
   leftOut: msg`what a device does without`,
   carried: msg`what was copied to a device`,
+  learner: msg`a person who learns`,
+  learning: msg`what you have learned`,
 };
 
 export function nameOfThing(type: RecordType): string {

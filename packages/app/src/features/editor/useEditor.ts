@@ -23,7 +23,8 @@ import type { Draft } from './useVerdict';
 
 /** The form over one shortcut, or over a new one: its values, what was cleaned, and its actions. */
 export function useEditor(saved: Shortcut | null, place: string) {
-  const { shortcuts, sets, carried } = useList();
+  const list = useList();
+  const { shortcuts, sets } = list;
   const stillThere = useStillThere();
   const { replica, unsaved } = useOpened();
   const write = useWrite();
@@ -93,7 +94,7 @@ export function useEditor(saved: Shortcut | null, place: string) {
     const newSet = values.setId === NEW_SET ? values.newSet : null;
     const setId = newSet === null ? values.setId : null;
     const fields = changedFields({ ...values, setId }, saved);
-    const command = saving({ before: saved, seen: seen.current, fields, isPrivate, newSet, carried }, sets);
+    const command = saving({ before: saved, seen: seen.current, fields, isPrivate, newSet, about: list }, sets);
     const { writes } = command;
     // What was carried over by hand is as it was.
     const isOther =

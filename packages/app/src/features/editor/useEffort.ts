@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
 import type { EffortOfOne } from '@/answers/effort/workerApi';
+import { useHesitations } from '@/answers/learn/useHesitations';
 import { useLatest } from '@/look/useLatest';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
@@ -15,6 +16,7 @@ const REST = 150;
 export function useEffort(draft: Draft): EffortOfOne | null {
   const { client, state } = useAudit();
   const { keyboards, ownKeyboards } = useList();
+  const hesitations = useHesitations();
   const [effort, setEffort] = useState<EffortOfOne | null>(null);
   const version = state.result?.version;
   const latest = useLatest(draft);
@@ -25,7 +27,7 @@ export function useEffort(draft: Draft): EffortOfOne | null {
     let isOver = false;
     const timer = setTimeout(() => {
       void client
-        .ask(({ effort: api }) => api.one(draftOf(latest.current), { keyboards, ownKeyboards }))
+        .ask(({ effort: api }) => api.one(draftOf(latest.current), { keyboards, ownKeyboards, hesitations }))
         .then((answer) => {
           if (!isOver) setEffort(answer);
         });
@@ -34,6 +36,6 @@ export function useEffort(draft: Draft): EffortOfOne | null {
       isOver = true;
       clearTimeout(timer);
     };
-  }, [client, latest, version, isCode, code, expansion, kind, fires, keyboards, ownKeyboards]);
+  }, [client, latest, version, isCode, code, expansion, kind, fires, keyboards, ownKeyboards, hesitations]);
   return isCode ? effort : null;
 }

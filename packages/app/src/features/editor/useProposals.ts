@@ -2,6 +2,7 @@ import type { Proposal } from '@yellow-latch/core/propose';
 import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
+import { useHesitations } from '@/answers/learn/useHesitations';
 import { useList } from '@/frame/replica/ReplicaProvider';
 import { useLatest } from '@/look/useLatest';
 
@@ -24,6 +25,7 @@ interface Proposals {
 export function useProposals(draft: Draft, isAsked: boolean, cameAlong: boolean): Proposals {
   const { client, state } = useAudit();
   const { conventions, keyboards, ownKeyboards } = useList();
+  const hesitations = useHesitations();
   const latest = useLatest(draft);
   const { expansion, kind, setId, template, fires, edge } = draft;
   const question = [expansion, kind, setId, template, fires, edge].join('\n');
@@ -36,7 +38,7 @@ export function useProposals(draft: Draft, isAsked: boolean, cameAlong: boolean)
     let isOver = false;
     const timer = setTimeout(
       () => {
-        const request = { conventions, keyboards, ownKeyboards };
+        const request = { conventions, keyboards, ownKeyboards, hesitations };
         void client
           .ask(
             ({ propose }) => propose.propose(draftOf(latest.current), request) as Promise<readonly Proposal[] | null>,
@@ -53,7 +55,7 @@ export function useProposals(draft: Draft, isAsked: boolean, cameAlong: boolean)
     };
     // `isFirst` and `cameAlong` only say how long to wait.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [client, latest, version, isWanted, question, conventions, keyboards, ownKeyboards]);
+  }, [client, latest, version, isWanted, question, conventions, keyboards, ownKeyboards, hesitations]);
   return {
     proposals: isWanted ? (answer?.proposals ?? null) : null,
     areCurrent: isWanted && answer?.question === question,

@@ -9,6 +9,7 @@ import { Button, Text } from 'react-native-paper';
 import { useExchange } from '@/answers/exchange/useExchange';
 import { useChosen } from '@/parts/choosing';
 import { copyText, tellNotCopied } from '@/frame/clipboard';
+import { useLearningNow } from '@/answers/learn/useLearningNow';
 import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
 import { saveFile } from '@/frame/saveFile';
@@ -78,7 +79,7 @@ export function ExportPage() {
   const first = useFirstWhat();
   const [what, setWhat] = useState<What>(first);
   const [form, setForm] = useState<WrittenForm>('csv');
-  const part = partOf(what, list, chosen);
+  const part = partOf(what, list, chosen, useLearningNow());
   const own = part.shortcuts.filter((shortcut) => shortcut.private).length;
   const going = part.shortcuts.length - own;
   const { ending, type } = FORMS.find((one) => one.form === form)!;

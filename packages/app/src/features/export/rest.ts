@@ -26,6 +26,8 @@ export function restOf(
     devices: list.devices.filter(({ changed }) => changed > 0).map(withoutChanged),
     leftOut: list.leftOut.map(withoutChanged),
     carried: list.carried.map(withoutChanged),
+    learners: list.learners.map(withoutChanged),
+    learning: list.learning.map(({ id, learnerId, shortcutId, state }) => ({ id, learnerId, shortcutId, state })),
   };
 }
 

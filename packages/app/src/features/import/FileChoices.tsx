@@ -17,6 +17,7 @@ const REST_WORDS: Record<RestPart, MessageDescriptor> = {
   keyboards: msg`Your own keyboards`,
   leftFindings: msg`Ignored problems`,
   devices: msg`Your devices, and what was copied to them`,
+  learning: msg`What you have learned`,
 };
 
 interface FileChoicesProps {

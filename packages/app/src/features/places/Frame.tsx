@@ -15,6 +15,7 @@ import { useHasRail, usePalette } from '@/look/useLook';
 import { webStyle } from '@/look/webStyle';
 import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 
+import { useReminder } from '@/answers/learn/reminder';
 import { fetched, whenIdle } from '@/frame/fetched';
 import { announce, Announcer } from '@/frame/announce';
 import { FocusKeeper, goToHeading, isField } from '@/frame/focus';
@@ -31,17 +32,18 @@ const FindSheet = fetched(async () => ({ default: (await import('@/bundles/find'
 const KeysSheet = fetched(async () => ({ default: (await import('@/bundles/find')).KeysSheet }));
 
 interface Place {
-  path: '/' | '/write' | '/check' | '/devices';
+  path: '/' | '/write' | '/check' | '/devices' | '/learn';
   label: MessageDescriptor;
   icon: IconName;
 }
 
-/** The places that work today; a place enters here when it does. */
+/** The places, in the order of the menu. */
 const PLACES: Place[] = [
   { path: '/', label: msg`Shortcuts`, icon: 'rows' },
   { path: '/write', label: msg`Write`, icon: 'pencil' },
   { path: '/check', label: msg`Check`, icon: 'scan' },
   { path: '/devices', label: msg`Devices`, icon: 'devices' },
+  { path: '/learn', label: msg`Learn`, icon: 'sprout' },
 ];
 
 /** What stands around every screen: the places, as a bar below on a phone, as a rail when wide. */
@@ -54,6 +56,7 @@ export function Frame({ children }: { children: ReactNode }) {
   useFocusKept();
   useNoticeLeaving(usePathname());
   useFilesFromOutside();
+  useReminder();
   const isTyping = useIsKeyboardUp();
   const due = useCarryDue();
   const [sheet, setSheet] = useState<'find' | 'keys' | null>(null);
@@ -266,8 +269,8 @@ const styles = StyleSheet.create({
   railPlace: { flex: 0, minHeight: 72, gap: 4 },
   here: { position: 'absolute', top: -1, left: 24, right: 24, height: 3 },
   hereRail: { position: 'absolute', right: -1, top: 12, bottom: 12, width: 3 },
-  // As large as there is room for: the four stand side by side.
-  name: webStyle({ fontSize: 'min(0.875rem, 4.4vw, 18px)' }),
+  // As large as there is room for: the five stand side by side.
+  name: webStyle({ fontSize: 'min(0.875rem, 3.5vw, 18px)' }),
   bold: STRONG,
   badge: {
     minWidth: 22,

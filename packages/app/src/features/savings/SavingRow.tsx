@@ -53,6 +53,7 @@ export function SavingRow({ saving, shortcut, most, onOpen, onUses }: SavingRowP
       <View style={styles.line}>
         <Text variant="bodyMedium" style={styles.text}>
           {tellSaving(saving)}
+          {saving.recall === 'measured' && ` · ${tellMeasured()}`}
         </Text>
         <ChoiceChip
           label={t`How often you use ${{ code: shortcut.code }}`}
@@ -65,6 +66,9 @@ export function SavingRow({ saving, shortcut, most, onOpen, onUses }: SavingRowP
     </View>
   );
 }
+
+/** That how soon the code comes to mind is not assumed but was measured. */
+const tellMeasured = () => t`measured`;
 
 /** A saving in a sentence. */
 export function tellSaving({ verdict, perUse, uses, breakEven, on }: Saving): string {

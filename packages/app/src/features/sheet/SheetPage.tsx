@@ -2,11 +2,13 @@ import { plural, t } from '@lingui/core/macro';
 import { tellDate } from '@/wording/format';
 import type { Paper, SheetLayout } from '@yellow-latch/core/exchange';
 
+import { useLocalSearchParams } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { DetailPage } from '@/frame/DetailPage';
+import { useLearningNow } from '@/answers/learn/useLearningNow';
 import { useExchange } from '@/answers/exchange/useExchange';
 import { fileName, partOf, type What } from '@/parts/leaving/what';
 import { useFirstWhat, WhatChoice } from '@/parts/leaving/WhatChoice';
@@ -39,15 +41,24 @@ export function SheetPage() {
   const { state } = useOpened().replica;
   const chosen = useChosen();
   const first = useFirstWhat();
-  const [what, setWhat] = useState<What>(first);
-  const [layout, setLayout] = useKept<SheetLayout>('sheet-layout', 'two');
+  const learning = useLearningNow();
+  // Opened from Learn it is a card for the wallet with the codes that are being learnt.
+  const isForLearning = useLocalSearchParams<{ of?: string }>().of === 'learning';
+  const [what, setWhat] = useState<What>(isForLearning ? 'learning' : first);
+  const [kept, keepLayout] = useKept<SheetLayout>('sheet-layout', 'two');
+  const [asked, setAsked] = useState<SheetLayout | null>(isForLearning ? 'wallet' : null);
+  const layout = asked ?? kept;
+  const setLayout = (next: SheetLayout) => {
+    setAsked(null);
+    keepLayout(next);
+  };
   const [paper, setPaper] = useKept<Paper>('sheet-paper', 'A4');
   const [html, setHtml] = useState<string | null>(null);
   const title = state.listName === '' ? t`Shortcuts` : state.listName;
   const { shortcuts, sets } = list;
   useEffect(() => {
     let isOver = false;
-    const part = partOf(what, { shortcuts, sets }, chosen);
+    const part = partOf(what, { shortcuts, sets }, chosen, learning);
     const count = plural(part.shortcuts.length, { one: '# shortcut', other: '# shortcuts' });
     const about = `${count}, ${tellDate(Date.now())}`;
     void facesForSheet()
@@ -61,7 +72,7 @@ export function SheetPage() {
     return () => {
       isOver = true;
     };
-  }, [ask, notify, what, shortcuts, sets, chosen, title, layout, paper]);
+  }, [ask, notify, what, shortcuts, sets, chosen, learning, title, layout, paper]);
   return (
     <DetailPage title={t`Print a sheet`} about="sheet" back={{ label: t`Back to the list`, href: '/' }} hasOwnScroll>
       <View style={styles.tools}>

@@ -1,13 +1,15 @@
 import { plural, t } from '@lingui/core/macro';
 import { isMade } from '@yellow-latch/core/model';
-import { useGlobalSearchParams } from 'expo-router';
+import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
 
+import { useLearningNow } from '@/answers/learn/useLearningNow';
 import { Lead } from '@/parts/findings/Lead';
+import { LearningCard } from '@/parts/LearningCard';
 import { planOffer } from '@/parts/planOffer';
 import { SeverityFilter } from '@/parts/findings/SeverityFilter';
 import { fetchParts } from '@/bundles/editor';
@@ -52,6 +54,8 @@ export function ListPane() {
   usePageTitle(t`Shortcuts`, { isList: true });
   const list = useList();
   const { query, setQuery, settledQuery, filters, setFilters } = useListFilters();
+  const learning = useLearningNow();
+  const router = useRouter();
   const found = useFinder(list, settledQuery);
   const { state, findings } = useAudit();
   const [sort, setSort] = useKept<Sort>('list-sort', 'set');
@@ -129,6 +133,9 @@ export function ListPane() {
         </FilterChips>
       </View>
       <UnsavedRows />
+      {!isNarrowed && chosen === null && (
+        <LearningCard shortcuts={learning} onPress={() => router.navigate('/learn')} />
+      )}
       <View style={styles.list}>
         {isEmpty && <EmptyList />}
         {!isEmpty && items.length === 0 && (

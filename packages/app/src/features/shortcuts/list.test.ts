@@ -22,6 +22,8 @@ const view = {
   profiles: ['app'],
   leftOut: [],
   carried: [],
+  learners: [],
+  learning: [],
   chosen: { languages: ['en'], devices: ['app'], keyboards: [], hasDevices: true },
   sets: [set('a', 'Visits'), set('b', 'Signs')],
   shortcuts: [

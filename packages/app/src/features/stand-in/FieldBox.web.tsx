@@ -53,7 +53,7 @@ export function FieldBox({ name, label, type = 'line', error = null, fills = fal
         : attach(at, {
             device: latest.current.device,
             onState: (state) => typing.show(name, state),
-            onFiring: (event) => latest.current.onFiring(name, event),
+            onFiring: (event, hesitation) => latest.current.onFiring(name, event, hesitation),
             onExplained: (explanations, refused) => latest.current.onExplained(explanations, refused),
             onKey: count,
           });

@@ -18,6 +18,8 @@ import type { AskedEvent, FieldEvent } from '@yellow-latch/field/own';
 import { countUse } from '@yellow-latch/replica/storage/uses';
 import { createContext, use, useEffect, useMemo, useRef, useState } from 'react';
 
+import { useSendUses } from '@/answers/effort/useSendUses';
+import { useSeen } from '@/answers/learn/useSeen';
 import { useAudit } from '@/answers/audit/AuditProvider';
 import { keyboardOf } from '@/answers/effort/keyboards';
 import { whenIdle } from '@/frame/fetched';
@@ -51,6 +53,8 @@ export function useStandInOf(tab: StandInTab, memory: Memory) {
   const byId = useMemo(() => new Map(shortcuts.map((shortcut) => [shortcut.id, shortcut])), [shortcuts]);
   const codeOf = (id: string) => (source === 'own' ? (own[Number(id)]?.code ?? id) : (byId.get(id)?.code ?? id));
   const asking = useRef<string | null>(null);
+  const { see } = useSeen((id) => byId.get(id));
+  useSendUses();
   const filling = useFilling(shortcuts, profile, {
     clock: switchBoardOf(tab).clock,
     textAround: ({ range }) => {
@@ -65,12 +69,15 @@ export function useStandInOf(tab: StandInTab, memory: Memory) {
     },
     refuse: ({ typed }: AskedEvent, reason) => typing.say(t`“${typed}” stays. ${reason}`, true),
   });
-  const onFiring = (name: string, event: FieldEvent) => {
+  const hesitated = useRef<number | null>(null);
+  const onFiring = (name: string, event: FieldEvent, hesitation: number | null) => {
     typing.say(tellFiring(event, codeOf));
     if (event.type === 'asked') {
       asking.current = name;
+      hesitated.current = hesitation;
       filling.ask(event);
     }
+    if (source === 'app') see(event, event.type === 'fired' && event.by === 'filled' ? hesitated.current : hesitation);
     if (event.type !== 'fired') return;
     typing.noteExpanded(name, event.id);
     if (source === 'app') void countUse(db, event.id).catch(() => {});

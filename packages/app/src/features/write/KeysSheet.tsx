@@ -17,7 +17,7 @@ interface KeysSheetProps {
 
 /** What tells of a firing, and all keys. */
 export function KeysSheet({ settings, onChange, isOpen, onClose }: KeysSheetProps) {
-  const tick = (name: 'flash' | 'sound' | 'missed', label: string) => (
+  const tick = (name: 'flash' | 'sound' | 'missed' | 'learning', label: string) => (
     <Tick
       role="checkbox"
       isOn={settings[name]}
@@ -33,6 +33,7 @@ export function KeysSheet({ settings, onChange, isOpen, onClose }: KeysSheetProp
         {tick('flash', t`Flash when a code expands`)}
         {tick('sound', t`Play a sound when a code expands`)}
         {tick('missed', t`Tell me when I type out something I have a code for`)}
+        {tick('learning', t`Show the codes I’m learning`)}
         <KeyList of="write" />
       </ScrollView>
     </Sheet>

@@ -15,6 +15,7 @@ import { CountedKeys } from '@/parts/keys/CountedKeys';
 import { BlanksSheet } from '@/parts/typing/BlanksSheet';
 import { DraftList } from './DraftList';
 import { KeysSheet } from './KeysSheet';
+import { LearningStrip } from './LearningStrip';
 import { SendSheet } from './SendSheet';
 import { useWriteSettings, type WriteSettings } from '@/parts/writeSettings';
 import { Strip } from './Strip';
@@ -129,6 +130,7 @@ export function WritePage() {
           />
         </View>
         <TagChips live={live.tags} onRemove={composer.removeTag} />
+        {settings.learning && <LearningStrip onPut={composer.putShortcut} />}
         <Strip composer={composer} />
         {below === 'keys' && (
           <CountedKeys

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { joinerBefore, tagsIn, withoutTag, type Tag } from '@yellow-latch/core/compose';
+import { joinerBefore, tagsIn, withoutTag, type MissedChance, type Tag } from '@yellow-latch/core/compose';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
 import { applyCasing } from '@yellow-latch/core/expansion/casing';
 import type { Casing } from '@yellow-latch/core/expansion/segment';
@@ -12,6 +12,7 @@ import { useMemo, useRef, useState } from 'react';
 
 import { MASK } from '@/answers/audit/sentences/mask';
 import { useSendUses } from '@/answers/effort/useSendUses';
+import { useSeen } from '@/answers/learn/useSeen';
 import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 import { usePalette } from '@/look/useLook';
 
@@ -41,6 +42,7 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
   const byId = useMemo(() => new Map(shortcuts.map((shortcut) => [shortcut.id, shortcut])), [shortcuts]);
   const shortcutOf = (id: string) => byId.get(idOfFormer(id) ?? id);
   const narration = useNarration(live, shortcutOf);
+  const { see, miss } = useSeen(shortcutOf);
   const lookForTags = useTags(live);
   const chances = useChances(shortcuts, settings.missed);
   useSendUses();
@@ -74,9 +76,14 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
     const typedIn = pad.current?.field;
     if (before && typedIn) drafts.touched(() => typedIn.content);
   };
-  const onFiring = (event: FieldEvent) => {
+  /** A template fires when it is filled in; how long one hesitated is known when it asks. */
+  const hesitated = useRef<number | null>(null);
+  const onFiring = (event: FieldEvent, hesitation: number | null) => {
     narration.tellFiring(event);
-    if (event.type === 'asked') filling.ask(event);
+    if (event.type === 'asked') {
+      hesitated.current = hesitation;
+      filling.ask(event);
+    } else see(event, event.type === 'fired' && event.by === 'filled' ? hesitated.current : hesitation);
     if (event.type !== 'fired') return;
     void countUse(db, idOfFormer(event.id) ?? event.id);
     if (settings.sound) sound();
@@ -97,7 +104,15 @@ export function useComposer(drafts: Drafts, settings: WriteSettings) {
     chances,
     filling,
     live,
-    listeners: { onState, onFiring, onExplained: narration.tellWhy, onMissed: narration.tellMissed },
+    listeners: {
+      onState,
+      onFiring,
+      onExplained: narration.tellWhy,
+      onMissed: (missed: MissedChance) => {
+        miss(missed.id);
+        narration.tellMissed(missed);
+      },
+    },
     text: () => state.current?.text ?? '',
     before: () => state.current?.text.slice(0, state.current.caret.start) ?? '',
     textOf: ({ entry }: Offer) => {

@@ -6,7 +6,7 @@ import { useNotice } from '@/frame/Notices';
 import { makeCurrentDevice, openCurrentDevice, type OpenedDevice } from '@yellow-latch/replica/storage/currentDevice';
 import { newDeviceState } from '@yellow-latch/replica/storage/device';
 import { keepForGood, NotKeptError, tellNotKept, tellOnlyUse } from './keeping';
-import { onlyCounts } from '@yellow-latch/replica/storage/write';
+import { changesNoList } from '@yellow-latch/replica/storage/write';
 import { Replica } from '@yellow-latch/replica/storage/replica';
 import { UnsavedForms, type UnsavedForm } from '@yellow-latch/replica/storage/unsaved';
 import type { Write } from '@yellow-latch/replica/storage/write';
@@ -109,7 +109,7 @@ export function useWrite(): (...writes: Write[]) => Promise<string[]> {
   const notify = useNotice();
   return useCallback(
     async (...writes) => {
-      if (replica.state.may === 'use' && !writes.every((write) => replica.staysHere(write) || onlyCounts(write))) {
+      if (replica.state.may === 'use' && !writes.every((write) => replica.staysHere(write) || changesNoList(write))) {
         notify({ text: tellOnlyUse() });
         throw new NotKeptError('this device may only use the list');
       }

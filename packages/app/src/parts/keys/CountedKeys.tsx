@@ -2,21 +2,17 @@ import { t } from '@lingui/core/macro';
 import type { Keyboard } from '@yellow-latch/core/effort';
 import { pricerOf, typeFrom } from '@yellow-latch/core/effort/inUse';
 import { BEGINNING_STATE } from '@yellow-latch/core/effort/price';
-import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
-import { keyboardOf, layoutOf } from '@/answers/effort/keyboards';
 import { tellTaps } from '@/answers/effort/words';
 import { useLive, type Live } from '@/frame/live';
 import { STRONG } from '@/look/fonts';
 import { usePalette } from '@/look/useLook';
-import { useList } from '@/frame/replica/ReplicaProvider';
-import { usualKeyboards } from '@yellow-latch/core/devices';
-import { placeOfKey } from '@yellow-latch/core/profile';
 
 import { GlassKeys } from './GlassKeys';
+import { useGlassKeyboard } from './useGlassKeyboard';
 
 export interface CountedKeysProps {
   /** The device it stands in for, by its profile. */
@@ -75,17 +71,6 @@ function writtenOut(text: string, keyboard: Keyboard): number | null {
   return text.length > LONGEST_COUNTED
     ? null
     : typeFrom(pricerOf(keyboard), text.normalize('NFC'), BEGINNING_STATE).taps;
-}
-
-/** The keyboard that is in use on a device; where none on glass is, the generic one in the first language. */
-function useGlassKeyboard(device: string): Keyboard {
-  const { keyboards, ownKeyboards, languages } = useList();
-  const form = placeOfKey(device).profile.startsWith('tablet') ? 'tablet' : 'phone';
-  const own = keyboards.find(
-    (use) => use.device === device && layoutOf(use.keyboard, ownKeyboards)?.type === 'glass',
-  )?.keyboard;
-  const id = own ?? usualKeyboards(form, languages)[0]!.keyboard;
-  return keyboardOf(id, layoutOf(id, ownKeyboards) ?? LAYOUTS['phone-en']!);
 }
 
 const styles = StyleSheet.create({

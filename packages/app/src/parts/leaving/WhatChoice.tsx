@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { tellCount } from '@/wording/format';
 import { useChosen } from '@/parts/choosing';
+import { useLearningNow } from '@/answers/learn/useLearningNow';
 import { Choice } from '@/look/Choice';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
@@ -10,10 +11,14 @@ import type { What } from './what';
 export function WhatChoice({ value, onChange }: { value: What; onChange: (what: What) => void }) {
   const { shortcuts, sets } = useList();
   const chosen = useChosen();
+  const learning = useLearningNow();
   const choices: { value: What; label: string }[] = [
     { value: 'all', label: t`The whole list (${{ count: tellCount(shortcuts.length) }})` },
     ...(chosen && chosen.size > 0
       ? [{ value: 'chosen' as const, label: t`Selected (${{ count: tellCount(chosen.size) }})` }]
+      : []),
+    ...(learning.length > 0
+      ? [{ value: 'learning' as const, label: t`The codes you’re learning (${{ count: tellCount(learning.length) }})` }]
       : []),
     ...sets.map(({ id, name }) => ({
       value: `set ${id}` as const,

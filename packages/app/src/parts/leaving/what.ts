@@ -4,17 +4,19 @@ import type { Shortcut } from '@yellow-latch/core/model';
 
 import type { ListView } from '@yellow-latch/replica/storage/view';
 
-/** Which part of the list goes out: all of it, what is chosen, or a set. */
-export type What = 'all' | 'chosen' | `set ${string}`;
+/** Which part of the list goes out: all of it, what is chosen, what is being learnt, or a set. */
+export type What = 'all' | 'chosen' | 'learning' | `set ${string}`;
 
 /** The shortcuts of that part, in the order of the list. */
 export function partOf(
   what: What,
   { shortcuts, sets }: Pick<ListView, 'shortcuts' | 'sets'>,
   chosen: ReadonlySet<string> | null,
+  learning: readonly Shortcut[] = [],
 ): Outgoing & { shortcuts: readonly Shortcut[] } {
   if (what === 'all') return { shortcuts, sets };
   if (what === 'chosen') return { shortcuts: shortcuts.filter(({ id }) => chosen?.has(id)), sets };
+  if (what === 'learning') return { shortcuts: learning, sets };
   const setId = what.slice('set '.length);
   return { shortcuts: shortcuts.filter((shortcut) => shortcut.setId === setId), sets };
 }

@@ -1,0 +1,16 @@
+import { Suspense } from 'react';
+
+import { fetched } from '@/frame/fetched';
+
+const LearnPage = fetched(async () => ({ default: (await import('@/bundles/learn')).LearnPage }));
+
+/** Where this place has failed; the others go on. */
+export { PlaceTrouble as ErrorBoundary } from '@/frame/Trouble';
+
+export default function Learn() {
+  return (
+    <Suspense fallback={null}>
+      <LearnPage />
+    </Suspense>
+  );
+}

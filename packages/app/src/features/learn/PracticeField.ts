@@ -1,0 +1,2 @@
+/** The web's field is the only one so far; Metro takes the `.web` file by itself. */
+export * from './PracticeField.web';

@@ -1,0 +1,44 @@
+import { median } from '../effort';
+import type { LearningState } from '../model';
+import { isSuccess, stageOf, WEEK } from './stage';
+
+/** One week: how many codes were known at its end, and how long the median hesitation in it was, in s; null: none was measured. */
+export interface WeekOfProgress {
+  /** When it ended; ms since 1970. */
+  readonly end: number;
+  readonly known: number;
+  readonly seconds: number | null;
+}
+
+export interface Progress {
+  /** The latest last. */
+  readonly weeks: readonly WeekOfProgress[];
+  readonly known: number;
+  readonly learning: number;
+  /** Every time that was measured, in order; s. */
+  readonly times: readonly number[];
+}
+
+/** How learning went over the last `count` weeks. Cost: what was kept of every code. */
+export function progressOf(states: readonly LearningState[], now: number, count: number): Progress {
+  const measured = states
+    .flatMap(({ reviews }) => reviews)
+    .filter(({ how, seconds }) => isSuccess(how) && seconds !== null)
+    .sort((a, b) => a.at - b.at);
+  const weeks = Array.from({ length: count }, (_, index): WeekOfProgress => {
+    const end = now - (count - 1 - index) * WEEK;
+    const within = measured.filter(({ at }) => at > end - WEEK && at <= end);
+    return {
+      end,
+      known: states.filter(({ knownAt }) => knownAt !== null && knownAt <= end).length,
+      seconds: within.length === 0 ? null : median(within.map(({ seconds }) => seconds!)),
+    };
+  });
+  const stages = states.map(stageOf);
+  return {
+    weeks,
+    known: stages.filter((stage) => stage === 'known').length,
+    learning: states.filter((state, at) => stages[at] !== 'known' && state.chosenAt !== null).length,
+    times: measured.map(({ seconds }) => seconds!),
+  };
+}

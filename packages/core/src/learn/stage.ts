@@ -12,6 +12,8 @@ export type Stage = 'new' | 'learning' | 'known';
 export const KNOWN_AT = 7;
 /** So stable, in days, it is held: there is room for new ones. */
 const HELD_AT = 3;
+/** In ms: so long after it was first typed, it was slept over. */
+const A_NIGHT = 8 * 60 * 60 * 1_000;
 /** Of the last so many pieces of evidence, so many lapses: it does not stick. */
 const LOOKED_AT = 8;
 const MANY_LAPSES = 3;
@@ -33,9 +35,11 @@ export function isBeingLearnt({ chosenAt, knownAt, isDropped }: LearningState): 
   return chosenAt !== null && knownAt === null && !isDropped;
 }
 
-/** Whether it is held well enough for new ones to be taken on. */
-export function isHeld({ memory }: Pick<LearningState, 'memory'>): boolean {
-  return memory !== null && memory.phase === 'review' && memory.stability >= HELD_AT;
+/** Whether it is held well enough for new ones to be taken on: it came to mind again after a night. */
+export function isHeld({ memory, reviews, before }: Pick<LearningState, 'memory' | 'reviews' | 'before'>): boolean {
+  if (memory === null || memory.phase !== 'review' || memory.stability < HELD_AT) return false;
+  const first = reviews[0]?.at ?? memory.last;
+  return before !== null || reviews.some(({ how, at }) => isSuccess(how) && at - first >= A_NIGHT);
 }
 
 export function isDue(memory: Memory | null, now: number): boolean {

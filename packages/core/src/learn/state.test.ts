@@ -19,10 +19,17 @@ describe('a code', () => {
     expect([stageOf(second), isHeld(second), second.knownAt]).toEqual(['known', true, START + 2 * DAY]);
   });
 
-  test('that came at once on one day is held, but not known', () => {
-    const state = stateAfter([seen('drill', START, 0.5)]);
+  test('that came at once on one day is neither held nor known before a night has passed', () => {
+    const state = stateAfter([seen('typed', START, 0.5), seen('typed', START + HOUR, 0.5)]);
     expect(state.memory!.stability).toBeGreaterThan(7);
-    expect([isHeld(stateAfter([seen('drill', START + HOUR, 0.5)], state)), stageOf(state)]).toEqual([true, 'learning']);
+    expect([isHeld(state), stageOf(state)]).toEqual([false, 'learning']);
+    const slept = stateAfter([seen('typed', START + DAY, 0.5)], state);
+    expect([isHeld(slept), stageOf(slept)]).toEqual([true, 'known']);
+  });
+
+  test('that was just shown for the first time counts as known well, not as known at once', () => {
+    const shown = stateAfter([seen('drill', START, 0.1)]);
+    expect(shown.memory).toEqual(stateAfter([seen('drill', START, 2)]).memory);
   });
 
   test('that is typed out though it was known comes back', () => {

@@ -88,7 +88,7 @@ export function mergedStates(states: readonly LearningState[]): LearningState {
 }
 
 function withReview(state: LearningState, review: Review): LearningState {
-  const memory = recalled(state.memory, gradeOf(review), review.at);
+  const memory = withRecall(state.memory, review);
   const all = [...state.reviews, review];
   const kept = all.slice(-LIMITS.reviewsKept);
   const before = all.slice(0, all.length - kept.length).reduce(withRecall, state.before);
@@ -103,7 +103,10 @@ function withReview(state: LearningState, review: Review): LearningState {
 }
 
 function withRecall(memory: Memory | null, review: Review): Memory {
-  return recalled(memory, gradeOf(review), review.at);
+  const grade = gradeOf(review);
+  // A new code that was just shown comes to mind at once: that says little.
+  const isJustShown = memory === null && review.how === 'drill' && grade > 3;
+  return recalled(memory, isJustShown ? 3 : grade, review.at);
 }
 
 /** How well a code was known, as the scheduler asks for it. */

@@ -6,14 +6,16 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
+import { shownExpansion } from '@/answers/audit/sentences/mask';
 import { useCommand } from '@/frame/replica/useCommand';
 import { useList } from '@/frame/replica/ReplicaProvider';
 import { STRONG } from '@/look/fonts';
+import { CodePlate } from '@/look/CodePlate';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 import { usePageTitle } from '@/look/usePageTitle';
 import { Working } from '@/parts/findings/Working';
-import { tellDay, tellList } from '@/wording/format';
+import { tellDay } from '@/wording/format';
 
 import { CodeRow } from './CodeRow';
 import { OptionsSheet } from './OptionsSheet';
@@ -66,7 +68,7 @@ export function LearnPage() {
               />
             ))}
           </View>
-          <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
+          <Text variant="bodyMedium" style={[styles.also, { color: palette.inkSoft }]}>
             {t`They also stand above your list and in Write until you know them.`}
           </Text>
         </View>
@@ -126,9 +128,17 @@ function Today({ learn, onPractice }: { learn: Learn; onPractice: () => void }) 
           ? plural(fresh.length, { one: 'Start with this one', other: 'Start with these #' })
           : plural(count, { one: '# code to practice', other: '# codes to practice' })}
       </Text>
-      <Text variant="bodyMedium">
+      {fresh.map((shortcut) => (
+        <View key={shortcut.id} style={styles.fresh}>
+          <CodePlate code={shortcut.code} />
+          <Text variant="bodyMedium" numberOfLines={1} style={styles.text}>
+            {shownExpansion(shortcut, 60)}
+          </Text>
+        </View>
+      ))}
+      <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
         {fresh.length > 0
-          ? t`New: ${{ codes: tellList(fresh.map(({ code }) => code)) }}. They save you the most.`
+          ? plural(fresh.length, { one: 'New. It saves you the most.', other: 'New. They save you the most.' })
           : t`It takes two minutes at most.`}
       </Text>
       <LatchButton label={t`Practice`} onPress={onPractice} />
@@ -148,6 +158,9 @@ const styles = StyleSheet.create({
   title: { flex: 1 },
   button: { width: 48, height: 48, margin: 0 },
   today: { borderWidth: 1.5, borderRadius: 8, padding: 16, gap: 10, alignItems: 'flex-start' },
+  fresh: { flexDirection: 'row', alignItems: 'center', gap: 10, alignSelf: 'stretch' },
+  text: { flex: 1, minWidth: 0 },
+  also: { paddingTop: 10 },
   ways: { flexDirection: 'row', flexWrap: 'wrap', gap: 10 },
   tall: { minHeight: 48 },
 });

@@ -19,12 +19,14 @@ interface PracticeFieldProps {
   /** A phone's keyboard stands below, to type on. */
   hasKeys: boolean;
   rows: number;
+  /** The focus comes back when this changes: what was pressed is gone. */
+  focusOn: unknown;
   onFiring: (event: FieldEvent, hesitation: number | null) => void;
   onText?: (text: string) => void;
 }
 
 /** A field in which the whole list expands, as it does anywhere. It takes the focus when it comes. */
-export function PracticeField({ label, hasKeys, rows, onFiring, onText }: PracticeFieldProps) {
+export function PracticeField({ label, hasKeys, rows, focusOn, onFiring, onText }: PracticeFieldProps) {
   const palette = usePalette();
   const id = useId();
   const { shortcuts, sets, profiles } = useList();
@@ -45,9 +47,9 @@ export function PracticeField({ label, hasKeys, rows, onFiring, onText }: Practi
       onState: ({ text }) => latest.current.onText?.(text),
     });
     field.current = attached;
-    area.current?.focus();
     return () => attached.detach();
   }, [latest]);
+  useEffect(() => area.current?.focus(), [focusOn, hasKeys]);
   useEffect(() => field.current?.useDevice(device), [device]);
   return (
     <View style={styles.block}>

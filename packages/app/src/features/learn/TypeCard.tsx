@@ -80,6 +80,7 @@ export function TypeCard({ item: { shortcut, state }, isSituation, hasKeys, note
         label={t`Type its code and a space`}
         hasKeys={hasKeys}
         rows={1}
+        focusOn={isShown}
         onFiring={onFiring}
         onText={(text) => {
           // One that only ever comes as a suggestion does not expand by itself.

@@ -43,8 +43,8 @@ export async function drawPicture(canvas: HTMLCanvasElement, pairs: readonly Pai
   context.fillRect(0, 0, size.width, size.height);
   const shown = pairs.slice(0, MOST_PAIRS);
   const room = (TO - FROM) * size.height;
-  const line = Math.min(room / Math.max(1, shown.length), size.width * LARGEST * 3.4);
-  const letter = Math.min(size.width * LARGEST, line * 0.3);
+  const line = Math.min(room / Math.max(1, shown.length), size.width * LARGEST * 4.8);
+  const letter = Math.min(size.width * LARGEST, line / 4.8);
   const left = size.width * MARGIN;
   const wide = size.width - 2 * left;
   const start = FROM * size.height + (room - line * shown.length) / 2;
@@ -54,7 +54,9 @@ export async function drawPicture(canvas: HTMLCanvasElement, pairs: readonly Pai
     drawPlate(context, code, left, top, letter);
     context.font = `${letter}px ${FACES.text}`;
     context.fillStyle = palette.ink;
-    context.fillText(shortenedTo(context, text, wide), left, top + letter * 2.35);
+    linesOf(context, text, wide).forEach((one, at) => {
+      context.fillText(one, left, top + letter * (2.45 + 1.25 * at));
+    });
   });
 }
 
@@ -82,6 +84,15 @@ function drawPlate(context: CanvasRenderingContext2D, code: string, left: number
     context.fillText(part, at + size * 0.3, top + size * 0.78);
     at += width;
   }
+}
+
+/** A text on two lines at most, the second cut to the width. */
+function linesOf(context: CanvasRenderingContext2D, text: string, wide: number): string[] {
+  if (context.measureText(text).width <= wide) return [text];
+  const words = text.split(' ');
+  let first = words.shift() ?? '';
+  while (words.length > 0 && context.measureText(`${first} ${words[0]}`).width <= wide) first += ` ${words.shift()}`;
+  return [shortenedTo(context, first, wide), shortenedTo(context, words.join(' '), wide)].filter((one) => one !== '');
 }
 
 /** A text cut to a width, with an ellipsis where it was. */

@@ -7,6 +7,8 @@ import { shownExpansion } from '@/answers/audit/sentences/mask';
 import { tellDay, tellDuration } from '@/wording/format';
 
 const FIRST_WORDS = 4;
+/** Nobody notices less, in s. */
+const AT_ONCE = 0.15;
 
 /** What a code is used for, without giving it away: what its owner noted, or what kind of thing it is and how it begins. */
 export function tellSituation(shortcut: Shortcut): string {
@@ -54,6 +56,7 @@ export function bestOf({ reviews }: LearningState): number | null {
 
 /** How soon a code came, beside one's own best. */
 export function tellSpeed(seconds: number, best: number | null): string {
+  if (seconds < AT_ONCE) return t`Right, at once.`;
   const took = tellDuration(seconds);
   if (best === null) return t`Right. It came to you in ${took}.`;
   if (seconds < best) return t`Right, in ${took}: your best so far.`;

@@ -18,7 +18,12 @@ export function LearningStrip({ onPut }: { onPut: (shortcut: Shortcut) => void }
   if (learning.length === 0) return null;
   return (
     <View role="group" aria-label={t`Learning now`} style={[styles.strip, { borderColor: palette.line }]}>
-      <ScrollView horizontal contentContainerStyle={styles.codes} {...keepingFocus}>
+      <ScrollView
+        horizontal
+        showsHorizontalScrollIndicator={false}
+        contentContainerStyle={styles.codes}
+        {...keepingFocus}
+      >
         {learning.map((shortcut) => (
           <Pressable
             key={shortcut.id}
@@ -27,7 +32,9 @@ export function LearningStrip({ onPut }: { onPut: (shortcut: Shortcut) => void }
             onPress={() => onPut(shortcut)}
             style={styles.code}
           >
-            <CodePlate code={shortcut.code} />
+            <View>
+              <CodePlate code={shortcut.code} />
+            </View>
             <Text variant="bodySmall" numberOfLines={1} style={{ color: palette.inkSoft }}>
               {shownExpansion(shortcut, LONGEST)}
             </Text>

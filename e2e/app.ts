@@ -30,7 +30,7 @@ const FIND = `
 const EXPECTED_ERRORS =
   /ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_INCOMPLETE_CHUNKED|ERR_CONNECTION_RESET|ERR_SOCKET_NOT_CONNECTED|ERR_CONTENT_LENGTH_MISMATCH|status of 401|response has a MIME type \("text\/plain"\) that is not "text\/event-stream"|api\/joins - Failed to load resource|error occurred when fetching the script/;
 
-type Place = 'Shortcuts' | 'Write' | 'Check' | 'Devices';
+type Place = 'Shortcuts' | 'Write' | 'Check' | 'Devices' | 'Learn';
 
 export class App {
   /** Taps and key presses so far, as a person would count them. */

@@ -44,6 +44,9 @@ export interface Start {
 }
 
 export class Browser {
+  /** What moves the clock of pages. */
+  private clockScript: string | null = null;
+
   private constructor(
     readonly driver: chrome.Driver,
     readonly device: Device,
@@ -97,6 +100,24 @@ export class Browser {
         setting: name === 'clipboard-write' ? 'granted' : setting,
       });
     }
+  }
+
+  /** Pages that are opened from now on have a clock that is so many days ahead. */
+  async moveClock(days: number): Promise<void> {
+    if (this.clockScript)
+      await this.command('Page.removeScriptToEvaluateOnNewDocument', { identifier: this.clockScript });
+    const source = `{
+      const Real = Date;
+      const now = () => Real.now() + ${days * 24 * 60 * 60 * 1_000};
+      globalThis.Date = class extends Real {
+        constructor(...given) { super(...(given.length === 0 ? [now()] : given)); }
+        static now() { return now(); }
+      };
+    }`;
+    const { identifier } = await this.command<{ identifier: string }>('Page.addScriptToEvaluateOnNewDocument', {
+      source,
+    });
+    this.clockScript = identifier;
   }
 
   async scheme(scheme: Scheme): Promise<void> {

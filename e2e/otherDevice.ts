@@ -135,6 +135,11 @@ export class OtherDevice {
     );
   }
 
+  /** How many records of a type there are. */
+  async count(type: StoredRecord['type']): Promise<number> {
+    return (await this.records()).filter((record) => record.type === type && !isDeleted(record)).length;
+  }
+
   /** Takes in all there is, and lets the server know that it has. */
   async catchUp(): Promise<void> {
     let since = 0;

@@ -28,6 +28,10 @@ export const PAGES: readonly (readonly [path: string, there: string])[] = [
   ['/devices/settings', '[role=radio]'],
   ['/devices/about', '[role=button][aria-expanded]'],
   ['/devices/versions', '[role=heading]'],
+  ['/learn', '[role=main] [role=img][aria-label^="Code "]'],
+  ['/learn/practice', '[role=main] [role=listitem] [role=button]'],
+  ['/learn/progress', 'h2, [role=heading][aria-level="2"]'],
+  ['/learn/picture', '[role=heading]'],
   ['/share', '[role=heading]'],
   // A tab that opens a stand-in is one from then on.
   ['/stand-in/phone', 'textarea'],

@@ -1,5 +1,10 @@
+import { learningOf } from '@yellow-latch/core/learn';
+import { codeDigest, learnerOfDevice, learningId } from '@yellow-latch/core/learn/names';
+import { MODEL_VERSION } from '@yellow-latch/core/model';
 import {
   DirectorySchema,
+  HistorySchema,
+  PageSchema,
   ProblemSchema,
   type DeviceInfo,
   type DeviceSettingsSchema,
@@ -75,6 +80,26 @@ describe('a device that may only use the list', () => {
     const counted = await second.push([second.change({ used: { count: 3, since: NOW } }, made.record.id, known)]);
     expect(counted.status).toBe(200);
     expect(counted.body).toMatchObject({ taken: 1 });
+  });
+
+  test('learns its codes all the same, which is no change to the list', async () => {
+    const made = first.change();
+    await first.push([made]);
+    const shortcutId = made.record.id;
+    const learnerId = learnerOfDevice(second.id);
+    const state = { ...learningOf([], codeDigest(';ten')), chosenAt: NOW };
+    const learnt = [
+      second.write('learner', { name: 'Mara', atOnce: 1 }, learnerId),
+      second.write('learning', { learnerId, shortcutId, state }, learningId(learnerId, shortcutId)),
+    ];
+    expect((await second.push(learnt)).status).toBe(200);
+    const seen = PageSchema.parse((await first.get(first.at(`/pages?since=0&model=${MODEL_VERSION}`))).body);
+    expect(seen.records.map(({ type }) => type).sort()).toEqual(['learner', 'learning', 'shortcut']);
+    const history = HistorySchema.parse((await first.get(first.at(`/history?model=${MODEL_VERSION}`))).body);
+    expect(history.changes.map(({ record }) => record.type)).toEqual(['shortcut']);
+    // What a later version brings, an earlier one is not sent.
+    const old = PageSchema.parse((await first.get(first.at('/pages?since=0&model=2'))).body);
+    expect(old.records.map(({ type }) => type)).toEqual(['shortcut']);
   });
 
   test('sends what waited when it may edit again', async () => {

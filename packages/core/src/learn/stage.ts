@@ -14,8 +14,8 @@ export const KNOWN_AT = 7;
 const HELD_AT = 3;
 /** In ms: so long after it was first typed, it was slept over. */
 const A_NIGHT = 8 * 60 * 60 * 1_000;
-/** Of the last so many pieces of evidence, so many lapses: it does not stick. */
-const LOOKED_AT = 8;
+/** Of the last so many pieces of evidence, so many lapses, hours apart: it does not stick. */
+const LOOKED_AT = 12;
 const MANY_LAPSES = 3;
 
 export function stageOf({ memory, knownAt }: Pick<LearningState, 'memory' | 'knownAt'>): Stage {
@@ -42,14 +42,17 @@ export function isHeld({ memory, reviews, before }: Pick<LearningState, 'memory'
   return before !== null || reviews.some(({ how, at }) => isSuccess(how) && at - first >= A_NIGHT);
 }
 
+/** Whether it is time to come back to it: always, while it was forgotten last. */
 export function isDue(memory: Memory | null, now: number): boolean {
-  return memory === null || memory.due <= now || memory.last > now;
+  return memory === null || memory.phase !== 'review' || memory.due <= now || memory.last > now;
 }
 
 /** Whether it lapses again and again: another code may do better. */
 export function keepsLapsing({ reviews, knownAt }: Pick<LearningState, 'reviews' | 'knownAt'>): boolean {
-  const lapses = reviews.slice(-LOOKED_AT).filter(({ how }) => !isSuccess(how) && how !== 'offer').length;
-  return knownAt === null && lapses >= MANY_LAPSES;
+  const lapses = reviews.slice(-LOOKED_AT).filter(({ how }) => !isSuccess(how) && how !== 'offer');
+  // Forgotten twice within one practice, it was forgotten once.
+  const apart = lapses.filter(({ at }, index) => index === 0 || at - lapses[index - 1]!.at >= A_NIGHT);
+  return knownAt === null && apart.length >= MANY_LAPSES;
 }
 
 /** Whether a piece of evidence is of a code that came to mind. */

@@ -48,6 +48,8 @@ describe('a code', () => {
     const days = [0, 1, 2].map((day) => START + day * DAY);
     const lapsed = stateAfter(days.flatMap((at) => [seen('drill', at), seen('missed', at + HOUR)]));
     expect(keepsLapsing(lapsed)).toBe(true);
+    const inOneSitting = [0, 1, 2].map((minutes) => seen('shown', START + minutes * 60_000));
+    expect(keepsLapsing(stateAfter(inOneSitting))).toBe(false);
     const known = stateAfter(
       [4, 5, 7, 11, 20].map((day) => seen('drill', START + day * DAY)),
       lapsed,

@@ -24,6 +24,7 @@ function field(text = '', on = device, start?: FieldContent) {
   area.focus();
   area.setSelectionRange(text.length, text.length);
   const events: FieldEvent[] = [];
+  const hesitations: (number | null)[] = [];
   const missed: string[] = [];
   let state!: FieldState;
   let told: readonly Explanation[] = [];
@@ -35,7 +36,10 @@ function field(text = '', on = device, start?: FieldContent) {
     onState: (next) => {
       state = next;
     },
-    onFiring: (event) => events.push(event),
+    onFiring: (event, hesitation) => {
+      events.push(event);
+      hesitations.push(hesitation);
+    },
     onExplained: (now, why) => {
       told = now;
       refused = why;
@@ -56,6 +60,7 @@ function field(text = '', on = device, start?: FieldContent) {
     area,
     attached,
     events,
+    hesitations,
     state: () => state,
     told: () => told,
     refused: () => refused,
@@ -366,4 +371,33 @@ test('a line of text and an element that is no field', () => {
   expect(line.value).toBe('see I am ten minutes away. ');
   for (const other of [Object.assign(document.createElement('input'), { type: 'checkbox' }), document.body])
     expect(() => attach(other, { device })).toThrow(TypeError);
+});
+
+describe('how long one hesitates over a code', () => {
+  afterEach(() => jest.restoreAllMocks());
+
+  /** Types a text, each key so many ms after the one before. */
+  const typeAt = (keys: string, intervalOf: (at: number) => number) => {
+    let now = 0;
+    jest.spyOn(performance, 'now').mockImplementation(() => now);
+    const typing = field();
+    [...keys].forEach((key, at) => {
+      now += intervalOf(at);
+      typing.type(key);
+    });
+    return typing.hesitations;
+  };
+
+  test('is told with the firing: the pause before it, less what a key takes', () => {
+    expect(typeAt('so I wrote to her ;ten ', (at) => (at === 18 ? 1_700 : 200))).toEqual([expect.closeTo(1.5, 6)]);
+  });
+
+  test('is not known at the beginning of a text', () => {
+    expect(typeAt(';ten ', () => 200)).toEqual([null]);
+  });
+
+  test('is known of a second code right behind the first', () => {
+    const [, second] = typeAt('so I wrote to her ;ten ;ten ', (at) => (at === 23 ? 1_200 : 200));
+    expect(second).toBeCloseTo(1, 6);
+  });
 });

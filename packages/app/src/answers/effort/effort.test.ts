@@ -95,6 +95,20 @@ describe('the effort API', () => {
     expect(api.savings(asked({ ownText: { ...own, bytes: new Uint8Array([65, 0, 66]) } }))!.week.seconds).toBe(0);
   });
 
+  test('counts with how long somebody hesitated over a code, once that was measured', async () => {
+    const api = await apiOf(shortcut('1', ';ten', 'ten minutes away'), shortcut('2', ';late', 'I am late'));
+    const uses = { '1': { aWeek: 4, from: 'said' }, '2': { aWeek: 4, from: 'said' } } as const;
+    const savingOf = (id: string, hesitations: EffortRequest['hesitations']) =>
+      api.savings(asked({ uses, hesitations }))!.each.find((one) => one.id === id)!;
+    const [assumed, measured] = [savingOf('1', undefined), savingOf('1', { '1': [0.2, 0.3, 0.3] })];
+    expect([assumed.recall, measured.recall]).toEqual(['assumed', 'measured']);
+    expect(measured.perUse!.seconds).toBeGreaterThan(assumed.perUse!.seconds);
+    expect(savingOf('2', { '1': [0.2, 0.3, 0.3] })).toEqual(savingOf('2', undefined));
+    const one = (hesitations?: EffortRequest['hesitations']) =>
+      api.one(shortcut('1', ';ten', 'ten minutes away'), { ...asked(), hesitations })!.saved!.seconds;
+    expect(one({ '1': [0.2, 0.3, 0.3] })).toBeGreaterThan(one());
+  });
+
   test('weighs marks for a part of the list', async () => {
     const api = await apiOf(shortcut('1', ';ten'), shortcut('2', 'so', 'x', 's'));
     const all = api.compare(asked(), { of: 'list' });

@@ -104,9 +104,8 @@ function Today({ learn, onPractice }: { learn: Learn; onPractice: () => void }) 
   if (items.length === 0) {
     return <Text variant="bodyLarge">{t`Add a few shortcuts first. Then learn their codes here.`}</Text>;
   }
-  if (next === undefined && due.length === 0) return <Working text={t`Choosing what to learn first…`} />;
-  const fresh = next ?? [];
-  const count = new Set([...due.map(({ shortcut }) => shortcut.id), ...unheldOf(learn), ...fresh.map(({ id }) => id)])
+  if (next === undefined) return <Working text={t`Choosing what to learn first…`} />;
+  const count = new Set([...due.map(({ shortcut }) => shortcut.id), ...unheldOf(learn), ...next.map(({ id }) => id)])
     .size;
   if (count === 0) {
     const back = Math.min(...items.flatMap(({ state }) => (state.memory ? [state.memory.due] : [])));
@@ -125,10 +124,10 @@ function Today({ learn, onPractice }: { learn: Learn; onPractice: () => void }) 
     <View style={card}>
       <Text variant="titleMedium" style={STRONG}>
         {learning.length === 0 && due.length === 0
-          ? plural(fresh.length, { one: 'Start with this one', other: 'Start with these #' })
+          ? plural(next.length, { one: 'Start with this one', other: 'Start with these #' })
           : plural(count, { one: '# code to practice', other: '# codes to practice' })}
       </Text>
-      {fresh.map((shortcut) => (
+      {next.map((shortcut) => (
         <View key={shortcut.id} style={styles.fresh}>
           <CodePlate code={shortcut.code} />
           <Text variant="bodyMedium" numberOfLines={1} style={styles.text}>
@@ -137,8 +136,8 @@ function Today({ learn, onPractice }: { learn: Learn; onPractice: () => void }) 
         </View>
       ))}
       <Text variant="bodyMedium" style={{ color: palette.inkSoft }}>
-        {fresh.length > 0
-          ? plural(fresh.length, { one: 'New. It saves you the most.', other: 'New. They save you the most.' })
+        {next.length > 0
+          ? plural(next.length, { one: 'New. It saves you the most.', other: 'New. They save you the most.' })
           : t`It takes two minutes at most.`}
       </Text>
       <LatchButton label={t`Practice`} onPress={onPractice} />

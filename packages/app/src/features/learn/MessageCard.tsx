@@ -57,7 +57,7 @@ export function MessageCard({ items, hasKeys, note, onDone }: MessageCardProps) 
           );
         })}
       </View>
-      <PracticeField label={t`Your message`} hasKeys={hasKeys} rows={3} focusOn={areShown} onFiring={onFiring} />
+      <PracticeField label={t`Your message`} hasKeys={hasKeys} rows={3} beginsAt={areShown} onFiring={onFiring} />
       <View style={styles.actions}>
         {!areShown && missing.length > 0 && (
           <Button mode="outlined" contentStyle={styles.tall} onPress={() => setShown(true)}>{t`Show the codes`}</Button>

@@ -19,14 +19,14 @@ interface PracticeFieldProps {
   /** A phone's keyboard stands below, to type on. */
   hasKeys: boolean;
   rows: number;
-  /** The focus comes back when this changes: what was pressed is gone. */
-  focusOn: unknown;
+  /** When this changes one begins again: the field is empty and has the focus. */
+  beginsAt: unknown;
   onFiring: (event: FieldEvent, hesitation: number | null) => void;
   onText?: (text: string) => void;
 }
 
 /** A field in which the whole list expands, as it does anywhere. It takes the focus when it comes. */
-export function PracticeField({ label, hasKeys, rows, focusOn, onFiring, onText }: PracticeFieldProps) {
+export function PracticeField({ label, hasKeys, rows, beginsAt, onFiring, onText }: PracticeFieldProps) {
   const palette = usePalette();
   const id = useId();
   const { shortcuts, sets, profiles } = useList();
@@ -49,7 +49,11 @@ export function PracticeField({ label, hasKeys, rows, focusOn, onFiring, onText 
     field.current = attached;
     return () => attached.detach();
   }, [latest]);
-  useEffect(() => area.current?.focus(), [focusOn, hasKeys]);
+  useEffect(() => {
+    if (area.current!.value !== '') field.current?.clear();
+    area.current!.focus();
+  }, [beginsAt]);
+  useEffect(() => area.current!.focus(), [hasKeys]);
   useEffect(() => field.current?.useDevice(device), [device]);
   return (
     <View style={styles.block}>

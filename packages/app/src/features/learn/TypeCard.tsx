@@ -36,6 +36,7 @@ export function TypeCard({ item: { shortcut, state }, isSituation, hasKeys, note
   const [shownAt] = useState(() => clock());
   const [isShown, setShown] = useState(false);
   const [hint, setHint] = useState('');
+  const [tries, setTries] = useState(0);
   const asked = isSituation ? tellSituation(shortcut) : shownExpansion(shortcut, 240);
   const say = (text: string) => {
     setHint(text);
@@ -61,6 +62,7 @@ export function TypeCard({ item: { shortcut, state }, isSituation, hasKeys, note
       return;
     }
     const other = shortcuts.find((one) => one.id === event.id);
+    setTries(tries + 1);
     if (other) say(t`“${{ code: other.code }}” is for something else. Try again.`);
   };
   return (
@@ -80,7 +82,7 @@ export function TypeCard({ item: { shortcut, state }, isSituation, hasKeys, note
         label={t`Type its code and a space`}
         hasKeys={hasKeys}
         rows={1}
-        focusOn={isShown}
+        beginsAt={`${isShown} ${tries}`}
         onFiring={onFiring}
         onText={(text) => {
           // One that only ever comes as a suggestion does not expand by itself.

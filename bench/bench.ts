@@ -15,6 +15,7 @@ import { catchUp, firstPull, openOffline, propagate } from './device';
 import { importing, search } from './keeping';
 import { fit } from './fit';
 import { keystroke } from './keystroke';
+import { learnCard, learnLoad } from './learn';
 import type { Figure } from './measure';
 import { ownTextPage } from './page';
 import { markers } from './markers';
@@ -53,6 +54,8 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   import: importing,
   search,
   symbols,
+  'learn-load': learnLoad,
+  'learn-card': learnCard,
 };
 
 async function main(): Promise<void> {

@@ -1,4 +1,5 @@
 import { t } from '@lingui/core/macro';
+import type { DeviceList } from '@yellow-latch/core/compose';
 import type { Evidence } from '@yellow-latch/core/learn';
 import type { FieldEvent } from '@yellow-latch/field/own';
 import { useState } from 'react';
@@ -15,13 +16,14 @@ import type { LearnItem } from './useLearn';
 
 interface MessageCardProps {
   items: readonly LearnItem[];
+  device: DeviceList;
   hasKeys: boolean;
   note: (how: Evidence['how'], shortcutId: string, seconds: number | null) => void;
   onDone: (forgotten: readonly string[], told: string) => void;
 }
 
 /** A short message to write, in which three codes fit: as at work, but with the list out of sight. */
-export function MessageCard({ items, hasKeys, note, onDone }: MessageCardProps) {
+export function MessageCard({ items, device, hasKeys, note, onDone }: MessageCardProps) {
   const palette = usePalette();
   const [written, setWritten] = useState<ReadonlySet<string>>(new Set());
   const [areShown, setShown] = useState(false);
@@ -57,7 +59,14 @@ export function MessageCard({ items, hasKeys, note, onDone }: MessageCardProps) 
           );
         })}
       </View>
-      <PracticeField label={t`Your message`} hasKeys={hasKeys} rows={3} beginsAt={areShown} onFiring={onFiring} />
+      <PracticeField
+        label={t`Your message`}
+        device={device}
+        hasKeys={hasKeys}
+        rows={3}
+        beginsAt={areShown}
+        onFiring={onFiring}
+      />
       <View style={styles.actions}>
         {!areShown && missing.length > 0 && (
           <Button mode="outlined" contentStyle={styles.tall} onPress={() => setShown(true)}>{t`Show the codes`}</Button>

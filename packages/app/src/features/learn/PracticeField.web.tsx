@@ -1,21 +1,20 @@
-import { DeviceList } from '@yellow-latch/core/compose';
-import { formerCodes } from '@yellow-latch/core/convention/former';
-import { CompiledList, entriesOf } from '@yellow-latch/core/fire';
-import { THIS_APP } from '@yellow-latch/core/profile';
+import type { DeviceList } from '@yellow-latch/core/compose';
 import { attach, type Field, type FieldEvent } from '@yellow-latch/field/own';
-import { useEffect, useId, useMemo, useRef, useState } from 'react';
+import { useEffect, useId, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { useGlassKeyboard } from '@/parts/keys/useGlassKeyboard';
 import { GlassKeys } from '@/parts/keys/GlassKeys';
-import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
+import { useList } from '@/frame/replica/ReplicaProvider';
 import { FACES, STRONG } from '@/look/fonts';
 import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
 
 interface PracticeFieldProps {
   label: string;
+  /** The list made ready for typing: once for a whole practice. */
+  device: DeviceList;
   /** A phone's keyboard stands below, to type on. */
   hasKeys: boolean;
   rows: number;
@@ -26,19 +25,13 @@ interface PracticeFieldProps {
 }
 
 /** A field in which the whole list expands, as it does anywhere. It takes the focus when it comes. */
-export function PracticeField({ label, hasKeys, rows, beginsAt, onFiring, onText }: PracticeFieldProps) {
+export function PracticeField({ label, device, hasKeys, rows, beginsAt, onFiring, onText }: PracticeFieldProps) {
   const palette = usePalette();
   const id = useId();
-  const { shortcuts, sets, profiles } = useList();
-  const { clock } = useOpened().replica;
+  const { profiles } = useList();
   const area = useRef<HTMLTextAreaElement>(null);
   const field = useRef<Field | null>(null);
-  const [now] = useState(() => clock());
   const keyboard = useGlassKeyboard(profiles.find((key) => key.startsWith('phone')) ?? 'phone-list');
-  const device = useMemo(() => {
-    const all = [...shortcuts, ...formerCodes(shortcuts, now)];
-    return DeviceList.whole(CompiledList.compile(entriesOf(all, sets, THIS_APP), THIS_APP));
-  }, [shortcuts, sets, now]);
   const latest = useLatest({ device, onFiring, onText });
   useEffect(() => {
     const attached = attach(area.current!, {

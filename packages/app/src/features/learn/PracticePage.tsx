@@ -1,11 +1,16 @@
 import { plural, t } from '@lingui/core/macro';
+import { DeviceList } from '@yellow-latch/core/compose';
+import { formerCodes } from '@yellow-latch/core/convention/former';
+import { CompiledList, entriesOf } from '@yellow-latch/core/fire';
+import { THIS_APP } from '@yellow-latch/core/profile';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
 import { announce } from '@/frame/announce';
 import { DetailPage } from '@/frame/DetailPage';
+import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 import { useKept } from '@/frame/replica/useKept';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
@@ -16,11 +21,23 @@ import { PickCard } from './PickCard';
 import { TypeCard } from './TypeCard';
 import { usePractice } from './usePractice';
 
+/** The whole list, made ready for typing: as it expands in this app, old codes among it. */
+function usePracticeDevice(): DeviceList {
+  const { shortcuts, sets } = useList();
+  const { clock } = useOpened().replica;
+  const [now] = useState(() => clock());
+  return useMemo(() => {
+    const all = [...shortcuts, ...formerCodes(shortcuts, now)];
+    return DeviceList.whole(CompiledList.compile(entriesOf(all, sets, THIS_APP), THIS_APP));
+  }, [shortcuts, sets, now]);
+}
+
 /** One card after the other, two minutes at most; what was said of the last stands above the next. */
 export function PracticePage() {
   const palette = usePalette();
   const router = useRouter();
   const practice = usePractice();
+  const device = usePracticeDevice();
   const [line, setLine] = useState('');
   const [hasKeys, setKeys] = useKept('practice-keys', false);
   const { card, session, itemOf, items, note, answer } = practice;
@@ -78,12 +95,15 @@ export function PracticePage() {
           key={key}
           item={asked[0]!}
           isSituation={card.kind === 'situation'}
+          device={device}
           hasKeys={hasKeys}
           note={note}
           onDone={(knew, told) => done(knew ? [] : [asked[0]!.shortcut.id], told)}
         />
       )}
-      {card.kind === 'message' && <MessageCard key={key} items={asked} hasKeys={hasKeys} note={note} onDone={done} />}
+      {card.kind === 'message' && (
+        <MessageCard key={key} items={asked} device={device} hasKeys={hasKeys} note={note} onDone={done} />
+      )}
     </DetailPage>
   );
 }

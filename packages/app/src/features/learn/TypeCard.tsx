@@ -1,4 +1,5 @@
 import { t } from '@lingui/core/macro';
+import type { DeviceList } from '@yellow-latch/core/compose';
 import { idOfFormer } from '@yellow-latch/core/convention/former';
 import type { Evidence } from '@yellow-latch/core/learn';
 import { matchKey } from '@yellow-latch/core/model';
@@ -22,13 +23,14 @@ interface TypeCardProps {
   item: LearnItem;
   /** It is asked for what the text is used for, not by the text itself. */
   isSituation: boolean;
+  device: DeviceList;
   hasKeys: boolean;
   note: (how: Evidence['how'], shortcutId: string, seconds: number | null) => void;
   onDone: (knew: boolean, told: string) => void;
 }
 
 /** A text, or what it is used for: type its code. */
-export function TypeCard({ item: { shortcut, state }, isSituation, hasKeys, note, onDone }: TypeCardProps) {
+export function TypeCard({ item: { shortcut, state }, isSituation, device, hasKeys, note, onDone }: TypeCardProps) {
   const palette = usePalette();
   const { clock } = useOpened().replica;
   const { shortcuts } = useList();
@@ -80,6 +82,7 @@ export function TypeCard({ item: { shortcut, state }, isSituation, hasKeys, note
       )}
       <PracticeField
         label={t`Type its code and a space`}
+        device={device}
         hasKeys={hasKeys}
         rows={1}
         beginsAt={`${isShown} ${tries}`}

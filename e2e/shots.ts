@@ -70,11 +70,29 @@ const check: Pose = async (app) => {
   if (app.browser.device === 'computer') await app.see(By.css('[role=radio][aria-checked=true]'));
 };
 
-/** Every marker weighed, and one recommended. */
-const conventions: Pose = async (app) => {
-  await app.bench('Markers');
-  await app.seeText('markers compared');
+/** Two days after the first practice: what is ready, and what is being learnt. */
+const learn: Pose = async (app) => {
+  await app.open('/learn');
+  await app.tap('Practice');
+  await app.seeText('Card 1 of');
+  while (!(await app.text()).includes('Done.')) await answerCard(app);
+  await app.browser.moveClock(2.2);
+  await app.open('/learn');
+  await app.seeText('2 codes to practice');
 };
+
+/** Answers a card of the first practice: a text that is right, or the code that Show me shows. */
+async function answerCard(app: App): Promise<void> {
+  const before = (await app.text()).slice(0, 400);
+  if (before.includes('What does this code')) {
+    await app.press(await app.see(By.css('[role=main] [role=listitem] [role=button]:not([aria-disabled=true])')));
+  } else {
+    await app.tap('Show me');
+    const plate = await app.see(By.css('[role=main] [role=img][aria-label^="Code "]'));
+    await app.type(`${(await plate.getAttribute('aria-label'))!.slice('Code '.length)} `);
+  }
+  await app.until(async () => (await app.text()).slice(0, 400) !== before, 'the next card');
+}
 
 /** A device that does not run the app. */
 const device: Pose = async (app) => {
@@ -201,7 +219,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'board', pose: board, of: ['phone-light'] },
   { name: 'stand-in', pose: standIn, of: ['phone-light'] },
   { name: 'check', pose: check, of: ['phone-light'] },
-  { name: 'conventions', pose: conventions, of: ['phone-light'] },
+  { name: 'learn', pose: learn, of: ['phone-light'] },
   { name: 'template', pose: template, of: ['phone-light'] },
   { name: 'importing', pose: importing, of: ['phone-light'] },
   { name: 'plan', pose: plan, of: ['phone-light'] },

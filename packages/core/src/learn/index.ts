@@ -17,6 +17,6 @@ export {
   type Practised,
   type Session,
 } from './session';
-export { fitPracticeLaw, secondsAfter, type PracticeLaw } from './practiceLaw';
+export { fitPracticeLaw, type PracticeLaw, type PracticeTime } from './practiceLaw';
 export { progressOf, type Progress, type WeekOfProgress } from './progress';
 export { DAY, isBeingLearnt, isDue, isHeld, keepsLapsing, stageOf, WEEK, type Stage } from './stage';

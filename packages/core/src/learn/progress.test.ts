@@ -20,7 +20,11 @@ test('codes known at the end of each week, and how long they took', () => {
     ],
     known: 1,
     learning: 1,
-    times: [2.5, 2, 1],
+    times: [
+      { nth: 1, seconds: 2.5 },
+      { nth: 2, seconds: 2 },
+      { nth: 3, seconds: 1 },
+    ],
   });
 });
 

@@ -105,8 +105,8 @@ function withReview(state: LearningState, review: Review): LearningState {
 function withRecall(memory: Memory | null, review: Review): Memory {
   const grade = gradeOf(review);
   // A new code that was just shown comes to mind at once: that says little.
-  const isJustShown = memory === null && review.how === 'drill' && grade > 3;
-  return recalled(memory, isJustShown ? 3 : grade, review.at);
+  const isJustShown = memory === null && review.how === 'drill';
+  return recalled(memory, isJustShown ? (Math.min(grade, 3) as Grade) : grade, review.at);
 }
 
 /** How well a code was known, as the scheduler asks for it. */

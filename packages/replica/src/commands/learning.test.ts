@@ -179,7 +179,9 @@ test('of a shortcut made private nothing that was learnt is left, and with Undo 
 test('a backup brings back what was learnt, but not over what was learnt since', async () => {
   await see('typed', ';rope');
   await learn();
-  const kept = replica.read().learning.map(({ id, learnerId, shortcutId, state }) => ({ id, learnerId, shortcutId, state }));
+  const kept = replica
+    .read()
+    .learning.map(({ id, learnerId, shortcutId, state }) => ({ id, learnerId, shortcutId, state }));
   await see('typed', ';rope', 49);
   await learn();
   const { command } = importing(

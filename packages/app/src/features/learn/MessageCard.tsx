@@ -64,7 +64,7 @@ export function MessageCard({ items, device, hasKeys, note, onDone }: MessageCar
         device={device}
         hasKeys={hasKeys}
         rows={3}
-        beginsAt={areShown}
+        focusOn={areShown}
         onFiring={onFiring}
       />
       <View style={styles.actions}>

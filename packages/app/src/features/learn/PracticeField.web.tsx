@@ -18,14 +18,25 @@ interface PracticeFieldProps {
   /** A phone's keyboard stands below, to type on. */
   hasKeys: boolean;
   rows: number;
-  /** When this changes one begins again: the field is empty and has the focus. */
-  beginsAt: unknown;
+  /** When this changes the focus comes back: what was pressed is gone. */
+  focusOn: unknown;
+  /** When this changes the field is emptied: one begins again. */
+  beginsAt?: unknown;
   onFiring: (event: FieldEvent, hesitation: number | null) => void;
   onText?: (text: string) => void;
 }
 
 /** A field in which the whole list expands, as it does anywhere. It takes the focus when it comes. */
-export function PracticeField({ label, device, hasKeys, rows, beginsAt, onFiring, onText }: PracticeFieldProps) {
+export function PracticeField({
+  label,
+  device,
+  hasKeys,
+  rows,
+  focusOn,
+  beginsAt,
+  onFiring,
+  onText,
+}: PracticeFieldProps) {
   const palette = usePalette();
   const id = useId();
   const { profiles } = useList();
@@ -44,9 +55,8 @@ export function PracticeField({ label, device, hasKeys, rows, beginsAt, onFiring
   }, [latest]);
   useEffect(() => {
     if (area.current!.value !== '') field.current?.clear();
-    area.current!.focus();
   }, [beginsAt]);
-  useEffect(() => area.current!.focus(), [hasKeys]);
+  useEffect(() => area.current!.focus(), [focusOn, hasKeys]);
   useEffect(() => field.current?.useDevice(device), [device]);
   return (
     <View style={styles.block}>

@@ -1,5 +1,5 @@
 import { plural, t } from '@lingui/core/macro';
-import { fitPracticeLaw, progressOf, secondsAfter, stageOf } from '@yellow-latch/core/learn';
+import { fitPracticeLaw, progressOf, stageOf } from '@yellow-latch/core/learn';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -30,6 +30,7 @@ export function ProgressPage() {
   const { weeks, known, learning, times } = progress;
   const ends = weeks.map(({ end }) => end);
   const law = useMemo(() => fitPracticeLaw(times), [times]);
+  const latest = weeks.flatMap(({ seconds }) => (seconds === null ? [] : [seconds])).at(-1);
   const toldKnown = plural(known, { one: 'You know # code', other: 'You know # codes' });
   const toldLearning = plural(learning, { one: 'are learning # more', other: 'are learning # more' });
   return (
@@ -45,9 +46,9 @@ export function ProgressPage() {
       <WeekChart
         title={t`How soon a code comes to mind`}
         told={
-          law === null
+          law === null || latest === undefined
             ? t`A few more times, and you’ll see how fast you are.`
-            : t`At first ${{ first: tellDuration(law.first) }}, now about ${{ now: tellDuration(secondsAfter(law, times.length)) }}.`
+            : t`A new code takes you about ${{ first: tellDuration(law.first) }}. Lately it was ${{ latest: tellDuration(latest) }}.`
         }
         values={weeks.map((week) => week.seconds)}
         ends={ends}

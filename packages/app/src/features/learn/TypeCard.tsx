@@ -85,7 +85,8 @@ export function TypeCard({ item: { shortcut, state }, isSituation, device, hasKe
         device={device}
         hasKeys={hasKeys}
         rows={1}
-        beginsAt={`${isShown} ${tries}`}
+        focusOn={isShown}
+        beginsAt={tries}
         onFiring={onFiring}
         onText={(text) => {
           // One that only ever comes as a suggestion does not expand by itself.

@@ -29,4 +29,3 @@ test('a few times tell nothing; and no hesitation at all is as fast as it gets',
   expect(atOnce.first).toBeCloseTo(0.01, 9);
   expect(atOnce.rate).toBeCloseTo(0, 9);
 });
-});

@@ -242,7 +242,7 @@ export const RECORD_TYPES = {
     settled: [],
     counters: {},
     defaults: {},
-    most: 150_000,
+    most: 50_000,
     since: 3,
     isOwn: true,
   },

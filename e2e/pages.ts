@@ -28,7 +28,7 @@ export const PAGES: readonly (readonly [path: string, there: string])[] = [
   ['/devices/settings', '[role=radio]'],
   ['/devices/about', '[role=button][aria-expanded]'],
   ['/devices/versions', '[role=heading]'],
-  ['/learn', '[role=main] [role=img][aria-label^="Code "]'],
+  ['/learn', '[role=main] [role=img]'],
   ['/learn/practice', '[role=main] [role=listitem] [role=button]'],
   ['/learn/progress', 'h2, [role=heading][aria-level="2"]'],
   ['/learn/picture', '[role=heading]'],

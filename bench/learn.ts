@@ -1,5 +1,5 @@
 /** Learning: what is known of 10,000 codes read, and the next card of a practice in Chromium. */
-import { createEmptyCard, fsrs, type Grade } from 'ts-fsrs';
+import { createEmptyCard, fsrs } from 'ts-fsrs';
 
 import { codeDigest, FIRST_LEARNER, learningId, learntBy } from '@yellow-latch/core/learn/names';
 import { afterEvidence, learningOf } from '@yellow-latch/core/learn';
@@ -62,7 +62,7 @@ export function learnLoad(): Figure[] {
     () => {
       replayed = learning.reduce((sum, { state: { reviews } }) => {
         let card = createEmptyCard(reviews[0]!.at);
-        for (const { at, how } of reviews) ({ card } = scheduler.next(card, at, (how === 'typed' ? 3 : 1) as Grade));
+        for (const { at, how } of reviews) ({ card } = scheduler.next(card, at, how === 'typed' ? 3 : 1));
         return sum + card.stability;
       }, 0);
     },

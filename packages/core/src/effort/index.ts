@@ -25,7 +25,7 @@ export { kspcOf, kspcOfLetters } from './kspc';
 export { countTypedOut } from './ownUses';
 export { LEAST_MEASURED, MEASURE_SECONDS, paceFrom, type Pace } from './pace';
 export { BEGINNING_STATE, Pricer, type Price, type Typed } from './price';
-export { LEAST_TIMES, measureRecall, measureRecallOf, median, type MeasuredRecall, type Timed } from './measuredRecall';
+export { LEAST_TIMES, measureRecall, measureRecallOf, type MeasuredRecall, type Timed } from './measuredRecall';
 export { recallOf, type Recall } from './recall';
 export {
   compareEffort,

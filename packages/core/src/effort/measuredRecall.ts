@@ -1,4 +1,5 @@
 import { recallKindOf, type RecallKind } from '../mnemonic';
+import { median } from './median';
 
 /** How long a person hesitated over a code at work, each time that is known; s. */
 export interface Timed {
@@ -46,10 +47,4 @@ export function measureRecallOf(
       return seconds ? [{ id, kind: recallKindOf(code, expansion), seconds }] : [];
     }),
   );
-}
-
-export function median(numbers: readonly number[]): number {
-  const sorted = [...numbers].sort((a, b) => a - b);
-  const middle = sorted.length >> 1;
-  return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
 }

@@ -1,4 +1,4 @@
-import { median } from '../effort';
+import { median } from '../effort/median';
 import type { LearningState } from '../model';
 import type { PracticeTime } from './practiceLaw';
 import { isSuccess, stageOf, WEEK } from './stage';

@@ -106,7 +106,7 @@ function withRecall(memory: Memory | null, review: Review): Memory {
   const grade = gradeOf(review);
   // A new code that was just shown comes to mind at once: that says little.
   const isJustShown = memory === null && review.how === 'drill';
-  return recalled(memory, isJustShown ? (Math.min(grade, 3) as Grade) : grade, review.at);
+  return recalled(memory, isJustShown ? Math.min(grade, 3) : grade, review.at);
 }
 
 /** How well a code was known, as the scheduler asks for it. */

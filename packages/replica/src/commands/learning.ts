@@ -31,12 +31,11 @@ function changing(
 ): Command {
   const known = learntBy(learnt.learnerId, learnt.learning);
   const changed = shortcuts.filter((shortcut) => !shortcut.private);
-  const write = (shortcutId: string, fields: object): Write =>
-    ({
-      type: 'learning',
-      id: learningId(learnt.learnerId, shortcutId),
-      fields: { learnerId: learnt.learnerId, shortcutId, ...fields },
-    }) as Write;
+  const write = (shortcutId: string, fields: object): Write => ({
+    type: 'learning',
+    id: learningId(learnt.learnerId, shortcutId),
+    fields: { learnerId: learnt.learnerId, shortcutId, ...fields },
+  });
   return {
     writes: changed.map((shortcut) => write(shortcut.id, { state: become(stateFor(shortcut, known)), deleted: false })),
     undo: () =>

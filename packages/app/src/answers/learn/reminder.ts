@@ -1,4 +1,4 @@
-import { plural } from '@lingui/core/macro';
+import { plural, t } from '@lingui/core/macro';
 import { isDue } from '@yellow-latch/core/learn/stage';
 import { useEffect } from 'react';
 
@@ -42,8 +42,8 @@ export function useReminder(): void {
       const text = plural(count, { one: '# code to practice', other: '# codes to practice' });
       // Where a service worker shows it, it stays when the tab goes.
       const worker = await navigator.serviceWorker?.getRegistration();
-      if (worker) await worker.showNotification('Yellow Latch', { body: text, tag: SAID });
-      else new Notification('Yellow Latch', { body: text, tag: SAID });
+      if (worker) await worker.showNotification(t`Yellow Latch`, { body: text, tag: SAID });
+      else new Notification(t`Yellow Latch`, { body: text, tag: SAID });
     };
     const timer = setInterval(() => void look().catch(() => {}), LOOKS);
     void look().catch(() => {});

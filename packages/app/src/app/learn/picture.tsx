@@ -2,7 +2,7 @@ import { Suspense } from 'react';
 
 import { fetched } from '@/frame/fetched';
 
-const PicturePage = fetched(async () => ({ default: (await import('@/bundles/learn')).PicturePage }));
+const PicturePage = fetched(async () => ({ default: (await import('@/bundles/write')).PicturePage }));
 
 /** Where this place has failed; the others go on. */
 export { PlaceTrouble as ErrorBoundary } from '@/frame/Trouble';

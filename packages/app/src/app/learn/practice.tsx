@@ -2,7 +2,7 @@ import { Suspense } from 'react';
 
 import { fetched } from '@/frame/fetched';
 
-const PracticePage = fetched(async () => ({ default: (await import('@/bundles/learn')).PracticePage }));
+const PracticePage = fetched(async () => ({ default: (await import('@/bundles/write')).PracticePage }));
 
 /** Where this place has failed; the others go on. */
 export { PlaceTrouble as ErrorBoundary } from '@/frame/Trouble';

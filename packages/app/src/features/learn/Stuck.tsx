@@ -1,6 +1,5 @@
 import { t } from '@lingui/core/macro';
 import { changingCodes, keptUntil } from '@yellow-latch/replica/commands/recoding';
-import type { Proposal } from '@yellow-latch/core/propose';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -23,9 +22,9 @@ export function Stuck({ item: { shortcut }, onDrop }: { item: LearnItem; onDrop:
   const { shortcuts, conventions, keyboards, ownKeyboards } = useList();
   const hesitations = useHesitations();
   const [question] = useState({});
-  const { answer } = useAnswer(question, async ({ propose }) => {
+  const { answer } = useAnswer(question, ({ propose }) => {
     const request = { conventions, keyboards, ownKeyboards, hesitations };
-    return (await propose.propose(shortcut, request)) as readonly Proposal[] | null;
+    return propose.propose(shortcut, request);
   });
   const { code, id } = shortcut;
   const other = answer?.find((proposal) => proposal.code !== code)?.code;

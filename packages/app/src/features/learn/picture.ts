@@ -37,6 +37,7 @@ export async function drawPicture(canvas: HTMLCanvasElement, pairs: readonly Pai
   await document.fonts.ready;
   canvas.width = size.width;
   canvas.height = size.height;
+  // eslint-disable-next-line lingui/no-unlocalized-strings -- the name of a way to draw
   const context = canvas.getContext('2d')!;
   const palette = PALETTES.dark;
   context.fillStyle = palette.ground;

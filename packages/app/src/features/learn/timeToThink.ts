@@ -1,4 +1,4 @@
-import { KLM } from '@yellow-latch/core/effort';
+import { KLM } from '@yellow-latch/core/effort/timing';
 
 /** A word is read in so many s: 238 words a minute (Brysbaert, "How many words do we read per minute?", 2019, from memory). */
 const READING_A_WORD = 60 / 238;

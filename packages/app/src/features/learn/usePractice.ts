@@ -16,6 +16,8 @@ import { useEffect, useMemo, useState } from 'react';
 import { useSendUses } from '@/answers/effort/useSendUses';
 import { useList, useOpened, useWrite } from '@/frame/replica/ReplicaProvider';
 
+import { useLatest } from '@/look/useLatest';
+
 import { useLearn, type Learn, type LearnItem } from './useLearn';
 
 export interface Practice {
@@ -37,15 +39,16 @@ export function usePractice(): Practice {
   const { learning: records } = useList();
   const write = useWrite();
   const learn = useLearn();
-  const [session, setSession] = useState<Session | null>(null);
+  const [begun, setBegun] = useState<{ readonly first: Session; readonly next: readonly Shortcut[] } | null>(null);
+  const [answered, setAnswered] = useState<Session | null>(null);
   useSendUses();
   const { next, items, learnerId, now } = learn;
+  if (begun === null && next !== undefined) setBegun({ first: beginSession(practisedOf(learn, next), now), next });
+  const learnt = useLatest({ learnerId, learning: records });
   useEffect(() => {
-    if (session !== null || next === undefined) return;
-    setSession(beginSession(practisedOf(learn, next), now));
-    const fresh = choosingToLearn(next, { learnerId, learning: records }, now);
-    if (next.length > 0) void write(...fresh.writes);
-  }, [session, next, learn, learnerId, records, now, write]);
+    if (begun && begun.next.length > 0) void write(...choosingToLearn(begun.next, learnt.current, now).writes);
+  }, [begun, learnt, now, write]);
+  const session = answered ?? begun?.first ?? null;
   const byId = useMemo(() => new Map(items.map((item) => [item.shortcut.id, item])), [items]);
   const shown = session && keepToList(session, (id) => byId.has(id));
   const card = shown ? currentCard(shown) : undefined;
@@ -61,7 +64,7 @@ export function usePractice(): Practice {
     note: (how, shortcutId, seconds) =>
       void noteEvidence(replica.db, { how, shortcutId, at: replica.clock(), seconds }).catch(() => {}),
     answer: (forgotten) => {
-      if (shown) setSession(answerCard(shown, forgotten));
+      if (shown) setAnswered(answerCard(shown, forgotten));
     },
   };
 }

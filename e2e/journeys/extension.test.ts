@@ -107,6 +107,14 @@ test('without its server, and woken without it, it works on with what it has; th
   await browser.untilExpands(';new', 'Made meanwhile');
 }, 120_000);
 
+test('a code typed in any page is practice: what is known of it reaches the list', async () => {
+  const { tablet, browser } = await withList([';ws', 'Unit 3'], [';hall', 'The hall is open at ten.']);
+  const site = await openSite();
+  await browser.openField(site.at('textarea'));
+  await browser.untilExpands(';ws', 'Unit 3');
+  await browser.until('what was learnt to be sent', async () => (await tablet.count('learning')) === 1);
+}, 60_000);
+
 describe('a page that wants the list', () => {
   const secret = 'Unit 3, The Ropewalk';
 

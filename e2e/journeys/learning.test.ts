@@ -220,3 +220,28 @@ journey('codes to take along: a picture as large as the screen, and a card on pa
   await app.seeText('The codes you’re learning (2)');
   await app.seeText('Each card fits a wallet');
 });
+
+journey(
+  'a practice goes on while another device deletes one of its shortcuts and changes the code of the other',
+  'demo',
+  async ({ stand, open }) => {
+    const app = await open('phone', '/learn');
+    await app.seeText('Start with these 2');
+    const [[first], [second, begins]] = (await newCodes(app)) as [[string, string], [string, string]];
+    const other = await OtherDevice.join(stand.address);
+    const records = [await other.recordOf(first), await other.recordOf(second)];
+    await app.tap('Practice');
+    await app.seeText('Card 1 of 4');
+    await other.edit(records[0]!, { deleted: true });
+    await app.seeText('Card 1 of 2');
+    await app.see(By.css(`[role=main] [aria-label=${JSON.stringify(`Code ${second}`)}]`));
+    await other.edit(records[1]!, { code: ';anew' });
+    await app.see(By.css('[role=main] [aria-label="Code ;anew"]'));
+    await pick(app);
+    await app.seeText('Card 2 of 2');
+    await app.seeText(begins);
+    await app.until(() => app.driverScript(`return document.activeElement.tagName === 'TEXTAREA'`), 'the field');
+    await app.type(';anew ');
+    await app.seeText('Done. You knew 2 of 2 cards');
+  },
+);

@@ -60,7 +60,7 @@ export class KeyTimes {
       over += Math.max(0, at - before - usual);
       before = at;
     }
-    const seconds = over / 1_000;
+    const seconds = Math.round(over / 10) / 100;
     return seconds > AWAY ? null : seconds;
   }
 

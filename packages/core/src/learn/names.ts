@@ -18,7 +18,7 @@ export function learningId(learnerId: string, shortcutId: string): string {
   return derivedId('learning', learnerId, shortcutId);
 }
 
-/** Tells one code from another, without saying which. */
+/** Tells whether a shortcut still has the code that was learnt. It is no secret: a code is short enough to be guessed from it. */
 export function codeDigest(code: string): string {
   return digestOf({ code: matchKey(code), text: '' });
 }

@@ -1,0 +1,3 @@
+/** Texts that somebody types again and again, found in what they sent. So far: what repeats in a text, word by word. */
+export { maximalRepeats, type Repeat } from './repeats';
+export { wordRowOf, type WordRow } from './wordRow';

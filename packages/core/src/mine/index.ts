@@ -1,3 +1,4 @@
 /** Texts that somebody types again and again, found in what they sent. So far: what repeats in a text, word by word. */
+export { findPhrases, type Phrase } from './phrases';
 export { maximalRepeats, type Repeat } from './repeats';
 export { wordRowOf, type WordRow } from './wordRow';

@@ -8,12 +8,14 @@ export interface WordRow {
   /** Where each word begins and ends in the text, in UTF-16 units. */
   readonly starts: Int32Array;
   readonly ends: Int32Array;
+  /** Numbers from here on stand between messages. */
+  readonly firstBreak: number;
   /** Numbers are below this. */
   readonly size: number;
 }
 
-/** A word: letters and digits, with what stands inside one. A blank line ends a message. */
-const WORD_OR_BREAK = /[\p{L}\p{N}\p{M}]+(?:['’_.@\-][\p{L}\p{N}\p{M}]+)*|\n[^\S\n]*\n/gu;
+/** A word: letters and digits, with what stands inside one, and the sign of a currency before it. A blank line ends a message. */
+const WORD_OR_BREAK = /\p{Sc}?[\p{L}\p{N}\p{M}]+(?:['’_.@\-][\p{L}\p{N}\p{M}]+)*|\n[^\S\n]*\n/gu;
 
 /**
  * A text as a row of words. Case, and what stands between words, does not count: texts that differ only in that are the same
@@ -41,5 +43,12 @@ export function wordRowOf(text: string): WordRow {
   const size = numbers.size + breaks;
   // Breaks come after all words, each by a number of its own.
   const row = Int32Array.from(words, (word) => (word < 0 ? numbers.size - word - 1 : word));
-  return { text, words: row, starts: Int32Array.from(starts), ends: Int32Array.from(ends), size };
+  return {
+    text,
+    words: row,
+    starts: Int32Array.from(starts),
+    ends: Int32Array.from(ends),
+    firstBreak: numbers.size,
+    size,
+  };
 }

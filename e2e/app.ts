@@ -7,7 +7,7 @@ import { By, Key, until, type WebElement } from 'selenium-webdriver';
 import type { Browser } from './browser';
 
 const axeSource = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
-const PATIENCE = 15_000;
+const PATIENCE = 30_000;
 /** How often it is looked whether something has come, in ms. */
 const POLL = 40;
 /** What WebDriver says when the page asked has gone, or what it was asked about. */

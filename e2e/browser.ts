@@ -83,7 +83,7 @@ export class Browser {
         mobile: false,
       });
     }
-    await driver.manage().setTimeouts({ script: 30_000 });
+    await driver.manage().setTimeouts({ script: 60_000 });
     return browser;
   }
 

@@ -16,7 +16,7 @@ interface Target {
 }
 
 /** What a person waits for at most, in ms, before they call it broken. */
-const PATIENCE = 15_000;
+const PATIENCE = 30_000;
 
 const HAS_LAYER = "return document.querySelector('html > div[popover=manual]') !== null";
 const HAS_FOCUS_IN_LAYER = "return document.activeElement?.getAttribute('popover') === 'manual'";

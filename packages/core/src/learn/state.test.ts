@@ -72,6 +72,12 @@ describe('evidence', () => {
     expect(told(learnt, how, START + later) !== learnt).toBe(counts);
   });
 
+  test('taken in twice it counts once, practice too', () => {
+    const drilled = stateAfter([seen('drill', START), seen('shown', START + DAY)]);
+    expect(told(drilled, 'drill', START)).toBe(drilled);
+    expect(afterEvidence(drilled, { shortcutId: 'a', ...seen('shown', START + DAY) }, START + 2 * DAY)).toBe(drilled);
+  });
+
   test('an offer makes it last less than typing it does', () => {
     const later = START + 2 * DAY;
     expect(told(learnt, 'offer', later).memory!.stability).toBeLessThan(told(learnt, 'typed', later).memory!.stability);

@@ -56,7 +56,9 @@ export function dropped(state: LearningState): LearningState {
 export function afterEvidence(state: LearningState, evidence: Evidence, now: number): LearningState {
   const righted = inTime(state, now);
   const review: Review = { at: Math.min(evidence.at, now), how: evidence.how, seconds: evidence.seconds };
-  if (!counts(righted, review)) return state;
+  // Taken in twice, as by two pages at once or after a crash, it counts once.
+  const isKnownOf = state.reviews.some((one) => keyOf(one) === keyOf(review));
+  if (isKnownOf || !counts(righted, review)) return state;
   return withReview(righted, review);
 }
 

@@ -3,7 +3,7 @@ import { DEVICE_PROFILES } from '../profile';
 import { decodeText } from '../exchange/decode';
 import { LARGEST_TEXT } from '../exchange/encodings';
 import { scanOwnText } from './ownText';
-import { readOwnText, type OwnTextFormat } from './ownTextSource';
+import { readOwnText, type OwnTextFormat } from '../sent/ownText';
 import { listOf, shortcut } from './testing';
 
 const list = CompiledList.compile(

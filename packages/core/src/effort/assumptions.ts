@@ -34,6 +34,12 @@ export const TABLE_OF_SIGNS = { taps: 3, seconds: 2 * KLM.M + KLM.H + 3 * KLM.P 
 /** To make a shortcut, beside typing its code and its expansion once: open, choose, save, try. */
 export const MAKING = 15;
 
+/** To learn a code: it does not come to mind five times, and is looked up. */
+export const LEARNING = 5 * LAPSE;
+
+/** To fill in a blank, beside typing what goes in: see what is asked for (M), and go on to the next (K). */
+export const BLANK = KLM.M + KLM.K;
+
 /** To see that something fired by mistake, and to set it right: 2 M and ten strokes. */
 export const MISFIRE = 2 * KLM.M + 10 * KLM.K;
 

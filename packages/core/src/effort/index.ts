@@ -6,7 +6,17 @@
  * quickest presses that type a text; a `Pricer` says what they take; `savingsOf` weighs codes against their
  * expansions on the keyboards in use. What is assumed about people stands in `assumptions.ts`.
  */
-export { MISFIRE, RECALL, RECALL_OF_TEXT, TABLE_OF_SIGNS, UNLEARNING, WEEKS_A_YEAR } from './assumptions';
+export {
+  BLANK,
+  LEARNING,
+  MAKING,
+  MISFIRE,
+  RECALL,
+  RECALL_OF_TEXT,
+  TABLE_OF_SIGNS,
+  UNLEARNING,
+  WEEKS_A_YEAR,
+} from './assumptions';
 export {
   effortInside,
   effortOfCode,

@@ -1,6 +1,13 @@
-import { findPhrases } from '.';
+import { chooseCovering, edgesOf, joinMessages, phrasesOf, repeatedPhrases, sentencesOf, wordRowOf } from '.';
 
-const told = (text: string, least?: number) => findPhrases(text, least).map((phrase) => [phrase.text, phrase.count]);
+/** Messages are cut at blank lines here. */
+const find = (text: string, least = 3) => {
+  const row = wordRowOf(joinMessages(text.split('\n\n')));
+  const edges = edgesOf(row, sentencesOf(row));
+  const candidates = repeatedPhrases(row, edges, least);
+  return phrasesOf(row, edges, chooseCovering(row, candidates, new Uint8Array(row.words.length), least));
+};
+const told = (text: string, least?: number) => find(text, least).map((phrase) => [phrase.text, phrase.count]);
 const times = (count: number, line: (at: number) => string) =>
   Array.from({ length: count }, (_, at) => line(at)).join('\n\n');
 
@@ -25,8 +32,8 @@ test('what is part of a longer phrase counts only where the longer is not', () =
 
 test('places are told, and can be shown', () => {
   const text = times(3, (at) => `${at}x Best wishes, Ansel y${at}`);
-  const [phrase] = findPhrases(text);
-  expect(phrase!.places.map(({ start, end }) => text.slice(start, end))).toEqual(Array(3).fill('Best wishes, Ansel'));
+  const [phrase] = find(text);
+  expect(phrase!.places.map(({ start, end }) => text.replaceAll('\n\n', '\n').slice(start, end))).toEqual(Array(3).fill('Best wishes, Ansel'));
 });
 
 test('what overlaps itself is counted as often as it was typed whole', () => {

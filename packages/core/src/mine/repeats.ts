@@ -4,8 +4,16 @@ import { commonPrefixes, suffixArray } from './suffixArray';
 export interface Repeat {
   /** How many words. */
   readonly length: number;
-  /** Where it stands: places in the row, by their order in the suffix array. */
+  /** Where it stands: places in the row, by their order in the suffix array, of which it is a part. */
   readonly places: Int32Array;
+}
+
+/** Which repeats are looked for, in words and times. `isWanted` is asked of each with one of its places. */
+interface Bounds {
+  readonly shortest: number;
+  readonly longest: number;
+  readonly least: number;
+  readonly isWanted?: (length: number, count: number, place: number) => boolean;
 }
 
 /** An interval of the suffix array that is being read: all its suffixes have `length` words in common. */
@@ -28,7 +36,7 @@ const NOTHING = -1;
 export function maximalRepeats(
   words: Int32Array,
   size: number,
-  { shortest, longest, least }: { readonly shortest: number; readonly longest: number; readonly least: number },
+  { shortest, longest, least, isWanted }: Bounds,
 ): Repeat[] {
   const array = suffixArray(words, size);
   const common = commonPrefixes(words, array);
@@ -38,9 +46,10 @@ export function maximalRepeats(
   const close = (interval: Open, to: number) => {
     const { length, from } = interval;
     if (length < shortest || length > longest || to - from < least) return;
+    if (isWanted && !isWanted(length, to - from, array[from]!)) return;
     // A word that stands before every one of them belongs to it.
     if (interval.before === SEVERAL || interval.before === NOTHING)
-      found.push({ length, places: array.slice(from, to) });
+      found.push({ length, places: array.subarray(from, to) });
   };
   for (let at = 1; at <= words.length; at += 1) {
     const length = at < words.length ? common[at]! : 0;

@@ -1,10 +1,13 @@
-import { findTemplates, type FoundTemplate } from '.';
+import { findTemplates, sentencesOf, wordRowOf, type FoundTemplate } from '.';
 
-const told = ({ parts, count }: FoundTemplate) => [
-  parts.map((part) => (typeof part === 'string' ? part : `[${part.kind}]`)).join(' '),
-  count,
+const told = ({ parts, stretches }: FoundTemplate) => [
+  parts.map((part) => (typeof part === 'string' ? part : `[${part.kind}]`)).join(''),
+  stretches.length,
 ];
-const find = (sentences: readonly string[]) => findTemplates(sentences.join('\n'), ['en', 'de']);
+const find = (sentences: readonly string[]) => {
+  const row = wordRowOf(sentences.join('\n'));
+  return findTemplates(row, sentencesOf(row), ['en', 'de']);
+};
 
 test('a sentence that differs in a day and a time', () => {
   const found = find([
@@ -14,7 +17,7 @@ test('a sentence that differs in a day and a time', () => {
     'Your tuning is booked for Monday at 11:15 and takes ninety minutes.',
     'Your tuning is booked for Tuesday at 16:45 and takes ninety minutes.',
   ]);
-  expect(found.map(told)).toEqual([['Your tuning is booked for [day] at [time] and takes ninety minutes', 4]]);
+  expect(found.map(told)).toEqual([['Your tuning is booked for [day] at [time] and takes ninety minutes.', 4]]);
   expect(found[0]!.parts[1]).toEqual({
     kind: 'day',
     values: [
@@ -29,7 +32,7 @@ test('a name at the beginning, of one word or of two', () => {
   const rest = ', thank you for letting us tune your piano.';
   const names = ['Rowena Teller', 'Wilf', 'Jory Tarn', 'Mara'];
   expect(find(names.map((name) => name + rest)).map(told)).toEqual([
-    ['[name] thank you for letting us tune your piano', 4],
+    ['[name], thank you for letting us tune your piano.', 4],
   ]);
 });
 
@@ -40,7 +43,7 @@ test.each([
   ['choice', ['in the hall', 'at the school', 'at home']],
 ])('the kind of what stands in the gap: %s', (kind, values) => {
   const [found] = find(values.map((value) => `We have written down ${value} for your next visit.`));
-  expect(found!.parts).toMatchObject(['We have written down', { kind }, 'for your next visit']);
+  expect(found!.parts).toMatchObject(['We have written down ', { kind }, ' for your next visit.']);
 });
 
 test('a day in another language of the list', () => {
@@ -65,9 +68,9 @@ test('one that says something else beside the rest does not spoil it', () => {
     ...['Tuesday', 'Friday', 'Monday'].map((day) => `I can come to you on ${day} in the morning.`),
     'I can come to terms with nearly everything that people tell me about their neighbours.',
   ]);
-  expect(found.map(told)).toEqual([['I can come to you on [day] in the morning', 3]]);
+  expect(found.map(told)).toEqual([['I can come to you on [day] in the morning.', 3]]);
 });
 
 test('of nothing there are none', () => {
-  for (const text of ['', '\n\n', 'one two', '. . .']) expect(findTemplates(text, ['en'])).toEqual([]);
+  for (const text of ['', '\n\n', 'one two', '. . .']) expect(find([text])).toEqual([]);
 });

@@ -5,13 +5,12 @@ import type {
   Finding,
   FindingType,
   Fix,
-  OwnTextFormat,
-  OwnTextProblem,
   TriedFix,
 } from '@yellow-latch/core/clash';
 import { asksForAnotherCode, byWorst } from '@yellow-latch/core/clash/finding';
 import type { RuledList } from '@yellow-latch/core/fire';
 import type { Mark, Shortcut } from '@yellow-latch/core/model';
+import type { OwnTextFormat, OwnTextProblem } from '@yellow-latch/core/sent/ownText';
 import { Subscribable } from '@yellow-latch/core/subscribable';
 import { proxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 

@@ -7,11 +7,8 @@ import {
   Audit,
   briefOf,
   CONTEXT_COUNT,
-  decodeText,
   fixesFor,
   safeFix,
-  readColumns,
-  readOwnText,
   scanOwnText,
   type AuditChange,
   type AuditedShortcut,
@@ -20,19 +17,24 @@ import {
   type FindingType,
   type Fix,
   type ListFigures,
-  type OwnText,
-  type OwnTextFormat,
-  type OwnTextProblem,
   type OwnTextReport,
   type TriedFix,
   type Vocabulary,
 } from '@yellow-latch/core/clash';
 import { asText } from '@yellow-latch/core/clash/asText';
 import { oddCapitals, type OddWord } from '@yellow-latch/core/corrections';
+import { decodeText } from '@yellow-latch/core/exchange/decode';
 import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
 import { profileOf } from '@yellow-latch/core/profile';
 import type { Mark } from '@yellow-latch/core/model';
 import { mainMark, nearCodes } from '@yellow-latch/core/propose';
+import {
+  readColumns,
+  readOwnText,
+  type OwnText,
+  type OwnTextFormat,
+  type OwnTextProblem,
+} from '@yellow-latch/core/sent/ownText';
 import type { SpellerWords } from '@yellow-latch/core/spelling';
 import { inUseOf, type KeyboardsAsked } from '@/answers/effort/keyboards';
 import { confusableSkeleton, parseLookAlikes, parseVocabulary } from '@yellow-latch/language';

@@ -4,7 +4,6 @@
  */
 import {
   countWords,
-  readOwnText,
   WORDS_A_WEEK,
   type AuditedShortcut,
   type Finding,
@@ -24,6 +23,7 @@ import {
 } from '@yellow-latch/core/effort';
 import { settleRules, type FiringEntry } from '@yellow-latch/core/fire';
 import type { Mark, Scope } from '@yellow-latch/core/model';
+import { readOwnText } from '@yellow-latch/core/sent/ownText';
 
 import type { OwnTextSource } from '@/answers/ownText/source';
 import type { AuditWorkerApi } from '@/answers/audit/workerApi';

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { OwnTextFormat, OwnTextProblem } from '@yellow-latch/core/clash';
+import type { OwnTextFormat, OwnTextProblem } from '@yellow-latch/core/sent/ownText';
 import { LARGEST_TEXT } from '@yellow-latch/core/exchange/encodings';
 
 import { tellDecodeProblem } from '@/answers/exchange/words';

@@ -1,4 +1,4 @@
-import type { OwnTextProblem } from '@yellow-latch/core/clash';
+import type { OwnTextProblem } from '@yellow-latch/core/sent/ownText';
 import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/answers/audit/AuditProvider';

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { OwnTextProblem } from '@yellow-latch/core/clash';
+import type { OwnTextProblem } from '@yellow-latch/core/sent/ownText';
 
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';

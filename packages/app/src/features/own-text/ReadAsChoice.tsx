@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { OwnTextFormat } from '@yellow-latch/core/clash';
+import type { OwnTextFormat } from '@yellow-latch/core/sent/ownText';
 
 import { useEffect } from 'react';
 

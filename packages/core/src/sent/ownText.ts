@@ -43,13 +43,30 @@ export function readOwnText(bytes: Uint8Array, format: OwnTextFormat): OwnText |
   };
 }
 
-interface Values {
-  values: { row: number; value: string }[];
+/** Values of a table's column or of a field, each with its row, from 1, and when it was sent (ms since 1970) if the row says. */
+export interface Values {
+  values: { row: number; value: string; at: number | null }[];
   skipped: { row: number; why: string }[];
 }
 
+/** How the columns and fields are called that say when something was sent. */
+export const WHEN = /(?:^|[._ -])(?:date|time|timestamp|datetime|sent|sent_?at|when|created_?at)$/iu;
+/** A moment as ISO 8601 or RFC 5322 write it, which every browser reads the same. */
+const MOMENT = /^\d{4}-\d\d-\d\d(?:[T ]\d\d:\d\d|$)|^(?:\p{L}{3}, )?\d{1,2} \p{L}{3} \d{4} \d\d:\d\d/u;
+
+/** When that was, in ms since 1970; numbers are seconds or milliseconds since then. Null: it cannot be told. */
+function momentOf(value: unknown): number | null {
+  if (typeof value === 'number' || /^\d{9,13}$/u.test(String(value))) {
+    const number = Number(value);
+    return number < 1e11 ? number * 1_000 : number;
+  }
+  if (typeof value !== 'string' || !MOMENT.test(value)) return null;
+  const at = Date.parse(value);
+  return Number.isNaN(at) ? null : at;
+}
+
 /** A column by its heading, or by its number from 0; then the first row counts as text too. */
-function readColumn(text: string, column: string | number): Values | OwnTextProblem {
+export function readColumn(text: string, column: string | number): Values | OwnTextProblem {
   const { data, errors } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' });
   const heading = data[0] ?? [];
   const index = typeof column === 'number' ? column : heading.indexOf(column);
@@ -57,28 +74,27 @@ function readColumn(text: string, column: string | number): Values | OwnTextProb
     return { type: 'no-column', wanted: String(column), found: heading };
   }
   const first = typeof column === 'number' ? 0 : 1;
+  const when = heading.findIndex((name, at) => at !== index && WHEN.test(name.trim()));
   const skipped = errors.flatMap(({ row, message }) => (row === undefined ? [] : [{ row: row + 1, why: message }]));
   const values = data.slice(first).flatMap((row, i) => {
     const value = row[index];
     if (value === undefined) skipped.push({ row: i + first + 1, why: `has ${row.length} columns` });
-    return value === undefined || value.trim() === '' ? [] : [{ row: i + first + 1, value }];
+    return value === undefined || value.trim() === '' ? [] : [{ row: i + first + 1, value, at: momentOf(row[when]) }];
   });
   return { values, skipped };
 }
 
 /** A field of every line, a name or a path with dots. */
-function readFields(text: string, field: string): Values | OwnTextProblem {
+export function readFields(text: string, field: string): Values | OwnTextProblem {
   const values: Values['values'] = [];
   const skipped: Values['skipped'] = [];
   const path = field.split('.');
   text.split('\n').forEach((line, i) => {
     if (line.trim() === '') return;
     try {
-      const value = path.reduce<unknown>(
-        (at, name) => (at as Record<string, unknown> | null)?.[name],
-        JSON.parse(line),
-      );
-      if (typeof value === 'string') values.push({ row: i + 1, value });
+      const whole = JSON.parse(line) as Record<string, unknown> | null;
+      const value = path.reduce<unknown>((at, name) => (at as Record<string, unknown> | null)?.[name], whole);
+      if (typeof value === 'string') values.push({ row: i + 1, value, at: momentIn(whole) });
       else skipped.push({ row: i + 1, why: `has no text in “${field}”` });
     } catch {
       skipped.push({ row: i + 1, why: 'is no JSON' });
@@ -86,6 +102,12 @@ function readFields(text: string, field: string): Values | OwnTextProblem {
   });
   if (values.length === 0 && skipped.length > 0) return { type: 'no-column', wanted: field, found: [] };
   return { values, skipped };
+}
+
+/** When a line of JSON says that it was sent. */
+function momentIn(line: Record<string, unknown> | null): number | null {
+  for (const name of Object.keys(line ?? {})) if (WHEN.test(name)) return momentOf(line![name]);
+  return null;
 }
 
 /** What columns or fields a file has to choose from: the first row of a table, the names in the first JSON lines. */

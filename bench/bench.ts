@@ -17,6 +17,7 @@ import { fit } from './fit';
 import { keystroke } from './keystroke';
 import { learnCard, learnLoad } from './learn';
 import type { Figure } from './measure';
+import { mine } from './mine';
 import { ownTextPage } from './page';
 import { markers } from './markers';
 import { price } from './price';
@@ -54,6 +55,7 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   import: importing,
   search,
   symbols,
+  mine,
   'learn-load': learnLoad,
   'learn-card': learnCard,
 };

@@ -77,8 +77,6 @@ export interface Findings {
 
 /** Typed less often it is not again and again. */
 const LEAST = 3;
-/** What saves less is not shown, in minutes a month. */
-const LEAST_WORTH = 0.2;
 /** So many phrases and templates are weighed, and so many shown, at most. */
 const MOST_WEIGHED = 1_500;
 const MOST_SHOWN = 300;
@@ -124,7 +122,7 @@ export function* findingSteps(request: FindRequest): Generator<number, Findings>
     const blanks = one.parts?.filter((part) => typeof part !== 'string').length ?? 0;
     const typed = one.parts ? one.parts.filter((part) => typeof part === 'string').join('') : one.text;
     const { perUse, aMonth } = worths.of(typed, aWeekOf(one.count), blanks);
-    if (perUse <= 0 || aMonth < LEAST_WORTH || isNever(one.key) || checkExpansion(one.text) !== null) return;
+    if (perUse <= 0 || aMonth <= 0 || isNever(one.key) || checkExpansion(one.text) !== null) return;
     const kind = isSign ? 'symbol' : one.parts ? 'message' : guessKind(one.text);
     const before = places.slice(0, 20).map(({ start }) => where.before(start));
     found.push({ ...one, kind, aMonth, places: where.of(places), concern: concernOf(one.text, kind, before, own) });

@@ -33,7 +33,9 @@ test('what is part of a longer phrase counts only where the longer is not', () =
 test('places are told, and can be shown', () => {
   const text = times(3, (at) => `${at}x Best wishes, Ansel y${at}`);
   const [phrase] = find(text);
-  expect(phrase!.places.map(({ start, end }) => text.replaceAll('\n\n', '\n').slice(start, end))).toEqual(Array(3).fill('Best wishes, Ansel'));
+  expect(phrase!.places.map(({ start, end }) => text.replaceAll('\n\n', '\n').slice(start, end))).toEqual(
+    Array(3).fill('Best wishes, Ansel'),
+  );
 });
 
 test('what overlaps itself is counted as often as it was typed whole', () => {

@@ -1,4 +1,5 @@
 import type { Candidate, Chosen, Stretch } from './cover';
+import { mostOften } from './mostOften';
 import { Numbers } from './numbers';
 import { maximalRepeats, type Repeat } from './repeats';
 import type { WordRow } from './wordRow';
@@ -96,7 +97,14 @@ export function phrasesOf(row: WordRow, edges: Uint8Array, chosen: readonly Chos
     else byWords.set(key, { length: what.length, places });
   }
   return [...byWords.values()]
-    .map(({ length, places }) => phraseOf(row, edges, places.sort((a, b) => a - b), length))
+    .map(({ length, places }) =>
+      phraseOf(
+        row,
+        edges,
+        places.sort((a, b) => a - b),
+        length,
+      ),
+    )
     .sort((a, b) => b.count * (b.text.length - OF_A_CODE) - a.count * (a.text.length - OF_A_CODE));
 }
 
@@ -138,17 +146,8 @@ function phraseOf(row: WordRow, edges: Uint8Array, apart: readonly number[], len
     return { start: starts[place]!, end: end + mark.length };
   });
   const isWhole = mostly(apart, (place) => edges[place] === 1 && edges[place + length] === 1);
-  return { text: asWrittenMost(text, places), count: places.length, places, isWhole };
-}
-
-/** How a phrase was written most often. */
-function asWrittenMost(text: string, places: readonly Spot[]): string {
-  const written = new Map<string, number>();
-  for (const { start, end } of places) {
-    const one = text.slice(start, end);
-    written.set(one, (written.get(one) ?? 0) + 1);
-  }
-  return [...written].sort(([, a], [, b]) => b - a)[0]![0];
+  const written = places.map(({ start, end }) => text.slice(start, end));
+  return { text: mostOften(written), count: places.length, places, isWhole };
 }
 
 /**

@@ -1,3 +1,5 @@
+import SuffixArray from 'mnemonist/suffix-array';
+
 import { randomNumbers } from '../learn/testing';
 import { maximalRepeats, wordRowOf } from '.';
 import { commonPrefixes, suffixArray } from './suffixArray';
@@ -64,6 +66,16 @@ describe('the suffix array', () => {
           length += 1;
         expect(common[at]).toBe(length);
       });
+    }
+  });
+
+  test('is that of a public package on rows of 5,000 words (mnemonist 0.40.8)', () => {
+    const random = randomNumbers(3);
+    for (const size of [3, 50, 900]) {
+      const row = randomRow(5_000, size, random);
+      // It compares texts: numbers of the same length stand in the same order.
+      const theirs = new SuffixArray([...row].map((word) => String(10_000 + word))) as unknown as { array: number[] };
+      expect([...suffixArray(row, size)]).toEqual(theirs.array);
     }
   });
 

@@ -15,5 +15,7 @@ export function signsIn(text: string): FoundSign[] {
     if (same) same.push(index);
     else places.set(sign, [index]);
   }
-  return [...places].map(([sign, at]) => ({ text: sign, places: at })).sort((a, b) => b.places.length - a.places.length);
+  return [...places]
+    .map(([sign, at]) => ({ text: sign, places: at }))
+    .sort((a, b) => b.places.length - a.places.length);
 }

@@ -73,7 +73,11 @@ function meantWords(keys: readonly string[], counts: Uint32Array): Map<number, n
     for (const short of [key, ...withoutOne(key)])
       for (const meant of shorter.get(short) ?? [])
         if (isRareBeside(counts[word]!, counts[meant]!) && isOneSlip(key, keys[meant]!)) near.add(meant);
-    if (near.size > 0) meantFor.set(word, [...near].sort((a, b) => counts[b]! - counts[a]!));
+    if (near.size > 0)
+      meantFor.set(
+        word,
+        [...near].sort((a, b) => counts[b]! - counts[a]!),
+      );
   });
   return meantFor;
 }

@@ -1,5 +1,6 @@
 import { BlankKinds, type BlankKind } from './blankKind';
 import type { Candidate, Stretch } from './cover';
+import { mostOften } from './mostOften';
 import { OF_A_CODE } from './phrases';
 import type { Sentence } from './sentences';
 import type { WordRow } from './wordRow';
@@ -28,6 +29,12 @@ const WIDEST_GAP = 5;
 const SAME = 0.5;
 /** Sentences are brought together by so many words in a row. */
 const ANCHOR = 3;
+/** A word that most have belongs to all; another for it is a slip. */
+const IN_MOST = 0.7;
+/** So many of the common words another stands for in one sentence. */
+const FEW_MISSING = 0.25;
+/** Where a common word is not. */
+const MISSING = -1;
 /** So many of them differ from each other. */
 const LEAST_DIFFERENT = 3;
 /** A group is read off so many different sentences. */
@@ -74,7 +81,9 @@ export function asCandidates(row: WordRow, templates: readonly FoundTemplate[]):
 /** Sentences by the anchor that most of them share; what fits into no group of several is left out. */
 function groupsOf({ words }: WordRow, sentences: readonly Sentence[], least: number): Sentence[][] {
   const counterOf = (at: number) =>
-    (Math.imul(words[at]!, 0x9e3779b1) ^ Math.imul(words[at + 1]!, 0x85ebca6b) ^ Math.imul(words[at + 2]!, 0xc2b2ae35)) &
+    (Math.imul(words[at]!, 0x9e3779b1) ^
+      Math.imul(words[at + 1]!, 0x85ebca6b) ^
+      Math.imul(words[at + 2]!, 0xc2b2ae35)) &
     (COUNTERS - 1);
   const counts = new Uint32Array(COUNTERS);
   /** The sentence that was counted last, so that none counts twice. */
@@ -102,72 +111,119 @@ function groupsOf({ words }: WordRow, sentences: readonly Sentence[], least: num
   return [...groups.values()].filter((group) => group.length >= least);
 }
 
-/** What the sentences of a group have in common, and what stands between; null: too little, or nothing differs. */
+/** What most sentences of a group have in common, and what stands between; null: too little, or nothing differs. */
 function templateOf(row: WordRow, group: readonly Sentence[], kinds: BlankKinds, least: number): FoundTemplate | null {
-  const { words } = row;
-  const wordsOf = ({ from, to }: Sentence) => words.subarray(from, to);
-  const different = new Map(group.map((sentence) => [wordsOf(sentence).join(' '), sentence]));
-  const [first, ...others] = [...different.values()].slice(0, MOST_READ);
-  if (!first || others.length === 0) return null;
-  let common: number[] = [...wordsOf(first)];
-  for (const other of others) {
-    const next = commonWords(common, wordsOf(other));
-    // One that has little in common with the rest says something else.
-    if (next.length >= SAME * common.length) common = next;
-  }
-  const places = Array.from({ length: common.length + 1 }, (_, at) => at);
-  let fitting = group.flatMap((sentence) => {
-    const gaps = gapsOf(common, row, sentence);
-    return gaps ? [{ sentence, gaps }] : [];
+  const common = commonOf(row, group);
+  if (common === null) return null;
+  const aligned = group.map((sentence) => ({
+    sentence,
+    at: alignedTo(common, row.words.subarray(...spanOf(sentence))),
+  }));
+  const whole = aligned.flatMap(({ sentence, at }): Fitting[] => {
+    if (at.includes(MISSING)) return [];
+    const gaps = gapsOf(row, sentence, at, null);
+    return gaps ? [{ sentence, at, gaps }] : [];
   });
+  const places = Array.from({ length: common.length + 1 }, (_, place) => place);
   // What stands in few of them belongs to none.
-  const isOften = places.map((at) => fitting.filter(({ gaps }) => gaps[at] !== '').length * 2 >= fitting.length);
-  fitting = fitting.filter(({ gaps }) => gaps.every((gap, at) => gap === '' || isOften[at]));
-  const isOpen = places.map((at) => fitting.some(({ gaps }) => gaps[at] !== ''));
+  const isOpen = places.map((place) => whole.filter(({ gaps }) => gaps[place] !== '').length * 2 > whole.length);
+  const fitting = aligned.flatMap(({ sentence, at }): Fitting[] => {
+    const gaps = gapsOf(row, sentence, at, isOpen);
+    return gaps ? [{ sentence, at, gaps }] : [];
+  });
   if (fitting.length < least || isOpen.filter(Boolean).length > MOST_GAPS || !isOpen.includes(true)) return null;
   if (new Set(fitting.map(({ gaps }) => gaps.join('\n'))).size < LEAST_DIFFERENT) return null;
-  const model = fitting.find(({ gaps }) => gaps.every((gap, at) => gap !== '' || !isOpen[at])) ?? fitting[0]!;
-  const parts = partsOf(row, common, model.sentence, isOpen, (gap) =>
-    gapOf(
-      fitting.map(({ gaps }) => gaps[gap]!).filter((value) => value !== ''),
-      kinds,
-    ),
-  );
+  const parts = partsOf(row, fitting, isOpen, kinds);
   const stretches = fitting.map(({ sentence, gaps }) => ({ ...sentence, differing: gaps.join(' ').trim().length }));
   return { parts, stretches };
 }
 
-/** What all say as one of them writes it, with the gaps; put together again it is a sentence with its marks. */
+function spanOf({ from, to }: Sentence): [number, number] {
+  return [from, to];
+}
+
+/** The words that most different sentences of a group have in the order of the most typical one; null: too few. */
+function commonOf({ words }: WordRow, group: readonly Sentence[]): Int32Array | null {
+  const different = [...new Map(group.map((one) => [words.subarray(...spanOf(one)).join(' '), one])).values()]
+    .slice(0, MOST_READ)
+    .map((one) => words.subarray(...spanOf(one)));
+  if (different.length < 2) return null;
+  const inHowMany = new Map<number, number>();
+  for (const one of different) for (const word of new Set(one)) inHowMany.set(word, (inHowMany.get(word) ?? 0) + 1);
+  const typical = (one: Int32Array) =>
+    one.filter((word) => inHowMany.get(word)! * 2 > different.length).length / one.length ** 0.5;
+  const model = different.reduce((best, one) => (typical(one) > typical(best) ? one : best));
+  const holding = new Uint32Array(model.length);
+  let count = 0;
+  for (const one of different) {
+    const at = alignedTo(model, one);
+    const same = at.filter((place) => place !== MISSING).length;
+    // One that has little in common with the rest says something else.
+    if (same < SAME * model.length) continue;
+    count += 1;
+    at.forEach((place, word) => {
+      if (place !== MISSING) holding[word] = holding[word]! + 1;
+    });
+  }
+  const common = model.filter((_, word) => holding[word]! >= IN_MOST * count);
+  return common.length < SAME * model.length || common.length < ANCHOR - 1 ? null : common;
+}
+
+/** A sentence that fits, and what stands before each of the common words in it, and behind the last. */
+interface Fitting {
+  readonly sentence: Sentence;
+  /** Where each of the common words stands, from the sentence’s beginning; MISSING: another stands for it, as a slip. */
+  readonly at: readonly number[];
+  readonly gaps: readonly string[];
+}
+
+/** What all say, each stretch as most of them write it, with the gaps; put together it is a sentence with its marks. */
 function partsOf(
   row: WordRow,
-  common: readonly number[],
-  { from, to }: Sentence,
+  fitting: readonly Fitting[],
   isOpen: readonly boolean[],
-  gapAt: (place: number) => Gap,
+  kinds: BlankKinds,
 ): (string | Gap)[] {
-  const { text, words, starts, ends } = row;
-  const at = alignedTo(common, words.subarray(from, to)).map((place) => place + from);
+  const unbroken = fitting.filter(({ at }) => !at.includes(MISSING));
+  const whole = unbroken.filter(({ gaps }) => gaps.every((gap, place) => gap !== '' || !isOpen[place]));
+  const written = (whole.length > 0 ? whole : unbroken.slice(0, 1)).map((one) => stretchesOf(row, one, isOpen));
   const parts: (string | Gap)[] = [];
-  /** Up to where the sentence is written out. */
-  let done = starts[from]!;
-  const write = (upTo: number) => {
-    if (upTo > done) parts.push(text.slice(done, upTo));
-    done = upTo;
+  let stretch = 0;
+  const write = () => {
+    const text = mostOften(written.map((one) => one[stretch]!));
+    if (text !== '') parts.push(text);
+    stretch += 1;
   };
-  for (let place = 0; place <= common.length; place += 1) {
-    if (!isOpen[place]) continue;
-    const next = at[place] ?? to;
-    const first = place === 0 ? from : at[place - 1]! + 1;
-    const isEmpty = first === next;
-    write(isEmpty ? (starts[next] ?? done) : starts[first]!);
-    parts.push(gapAt(place));
-    if (!isEmpty) done = ends[next - 1]!;
+  for (const [place, open] of isOpen.entries()) {
+    if (!open) continue;
+    write();
+    const values = fitting.map(({ gaps }) => gaps[place]!).filter((value) => value !== '');
+    parts.push(gapOf(values, kinds));
+  }
+  write();
+  return parts;
+}
+
+/** What stands around the gaps of a sentence, from its beginning to what ends it; one more than there are gaps. */
+function stretchesOf(
+  { text, starts, ends }: WordRow,
+  { sentence: { from, to }, at }: Fitting,
+  isOpen: readonly boolean[],
+): string[] {
+  const stretches: string[] = [];
+  let done = starts[from]!;
+  for (const [place, open] of isOpen.entries()) {
+    if (!open) continue;
+    const first = place === 0 ? from : from + at[place - 1]! + 1;
+    const next = place < at.length ? from + at[place]! : to;
+    stretches.push(text.slice(done, starts[first]));
+    done = first === next ? starts[first]! : ends[next - 1]!;
   }
   const last = ends[to - 1]!;
   // A sentence is typed with what ends it.
   const mark = /^[.!?…]+(?=\s|$|\u001e)/u.exec(text.slice(last, last + 4))?.[0] ?? '';
-  write(last + mark.length);
-  return parts;
+  stretches.push(text.slice(done, last + mark.length));
+  return stretches;
 }
 
 function gapOf(values: readonly string[], kinds: BlankKinds): Gap {
@@ -179,57 +235,62 @@ function gapOf(values: readonly string[], kinds: BlankKinds): Gap {
   };
 }
 
-/** What stands before each of the common words in a sentence, and behind the last; null: it does not fit. */
+/**
+ * What stands before each of the common words in a sentence, and behind the last; null: it does not fit. Where a common word is
+ * missing another is taken for it, if it is known where gaps are.
+ */
 function gapsOf(
-  common: readonly number[],
-  { words, text, starts, ends }: WordRow,
+  { text, starts, ends }: WordRow,
   { from, to }: Sentence,
+  at: readonly number[],
+  isOpen: readonly boolean[] | null,
 ): string[] | null {
-  const sentence = words.subarray(from, to);
-  if (common.length < SAME * sentence.length) return null;
-  const at = alignedTo(common, sentence);
-  if (at.length < common.length) return null;
-  const gaps: string[] = [];
-  let next = 0;
-  for (const place of [...at, sentence.length]) {
-    if (place - next > WIDEST_GAP) return null;
-    gaps.push(place === next ? '' : text.slice(starts[from + next], ends[from + place - 1]));
-    next = place + 1;
+  const missing = at.filter((place) => place === MISSING).length;
+  if (missing > at.length * FEW_MISSING || (at.length - missing) * 2 < to - from) return null;
+  const gaps = at.map(() => '').concat('');
+  const textOf = (first: number, past: number) =>
+    first === past ? '' : text.slice(starts[from + first], ends[from + past - 1]);
+  /** The common word and the word of the sentence behind the last one that is there. */
+  let [common, word] = [0, 0];
+  for (let next = 0; next <= at.length; next += 1) {
+    if (next < at.length && at[next] === MISSING) continue;
+    const end = next < at.length ? at[next]! : to - from;
+    const lacking = next - common;
+    const gap = isOpen === null ? next : isOpen.indexOf(true, common);
+    const place = gap >= common && gap <= next ? gap : null;
+    const width = end - word - lacking;
+    if (width < 0 || width > (place === null ? 0 : WIDEST_GAP)) return null;
+    if (place !== null) {
+      const first = word + (place - common);
+      gaps[place] = textOf(first, first + width);
+      // Between the same two words there is no telling which of two gaps it is.
+      const second = isOpen?.indexOf(true, place + 1) ?? -1;
+      if (second >= 0 && second <= next) return null;
+    }
+    common = next + 1;
+    word = end + 1;
   }
   return gaps;
 }
 
-/** Where the common words stand in a sentence, each as early as it can; fewer: not all are there in this order. */
-function alignedTo(common: readonly number[], sentence: Int32Array): number[] {
-  const at: number[] = [];
-  let next = 0;
-  for (const word of common) {
-    while (next < sentence.length && sentence[next] !== word) next += 1;
-    if (next === sentence.length) break;
-    at.push(next);
-    next += 1;
-  }
-  return at;
-}
-
-/** The longest row of words that both have in the same order. */
-function commonWords(a: readonly number[], b: Int32Array): number[] {
-  const width = b.length + 1;
-  const lengths = new Uint8Array((a.length + 1) * width);
-  for (let x = a.length - 1; x >= 0; x -= 1)
-    for (let y = b.length - 1; y >= 0; y -= 1)
+/** Where each word of `common` stands in a sentence, in the longest row of words that both have in the same order; MISSING: it does not. */
+function alignedTo(common: Int32Array, sentence: Int32Array): number[] {
+  const width = sentence.length + 1;
+  const lengths = new Uint8Array((common.length + 1) * width);
+  for (let x = common.length - 1; x >= 0; x -= 1)
+    for (let y = sentence.length - 1; y >= 0; y -= 1)
       lengths[x * width + y] =
-        a[x] === b[y]
+        common[x] === sentence[y]
           ? lengths[(x + 1) * width + y + 1]! + 1
           : Math.max(lengths[(x + 1) * width + y]!, lengths[x * width + y + 1]!);
-  const common: number[] = [];
-  for (let x = 0, y = 0; x < a.length && y < b.length;) {
-    if (a[x] === b[y]) {
-      common.push(a[x]!);
-      x += 1;
+  const at: number[] = [];
+  for (let y = 0; at.length < common.length;) {
+    const x = at.length;
+    if (y < sentence.length && common[x] === sentence[y]) {
+      at.push(y);
       y += 1;
-    } else if (lengths[(x + 1) * width + y]! >= lengths[x * width + y + 1]!) x += 1;
+    } else if (y >= sentence.length || lengths[(x + 1) * width + y]! >= lengths[x * width + y + 1]!) at.push(MISSING);
     else y += 1;
   }
-  return common;
+  return at;
 }

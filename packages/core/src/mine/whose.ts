@@ -29,7 +29,12 @@ function dataIn(text: string): string[] {
  * Whether a text should be looked at twice before it goes on a list. `before`: what stood before it in some of its places; where
  * most say that it is one’s own, it is. Common practice, no source.
  */
-export function concernOf(text: string, kind: Kind, before: readonly string[], own: ReadonlySet<string>): Concern | null {
+export function concernOf(
+  text: string,
+  kind: Kind,
+  before: readonly string[],
+  own: ReadonlySet<string>,
+): Concern | null {
   if (findSecrets(text).length > 0) return 'secret';
   const strange = dataIn(text).filter((one) => !own.has(one));
   const isTitled = TITLED.test(text);

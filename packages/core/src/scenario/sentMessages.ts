@@ -15,7 +15,18 @@ const TIMES = ['9:00', '10:30', '11:15', '13:00', '14:30', '16:00'];
 const PIANOS = ['upright', 'baby grand', 'grand', 'cottage piano'];
 const AMOUNTS = ['£85', '£95', '£110', '£140'];
 const ROOMS = ['front room', 'hall', 'music room', 'barn', 'chapel', 'loft', 'kitchen', 'library', 'parlour', 'studio'];
-const PARTS = ['dampers', 'hammers', 'pedals', 'bridle tapes', 'key tops', 'hinges', 'castors', 'strings', 'felts', 'keys'];
+const PARTS = [
+  'dampers',
+  'hammers',
+  'pedals',
+  'bridle tapes',
+  'key tops',
+  'hinges',
+  'castors',
+  'strings',
+  'felts',
+  'keys',
+];
 const STATES = ['worn', 'fine', 'stiff', 'loose', 'clean', 'dusty', 'swollen', 'even', 'noisy', 'tired'];
 
 /** Numbers from 0 to below 1, the same each time (the generator of Park and Miller, 1988). */
@@ -36,7 +47,10 @@ const SENTENCES: readonly (readonly [often: number, say: (pick: <T>(from: readon
   [1, () => 'Prices are on https://corrieandvale.example/prices'],
   [2.6, (pick) => `I can come on ${pick(DAY_NAMES)} at ${pick(TIMES)} if that suits you.`],
   [2, (pick) => `The tuning of your ${pick(PIANOS)} comes to ${pick(AMOUNTS)}, travel included.`],
-  [1.2, (pick) => `It was ${pick([8, 11, 14, 17, 22, 26])} cents flat ± 2, so I raised the pitch before the fine tuning.`],
+  [
+    1.2,
+    (pick) => `It was ${pick([8, 11, 14, 17, 22, 26])} cents flat ± 2, so I raised the pitch before the fine tuning.`,
+  ],
   [0.9, (pick) => `See you at HarbourHall on ${pick(DAY_NAMES)}.`],
   [0.6, () => 'The key is with Mrs Penrose at the lodge, 07700 900731, until six.'],
   [0.5, () => 'Please transfer it to DE89 3704 0044 0532 0130 00 with the invoice number.'],
@@ -82,9 +96,7 @@ export function sentMessages(): SentMessage[] {
     if (day % 7 > 4) continue;
     for (let hour = 8; hour < 18; hour += 2) {
       const said = SENTENCES.filter(([often]) => random() * 10 < often).map(([, say]) => say(pick));
-      const body = [...said, `${remark(pick)}.`].map((one) =>
-        random() < 0.04 ? slipped(one, random) : one,
-      );
+      const body = [...said, `${remark(pick)}.`].map((one) => (random() < 0.08 ? slipped(one, random) : one));
       const text =
         random() < 0.5
           ? body.join(' ')

@@ -6,6 +6,8 @@ import { withoutQuoted } from './quoted';
 
 /** Longer mails are cut, in bytes of the whole mail: what is typed stands at its beginning. */
 const LONGEST_MAIL = 8 * 1024 * 1024;
+/** Of one that has more parts than are read, this much is looked at. */
+const BEGINNING = 256 * 1024;
 /** A step is this many mails. */
 const A_STEP = 50;
 
@@ -60,7 +62,8 @@ export async function readMails(
     number += 1;
     if (number % A_STEP === 0) await pause((mail.byteOffset - bytes.byteOffset) / bytes.length);
     try {
-      const message = await readMail(mail.subarray(0, LONGEST_MAIL));
+      const whole = mail.subarray(0, LONGEST_MAIL);
+      const message = await readMail(whole).catch(() => readMail(whole.subarray(0, BEGINNING)));
       if (message.text !== '') messages.push(message);
     } catch {
       skipped.push({ row: number, why: 'damaged' });

@@ -1,5 +1,3 @@
-import SuffixArray from 'mnemonist/suffix-array';
-
 import { randomNumbers } from '../learn/testing';
 import { maximalRepeats, wordRowOf } from '.';
 import { commonPrefixes, suffixArray } from './suffixArray';
@@ -69,13 +67,15 @@ describe('the suffix array', () => {
     }
   });
 
-  test('is that of a public package on rows of 5,000 words (mnemonist 0.40.8)', () => {
+  // The one package of the registry that makes suffix arrays (mnemonist 0.40.8) leaves some of these rows out of order.
+  test('is the order in which JavaScript sorts the suffixes as texts, on rows of 5,000 words', () => {
     const random = randomNumbers(3);
     for (const size of [3, 50, 900]) {
       const row = randomRow(5_000, size, random);
-      // It compares texts: numbers of the same length stand in the same order.
-      const theirs = new SuffixArray([...row].map((word) => String(10_000 + word))) as unknown as { array: number[] };
-      expect([...suffixArray(row, size)]).toEqual(theirs.array);
+      // Characters in the order of the numbers.
+      const text = [...row].map((word) => String.fromCharCode(0x4e00 + word)).join('');
+      const sorted = [...row.keys()].sort((a, b) => (text.slice(a) < text.slice(b) ? -1 : 1));
+      expect([...suffixArray(row, size)]).toEqual(sorted);
     }
   });
 

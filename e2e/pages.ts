@@ -6,6 +6,7 @@ export const PAGES: readonly (readonly [path: string, there: string])[] = [
   ['/symbols', '[role=main] [role=link]'],
   ['/people', '[role=main] [aria-haspopup]'],
   ['/corrections', 'textarea'],
+  ['/phrases', 'textarea'],
   ['/clips', '[role=main] [role=button]'],
   ['/export', '[role=radio]'],
   ['/sheet', 'iframe'],

@@ -11,6 +11,9 @@ export type Line = 'good' | 'refused' | 'stalled' | 'cut' | 'repeated';
 export class Proxy {
   private line: Line = 'good';
   private readonly sockets = new Set<Socket>();
+  /** The first lines of all requests that came, and how many bytes in all. */
+  readonly requests: string[] = [];
+  received = 0;
   /** How many requests were sent on twice. */
   repeated = 0;
 
@@ -61,6 +64,9 @@ export class Proxy {
     };
     for (const socket of [client, server]) socket.on('close', end);
     client.on('data', (bytes: Buffer) => {
+      this.received += bytes.length;
+      const line = /^[A-Z]+ \S+ HTTP/u.exec(bytes.toString('latin1', 0, 400))?.[0];
+      if (line) this.requests.push(line);
       server.write(bytes);
       if (this.line === 'repeated') this.repeat(client, bytes);
     });

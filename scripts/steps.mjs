@@ -197,7 +197,7 @@ async function buildLanguage() {
 }
 
 /** Rooms of answers that have a worker. */
-const WORKERS = ['audit', 'exchange', 'symbols', 'people'];
+const WORKERS = ['audit', 'exchange', 'symbols', 'people', 'phrases'];
 
 /** The workers, each bundled by itself: what only it needs is not in the app. Resolves with the paths of what is in it. */
 async function buildWorker(room) {

@@ -1,11 +1,16 @@
 import { wrap, type ProxyMarked, type Remote } from 'comlink';
-import { useCallback, useEffect, useRef } from 'react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 
 /** Asks the worker something. Rejects where the worker fails; the next question has a new one. */
 export type AskWorker<Api> = <Answer>(question: (api: Remote<Api & ProxyMarked>) => Promise<Answer>) => Promise<Answer>;
 
 /** The way to ask a worker of the page’s own: it is made for the first question and ended with the page. `path`: its file. */
 export function useWorker<Api>(path: string): AskWorker<Api> {
+  return useEndableWorker<Api>(path).ask;
+}
+
+/** The same with the way to end it in the middle of its work: what was asked is not answered, the next question has a new one. */
+export function useEndableWorker<Api>(path: string): { readonly ask: AskWorker<Api>; readonly end: () => void } {
   const held = useRef<{ worker: Worker; api: Remote<Api & ProxyMarked>; failed: Promise<never> } | null>(null);
   useEffect(
     () => () => {
@@ -14,7 +19,7 @@ export function useWorker<Api>(path: string): AskWorker<Api> {
     },
     [],
   );
-  return useCallback(
+  const ask: AskWorker<Api> = useCallback(
     (question) => {
       held.current ??= start<Api>(path, () => {
         held.current = null;
@@ -24,6 +29,11 @@ export function useWorker<Api>(path: string): AskWorker<Api> {
     },
     [path],
   );
+  const end = useCallback(() => {
+    held.current?.worker.terminate();
+    held.current = null;
+  }, []);
+  return useMemo(() => ({ ask, end }), [ask, end]);
 }
 
 function start<Api>(path: string, onFailed: () => void) {

@@ -2,8 +2,14 @@ import { useState, type ReactNode } from 'react';
 
 import { usePalette } from './useLook';
 
-/** Where a file may be dropped; what can be dropped can be opened by a button too. */
-export function DropZone({ onFile, children }: { onFile: (file: File) => void; children: ReactNode }) {
+interface DropZoneProps {
+  onFile?: (file: File) => void;
+  onFiles?: (files: readonly File[]) => void;
+  children: ReactNode;
+}
+
+/** Where a file may be dropped, or several; what can be dropped can be opened by a button too. */
+export function DropZone({ onFile, onFiles, children }: DropZoneProps) {
   const palette = usePalette();
   const [isOver, setOver] = useState(false);
   return (
@@ -19,8 +25,9 @@ export function DropZone({ onFile, children }: { onFile: (file: File) => void; c
       onDrop={(event) => {
         event.preventDefault();
         setOver(false);
-        const file = event.dataTransfer.files[0];
-        if (file) onFile(file);
+        const files = [...event.dataTransfer.files];
+        if (files.length > 0) onFiles?.(files);
+        if (files[0]) onFile?.(files[0]);
       }}
       style={{
         display: 'flex',

@@ -3,16 +3,16 @@ import { Button } from 'react-native-paper';
 
 const TEXTS = '.txt,.md,.csv,.tsv,.jsonl,.ndjson,.log,text/*';
 
-/** Opens a file of the person's own. */
-export function FileButton({
-  label,
-  onFile,
-  accept = TEXTS,
-}: {
+interface FileButtonProps {
   label: string;
-  onFile: (file: File) => void;
+  /** Several may be chosen where `onFiles` is given. */
+  onFile?: (file: File) => void;
+  onFiles?: (files: readonly File[]) => void;
   accept?: string;
-}) {
+}
+
+/** Opens a file of the person's own, or several. */
+export function FileButton({ label, onFile, onFiles, accept = TEXTS }: FileButtonProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -22,12 +22,14 @@ export function FileButton({
         aria-label={`${label} (file)`}
         tabIndex={-1}
         accept={accept}
+        multiple={onFiles !== undefined}
         style={{ position: 'absolute', width: 1, height: 1, opacity: 0, pointerEvents: 'none' }}
         onChange={({ target }) => {
-          const file = target.files?.[0];
+          const files = [...(target.files ?? [])];
           // The same file may be opened again.
           target.value = '';
-          if (file) onFile(file);
+          if (files.length > 0) onFiles?.(files);
+          if (files[0]) onFile?.(files[0]);
         }}
       />
       <Button

@@ -52,6 +52,11 @@ function inUnit(value: number, unit: 'second' | 'minute' | 'hour', maximumFracti
   return i18n.number(value, { style: 'unit', unit, unitDisplay: 'short', ...digits }).replace('-', '−');
 }
 
+/** Minutes with two digits that count: 0.42 min, 12 min. */
+export function tellMinutes(minutes: number): string {
+  return inUnit(minutes, 'minute');
+}
+
 /** The time of day. `moment` here and below: ms since 1970. */
 export function tellClock(moment: number): string {
   return i18n.date(new Date(moment), clock());

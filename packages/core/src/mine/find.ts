@@ -123,7 +123,8 @@ export function* findingSteps(request: FindRequest): Generator<number, Findings>
     const typed = one.parts ? one.parts.filter((part) => typeof part === 'string').join('') : one.text;
     const { perUse, aMonth } = worths.of(typed, aWeekOf(one.count), blanks);
     if (perUse <= 0 || aMonth <= 0 || isNever(one.key) || checkExpansion(one.text) !== null) return;
-    const kind = isSign ? 'symbol' : one.parts ? 'message' : guessKind(one.text);
+    const guessed = () => (one.parts ? 'message' : guessKind(one.text));
+    const kind = isSign ? 'symbol' : guessed();
     const before = places.slice(0, 20).map(({ start }) => where.before(start));
     found.push({ ...one, kind, aMonth, places: where.of(places), concern: concernOf(one.text, kind, before, own) });
   };

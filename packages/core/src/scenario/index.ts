@@ -4,3 +4,4 @@ export { DEMO_DEVICES, DEMO_SETS, type DemoSet } from './scenario';
 export { sampleRecords } from './sample';
 export { JOBS, SPOKEN, TALK, type Ask, type Job, type JobId, type JobWant, type Want } from './jobs';
 export { sentMessages } from './sentMessages';
+export { mailboxOf } from './mailbox';

@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { inOrder, type Command } from './command';
 import { makingSet } from './makingSet';
 
-/** A plain shortcut that is to be made. */
+/** A shortcut that is to be made: a plain text, or the source of a template. */
 export interface NewShortcut {
   readonly code: string;
   readonly text: string;
@@ -12,6 +12,7 @@ export interface NewShortcut {
   readonly note?: string;
   readonly card?: CardLink;
   readonly rules?: AskedRules;
+  readonly isTemplate?: boolean;
 }
 
 /** Where new shortcuts go: into no set, one of the list, or a new one by this name. */
@@ -23,9 +24,9 @@ export function making(shortcuts: readonly NewShortcut[], into: Into, sets: read
   const set = 'newSet' in into ? [makingSet(into.newSet, sets, setId!)] : [];
   return inOrder(
     ...set,
-    ...shortcuts.map(({ code, text, kind, note = '', card = null, rules = {} }): Command => {
+    ...shortcuts.map(({ code, text, kind, note = '', card = null, rules = {}, isTemplate = false }): Command => {
       const id = uuid();
-      const content = { expansion: text, template: false, format: 'plain' } as const;
+      const content = { expansion: text, template: isTemplate, format: 'plain' } as const;
       const fields = { ...RECORD_TYPES.shortcut.defaults, code, content, kind, setId, note, card, rules };
       return {
         writes: [{ type: 'shortcut', id, fields }],

@@ -17,6 +17,7 @@ interface Bench {
 }
 
 const BENCHES: readonly Bench[] = [
+  { path: '/phrases', label: msg`Find phrases`, icon: 'inbox' },
   { path: '/check/own-text', label: msg`Own texts`, icon: 'file-text' },
   { path: '/check/conventions', label: msg`Markers`, icon: 'ruler' },
   { path: '/check/plan', label: msg`Plan`, icon: 'replace' },
@@ -36,7 +37,7 @@ export function Benches() {
           <PressLink
             key={path}
             aria-current={isHere ? 'page' : undefined}
-            onPress={() => router.navigate(path)}
+            onPress={() => router.navigate({ pathname: path, params: path === '/phrases' ? { from: 'check' } : {} })}
             style={[styles.bench, { backgroundColor: isHere ? palette.surface : palette.ground }]}
           >
             <Icon name={icon} size={20} color={palette.ink} />

@@ -27,6 +27,7 @@ const PAGES: readonly { icon: IconName; label: MessageDescriptor; path: Href & s
   { icon: 'replace', label: msg`Plan my codes`, path: '/check/plan' },
   { icon: 'timer', label: msg`Savings`, path: '/check/savings' },
   { icon: 'choose', label: msg`What works where`, path: '/devices/table' },
+  { icon: 'inbox', label: msg`Find phrases`, path: '/phrases' },
   { icon: 'omega', label: msg`Symbols`, path: '/symbols' },
   { icon: 'users', label: msg`People`, path: '/people' },
   { icon: 'spell-check', label: msg`Corrections`, path: '/corrections' },

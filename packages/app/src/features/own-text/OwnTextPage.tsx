@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { OwnTextProblem } from '@yellow-latch/core/sent/ownText';
 
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
@@ -13,6 +14,7 @@ import { ChoiceChip } from '@/look/ChoiceChip';
 import { LatchButton } from '@/look/LatchButton';
 import { usePalette } from '@/look/useLook';
 import { useList } from '@/frame/replica/ReplicaProvider';
+import { handMessages } from '@/parts/messages';
 
 import { DropZone } from '@/look/DropZone';
 import { FileButton } from '@/look/FileButton';
@@ -24,6 +26,7 @@ import { useKeptText, useReading } from '@/answers/ownText/useOwnText';
 /** Where the codes of the list would have fired in what a person wrote. The text stays on this device. */
 export default function OwnTextPage() {
   const palette = usePalette();
+  const router = useRouter();
   const { profiles } = useList();
   const { state } = useAudit();
   const { kept, keep, forget } = useKeptText();
@@ -40,6 +43,10 @@ export default function OwnTextPage() {
       setProblem('type' in result ? result : null);
       setSource('type' in result ? null : result);
     });
+  const findPhrases = ({ name, bytes }: OwnTextSource) => {
+    handMessages({ name, bytes: bytes as Uint8Array<ArrayBuffer> });
+    router.navigate({ pathname: '/phrases', params: { from: 'check' } });
+  };
   const startOver = () => {
     setSource(null);
     setProblem(null);
@@ -108,6 +115,12 @@ export default function OwnTextPage() {
               />
               <ReadAsChoice source={source} onChange={setSource} />
               <View style={styles.push} />
+              <Button
+                mode="text"
+                icon="inbox"
+                onPress={() => findPhrases(source)}
+                contentStyle={styles.tall}
+              >{t`Find phrases`}</Button>
               <Button mode="text" onPress={startOver} contentStyle={styles.tall}>{t`Another text`}</Button>
             </View>
             {refusal && (

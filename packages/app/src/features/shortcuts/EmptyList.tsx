@@ -40,6 +40,15 @@ export function EmptyList() {
       {canEdit && (
         <Button
           mode="outlined"
+          icon="inbox"
+          onPress={() => router.navigate('/phrases')}
+          style={styles.button}
+          contentStyle={styles.tall}
+        >{t`Find phrases in messages you sent`}</Button>
+      )}
+      {canEdit && (
+        <Button
+          mode="outlined"
           icon="file-up"
           onPress={() => router.navigate('/import')}
           style={styles.button}

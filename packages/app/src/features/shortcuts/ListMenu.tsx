@@ -21,6 +21,7 @@ interface Way {
 
 /** What adds several at once. */
 const ADDING: readonly Way[] = [
+  { icon: 'inbox', label: msg`Find phrases`, path: '/phrases' },
   { icon: 'omega', label: msg`Symbols`, path: '/symbols' },
   { icon: 'users', label: msg`People`, path: '/people' },
   { icon: 'spell-check', label: msg`Corrections`, path: '/corrections' },

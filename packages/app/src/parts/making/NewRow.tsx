@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { Severity } from '@yellow-latch/core/clash/finding';
+import { sketchOf } from '@yellow-latch/core/expansion/sketch';
 import { useId } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -24,7 +25,8 @@ interface NewRowProps {
 export function NewRow({ wanted, code, problem, severity, onChange, onSubmit }: NewRowProps) {
   const palette = usePalette();
   const id = useId();
-  const { text, label, kind } = wanted;
+  const { label, kind } = wanted;
+  const text = wanted.isTemplate ? sketchOf(wanted.text, () => undefined) : wanted.text;
   const said = problem ?? tellSeverity(severity);
   return (
     <View style={[styles.row, { borderColor: palette.line }]}>

@@ -9,14 +9,18 @@ import { useList } from '@/frame/replica/ReplicaProvider';
 import type { WantedShortcut } from './wanted';
 
 /** As the check is told of one that is not made yet; its key is of no shortcut. */
-function draftOf({ key, text, kind }: WantedShortcut, code: string, setId: string | null): AuditedShortcut {
+function draftOf(
+  { key, text, kind, isTemplate = false, rules = {} }: WantedShortcut,
+  code: string,
+  setId: string | null,
+): AuditedShortcut {
   return {
     id: `~${key}`,
     code,
-    content: { expansion: text, template: false, format: 'plain' },
+    content: { expansion: text, template: isTemplate, format: 'plain' },
     kind,
     setId,
-    rules: {},
+    rules,
   };
 }
 

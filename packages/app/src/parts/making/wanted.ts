@@ -1,4 +1,12 @@
-import { checkCode, matchKey, trimCode, type CardLink, type Kind, type Shortcut } from '@yellow-latch/core/model';
+import {
+  checkCode,
+  matchKey,
+  trimCode,
+  type AskedRules,
+  type CardLink,
+  type Kind,
+  type Shortcut,
+} from '@yellow-latch/core/model';
 import { t } from '@lingui/core/macro';
 
 import { tellInUse, tellProblem } from '@/parts/kinds';
@@ -14,6 +22,9 @@ export interface WantedShortcut {
   readonly called: readonly string[];
   /** Whether the first of those is what one thinks of, however long it takes to type. */
   readonly isNamed?: boolean;
+  /** Whether `text` is the source of a template. */
+  readonly isTemplate?: boolean;
+  readonly rules?: AskedRules;
   /** The code it comes with; undefined: one is proposed. */
   readonly code?: string;
   readonly card?: CardLink;

@@ -1,6 +1,5 @@
 /** Takes the pictures of docs/screenshots/ from the demo list: each main view, in some of its looks. */
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { By } from 'selenium-webdriver';
@@ -172,37 +171,11 @@ const symbols: Pose = async (app) => {
   await app.seeText('Add 3 symbols');
 };
 
-/** A file of an invented town, with numbers that Ofcom keeps for fiction. */
-const CARDS = [
-  ['Ann', 'Corrie', '07700 900123', 'ann@corrieandvale.example'],
-  ['Jory', 'Tarn', '01632 960118', 'jory@tarnby.example'],
-  ['Mara', 'Vale', '07700 900456', 'mara@corrieandvale.example'],
-  ['Rowena', 'Pask', '01632 960742', 'rowena@larkmouth.example'],
-  ['Wilf', 'Oaks', '07700 900789', 'wilf@larkmouth.example'],
-].map(([given, family, number, mail]) =>
-  [
-    'BEGIN:VCARD',
-    'VERSION:4.0',
-    `FN:${given} ${family}`,
-    `N:${family};${given};;;`,
-    `TEL;TYPE=cell:+44 ${number!.slice(1)}`,
-    `EMAIL:${mail}`,
-    'ADR;TYPE=home:;;2 Mill Lane;Tarnby;;ZZ4 7XX;UK',
-    'END:VCARD',
-  ].join('\r\n'),
-);
-
-const people: Pose = async (app) => {
-  await app.open('/people');
-  const folder = mkdtempSync(join(tmpdir(), 'yellow-latch-cards-'));
-  writeFileSync(join(folder, 'people.vcf'), CARDS.join('\r\n'));
-  await (
-    await app.browser.driver.findElement(By.css('[role=main] input[type=file]'))
-  ).sendKeys(join(folder, 'people.vcf'));
-  await app.seeText('5 people.');
-  rmSync(folder, { recursive: true });
-  await app.press(await app.see(By.css('[role=button][aria-label^="Mara Vale, "]')));
-  await app.press(await app.see(By.css('[role=checkbox][aria-label^="Mara Vale, Mobile"]')));
+const phrases: Pose = async (app) => {
+  await app.open('/phrases');
+  await app.tap('Try sample messages');
+  for (const text of ['Thank you for booking', 'The invoice is attached'])
+    await app.press(await app.see(By.css(`[role=checkbox][aria-label^="${text}"][aria-label*=", ;"]`)));
 };
 
 interface Shot {
@@ -224,7 +197,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'importing', pose: importing, of: ['phone-light'] },
   { name: 'plan', pose: plan, of: ['phone-light'] },
   { name: 'symbols', pose: symbols, of: ['phone-light'] },
-  { name: 'people', pose: people, of: ['phone-light'] },
+  { name: 'phrases', pose: phrases, of: ['phone-light'] },
   { name: 'devices', pose: devices, of: ['phone-light'] },
   { name: 'device', pose: device, of: ['phone-light'] },
   { name: 'carry', pose: carry, of: ['phone-light'] },

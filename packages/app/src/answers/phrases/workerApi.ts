@@ -13,7 +13,12 @@ import { neverKey } from './never';
 
 /** Where messages are read from: a file, what was pasted, or the sample that the app brings along. */
 export type SentSource =
-  | { readonly type: 'file'; readonly name: string; readonly blob: Blob; readonly format?: SentFormat }
+  | {
+      readonly type: 'file';
+      readonly name: string;
+      readonly blob: Pick<Blob, 'size' | 'arrayBuffer'>;
+      readonly format?: SentFormat;
+    }
   | { readonly type: 'pasted'; readonly text: string }
   | { readonly type: 'sample' };
 
@@ -111,11 +116,12 @@ async function readSource(
     const messages = sentMessages();
     return { messages, report: { ...report, messages: messages.length } };
   }
-  const blob = source.type === 'file' ? source.blob : new Blob([source.text]);
   const name = source.type === 'file' ? source.name : '';
   const refuse = (problem: SentProblem) => ({ messages: [], report: { ...report, name, problem } });
-  if (blob.size > LARGEST_SENT) return refuse({ type: 'too-large', limit: LARGEST_SENT, found: blob.size });
-  const bytes = new Uint8Array(await blob.arrayBuffer());
+  const found = source.type === 'file' ? source.blob.size : 0;
+  if (found > LARGEST_SENT) return refuse({ type: 'too-large', limit: LARGEST_SENT, found });
+  const bytes =
+    source.type === 'file' ? new Uint8Array(await source.blob.arrayBuffer()) : new TextEncoder().encode(source.text);
   const format = source.type === 'file' ? (source.format ?? formatOf(name, bytes)) : { type: 'text' as const };
   const file = await readSent(bytes, format, pause);
   if ('type' in file) return refuse(file);

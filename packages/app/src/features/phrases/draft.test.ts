@@ -12,9 +12,9 @@ const found = (...parts: (string | ReturnType<typeof gap>)[]) => ({ text: '', pa
 function told(draft: ReturnType<typeof draftOf>): unknown[] {
   const { text, isTemplate } = contentOf(draft);
   if (!isTemplate) return [text];
-  const { segments, problems } = parseTemplate(text);
-  expect(problems).toEqual([]);
-  return segments.map((segment) =>
+  const parsed = parseTemplate(text);
+  if (parsed.type === 'problems') throw new Error(JSON.stringify(parsed.problems));
+  return parsed.segments.map((segment) =>
     segment.type === 'text'
       ? segment.text
       : segment.type === 'blank' && [segment.label, segment.kind, segment.default, ...segment.options],

@@ -62,11 +62,11 @@ journey(
         await app.expectAccessible();
         // What the page is made of is there.
         let counted = -1;
-        await app.until(async () => {
+        await app.until(() => {
           const isQuiet =
             counted === proxy.requests.length && proxy.requests.some((one) => one.includes('phrases-worker'));
           counted = proxy.requests.length;
-          return isQuiet;
+          return Promise.resolve(isQuiet);
         }, 'the page to have all it needs');
         const before = proxy.requests.length;
         await openFiles(app, file('Sent.mbox', mailboxOf(sentMessages())));

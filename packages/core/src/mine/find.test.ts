@@ -5,6 +5,8 @@
 import { readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 
+import fc from 'fast-check';
+
 import { keyboardFrom, LAYOUTS } from '../effort/layouts';
 import { DEVICE_PROFILES } from '../profile';
 import { sentMessages } from '../scenario';
@@ -159,6 +161,54 @@ describe('what a phrase is worth', () => {
     expect(all).toHaveLength(1);
     expect(find(times(10, said), { isNever: (key) => key === all[0]!.key }).found).toEqual([]);
   });
+});
+
+test.each([
+  ['https://corrieandvale.example/find-us?from=tarnby', 'link'],
+  ['+44 1632 960147', 'contact'],
+  ['#pianotuning #tuningday #concertpitch', 'tags'],
+  ['♯', 'symbol'],
+])('%s is found by itself, as a %s', (text, kind) => {
+  const { found } = find(times(9, (at) => `${at}q, x${at}: ${text} z${at}`));
+  expect(found).toContainEqual(expect.objectContaining({ text, kind, count: 9 }));
+});
+
+test('a number written in other ways is the same number', () => {
+  const ways = ['01632 960147', '01632960147', '(01632) 960147'.slice(1), '01632-960147'];
+  const { found } = find(times(8, (at) => `${at}q, call me on ${ways[at % 4]} z${at}`));
+  expect(found[0]!.count).toBe(8);
+});
+
+test('whatever somebody sent, what is found stands where it is said to stand', () => {
+  const piece = fc.constantFrom(
+    'so',
+    'thank you',
+    'see you then',
+    'Rowena',
+    '½',
+    '\n',
+    '. ',
+    '01632 960147',
+    '🎹',
+    'ß',
+    'see you than',
+    '\u001e',
+    '{',
+    '[Day]',
+  );
+  fc.assert(
+    fc.property(fc.array(fc.array(piece, { maxLength: 12 }), { maxLength: 30 }), (all) => {
+      const messages = all.map((pieces) => pieces.join(' '));
+      const { found, words } = find(messages);
+      expect(words).toBeGreaterThanOrEqual(0);
+      for (const { places, count } of found) {
+        expect(count).toBeGreaterThanOrEqual(3);
+        for (const { text } of places)
+          expect(messages.some((one) => one.replaceAll('\u001e', ' ').includes(text))).toBe(true);
+      }
+    }),
+    { seed: 20_261_130, numRuns: 150 },
+  );
 });
 
 describe('whose it is', () => {

@@ -34,6 +34,8 @@ export const OF_A_CODE = 4;
 const OF_A_FRAGMENT = 4;
 /** So few words of a sentence at an end are cut off, where others stand whole beside them. */
 const RAGGED = 3;
+/** And no more than one in so many of the characters. */
+const RAG_IN = 3;
 
 /** A row of words that comes again, without the rags at its ends. */
 export interface Again {
@@ -117,19 +119,23 @@ function mostly(places: Int32Array | readonly number[], holds: (place: number) =
 
 /** What is left of a repeat without the few words of a sentence that goes on before it or behind it. */
 function withoutRags(
-  { words, firstBreak }: WordRow,
+  row: WordRow,
   edges: Uint8Array,
   places: Int32Array,
   whole: number,
 ): { from: number; length: number } {
+  const { words, firstBreak } = row;
   const first = places[0]!;
   let from = 0;
   let to = whole;
   const begins = (at: number) => edges[first + at] === 1 && words[first + at]! < firstBreak;
+  const all = lengthOf(row, first, whole);
+  /** Whether some of its words are little beside the rest. */
+  const isRag = (at: number, length: number) => lengthOf(row, first + at, length) * RAG_IN <= all;
   if (!mostly(places, (place) => edges[place + whole] === 1))
-    for (let at = whole - 1; at >= whole - RAGGED && at > 0; at -= 1) if (begins(at)) to = at;
+    for (let at = whole - 1; at >= whole - RAGGED && at > 0; at -= 1) if (begins(at) && isRag(at, whole - at)) to = at;
   if (!mostly(places, (place) => edges[place] === 1))
-    for (let at = 1; at <= RAGGED && at < to; at += 1) if (begins(at)) from = at;
+    for (let at = 1; at <= RAGGED && at < to; at += 1) if (begins(at) && isRag(0, at)) from = at;
   return { from, length: to - from };
 }
 

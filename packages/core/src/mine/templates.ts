@@ -133,9 +133,41 @@ function templateOf(row: WordRow, group: readonly Sentence[], kinds: BlankKinds,
   });
   if (fitting.length < least || isOpen.filter(Boolean).length > MOST_GAPS || !isOpen.includes(true)) return null;
   if (new Set(fitting.map(({ gaps }) => gaps.join('\n'))).size < LEAST_DIFFERENT) return null;
-  const parts = partsOf(row, fitting, isOpen, kinds);
-  const stretches = fitting.map(({ sentence, gaps }) => ({ ...sentence, differing: gaps.join(' ').trim().length }));
-  return { parts, stretches };
+  const written = partsOf(row, fitting, isOpen, kinds);
+  const mark = written.at(-1);
+  const isMark = typeof mark === 'string' && /^[.!?…]+$/u.test(mark);
+  // What ends a sentence goes with the gap before it.
+  const parts = isMark && isAnything(written.at(-2)) ? written.slice(0, -1) : written;
+  // Anything may stand before a text and behind it: that is no blank of it.
+  const begins = isAnything(parts[0]);
+  const ends = isAnything(parts.at(-1));
+  const kept = parts.slice(begins ? 1 : 0, ends ? -1 : undefined);
+  if (kept.every((part) => typeof part === 'string')) return null;
+  const stretches = fitting.map(({ sentence: { from, to }, at, gaps }): Stretch => {
+    const [first, last] = [at[0]!, at.at(-1)!];
+    return {
+      from: begins && first !== MISSING ? from + first : from,
+      to: ends && last !== MISSING ? from + last + 1 : to,
+      differing: gaps
+        .slice(begins ? 1 : 0, ends ? -1 : undefined)
+        .join(' ')
+        .trim().length,
+    };
+  });
+  return { parts: trimmed(kept), stretches };
+}
+
+function isAnything(part: string | Gap | undefined): boolean {
+  return typeof part === 'object' && part.kind === 'text';
+}
+
+/** Without white space and commas where a gap was cut off. */
+function trimmed(parts: readonly (string | Gap)[]): (string | Gap)[] {
+  return parts.map((part, at) => {
+    if (typeof part !== 'string') return part;
+    const begun = at === 0 ? part.replace(/^[\s,;:]+/u, '') : part;
+    return at === parts.length - 1 ? begun.replace(/[\s,;:]+$/u, '') : begun;
+  });
 }
 
 function spanOf({ from, to }: Sentence): [number, number] {

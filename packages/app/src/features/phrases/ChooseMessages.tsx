@@ -34,7 +34,9 @@ export function ChooseMessages({ phase, progress, unread, onFind, onCancel }: Ch
     return (
       <View style={styles.parts}>
         <Text role="status" variant="bodyMedium">{t`Looking for what you type again and again…`}</Text>
-        <ProgressBar progress={progress} color={palette.ink} aria-label={t`Reading…`} style={styles.bar} />
+        <View style={styles.bar}>
+          <ProgressBar progress={progress} color={palette.ink} aria-label={t`Reading…`} style={styles.bar} />
+        </View>
         <Button mode="outlined" onPress={onCancel} style={styles.button} contentStyle={styles.tall}>{t`Cancel`}</Button>
       </View>
     );

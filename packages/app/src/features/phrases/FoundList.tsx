@@ -11,13 +11,14 @@ import { DetailPage } from '@/frame/DetailPage';
 import { useNotice } from '@/frame/Notices';
 import { useMay } from '@/frame/replica/ReplicaProvider';
 import { LatchButton } from '@/look/LatchButton';
+import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
 import { useProposedCodes } from '@/parts/making/useProposedCodes';
 import type { WantedShortcut } from '@/parts/making/wanted';
 
 import { Capitals } from './Capitals';
 import { contentOf, draftOf, type Draft } from './draft';
-import { FoundRow } from './FoundRow';
+import { FoundRow, type FoundActions } from './FoundRow';
 import { HowRead } from './HowRead';
 import { TypedOut } from './TypedOut';
 import type { useNever } from './useNever';
@@ -57,20 +58,26 @@ export function FoundList(props: FoundListProps) {
     [findings, never.ids, made],
   );
   const rows = useMemo(() => left.slice(0, pages * A_PAGE), [left, pages]);
-  const asFound = useMemo(() => rows.map((one) => wantedOf(one, draftOf(one))), [rows]);
+  const found = useMemo(() => new Map(rows.map((one) => [one.key, draftOf(one)])), [rows]);
+  const asFound = useMemo(() => rows.map((one) => wantedOf(one, found.get(one.key)!)), [rows, found]);
   const { codes } = useProposedCodes(asFound, null);
-  const draftFor = (one: Found) => drafts.get(one.key) ?? draftOf(one);
-  const toggle = (set: ReadonlySet<string>, key: string) => {
-    const next = new Set(set);
-    if (!next.delete(key)) next.add(key);
-    return next;
-  };
-  const hide = ({ key }: Found) => {
+  const draftFor = (one: Found) => drafts.get(one.key) ?? found.get(one.key) ?? draftOf(one);
+  const hide = useLatest(({ key }: Found) => {
     const before = never.ids;
     never.put(new Set([...before, neverKey(key)]));
     setTicked(new Set([...ticked].filter((one) => one !== key)));
     notify({ text: t`You won’t see that again.`, action: { label: t`Undo`, onPress: () => never.put(before) } });
-  };
+  });
+  const actions = useMemo<FoundActions>(
+    () => ({
+      tick: ({ key }) => setTicked((before) => toggle(before, key)),
+      open: ({ key }) => setOpenKey((before) => (before === key ? null : key)),
+      show: ({ key }) => setShown((before) => toggle(before, key)),
+      draft: ({ key }, draft) => setDrafts((before) => new Map(before).set(key, draft)),
+      never: (one) => hide.current(one),
+    }),
+    [hide],
+  );
   const count = left.filter(({ key }) => ticked.has(key)).length + capitals.size;
   const make = () =>
     onMake([
@@ -118,11 +125,7 @@ export function FoundList(props: FoundListProps) {
             isOpen={openKey === one.key}
             isMasked={one.concern !== null && !shown.has(one.key)}
             canEdit={canEdit}
-            onTick={() => setTicked(toggle(ticked, one.key))}
-            onOpen={() => setOpenKey(openKey === one.key ? null : one.key)}
-            onShow={() => setShown(toggle(shown, one.key))}
-            onDraft={(draft) => setDrafts(new Map(drafts).set(one.key, draft))}
-            onNever={() => hide(one)}
+            actions={actions}
           />
         ))}
       </View>
@@ -140,6 +143,12 @@ export function FoundList(props: FoundListProps) {
       />
     </DetailPage>
   );
+}
+
+function toggle(set: ReadonlySet<string>, key: string): ReadonlySet<string> {
+  const next = new Set(set);
+  if (!next.delete(key)) next.add(key);
+  return next;
 }
 
 function wantedOf({ key, kind }: Found, draft: Draft): WantedShortcut {

@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { Found } from '@yellow-latch/core/mine';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
@@ -23,18 +24,23 @@ interface FoundRowProps {
   isMasked: boolean;
   /** Whether new shortcuts can be made here. */
   canEdit: boolean;
-  onTick: () => void;
-  onOpen: () => void;
-  onShow: () => void;
-  onDraft: (draft: Draft) => void;
-  onNever: () => void;
+  actions: FoundActions;
+}
+
+/** What is done with a find; the same object each time, so that a row is drawn anew only when it changes. */
+export interface FoundActions {
+  readonly tick: (found: Found) => void;
+  readonly open: (found: Found) => void;
+  readonly show: (found: Found) => void;
+  readonly draft: (found: Found, draft: Draft) => void;
+  readonly never: (found: Found) => void;
 }
 
 const SHORT = 120;
 
 /** Something typed again and again: its text, the code it would have, what it saves; opened, where it stood and what can be changed. */
-export function FoundRow(props: FoundRowProps) {
-  const { found, draft, code, isTicked, isOpen, isMasked, canEdit, onTick, onOpen, onShow, onDraft, onNever } = props;
+export const FoundRow = memo(function FoundRow(props: FoundRowProps) {
+  const { found, draft, code, isTicked, isOpen, isMasked, canEdit, actions } = props;
   const palette = usePalette();
   const text = isMasked ? MASK : shortened(draft.text, SHORT);
   const worth = tellWorth(found.count, found.aMonth);
@@ -64,7 +70,7 @@ export function FoundRow(props: FoundRowProps) {
             role="checkbox"
             isOn={isTicked}
             label={[text, ...(code ? [code] : []), worth].join(', ')}
-            onPress={onTick}
+            onPress={() => actions.tick(found)}
             style={styles.tick}
           >
             {words}
@@ -73,7 +79,7 @@ export function FoundRow(props: FoundRowProps) {
           <View style={[styles.plain, canEdit && styles.indented]}>{words}</View>
         )}
         {isMasked ? (
-          <Button mode="text" onPress={onShow} contentStyle={styles.tall}>{t`Show`}</Button>
+          <Button mode="text" onPress={() => actions.show(found)} contentStyle={styles.tall}>{t`Show`}</Button>
         ) : (
           <IconButton
             icon={isOpen ? 'chevron-up' : 'chevron-down'}
@@ -81,14 +87,21 @@ export function FoundRow(props: FoundRowProps) {
             style={styles.small}
             accessibilityLabel={isOpen ? t`Close “${text}”` : t`Look at “${text}”`}
             {...({ 'aria-expanded': isOpen } as object)}
-            onPress={onOpen}
+            onPress={() => actions.open(found)}
           />
         )}
       </View>
-      {isOpen && !isMasked && <FoundDetail found={found} draft={draft} onDraft={onDraft} onNever={onNever} />}
+      {isOpen && !isMasked && (
+        <FoundDetail
+          found={found}
+          draft={draft}
+          onDraft={(next) => actions.draft(found, next)}
+          onNever={() => actions.never(found)}
+        />
+      )}
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   item: { borderTopWidth: 1 },

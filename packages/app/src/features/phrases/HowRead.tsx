@@ -23,6 +23,9 @@ export function HowRead({ answer: { read, senders, sender, ofOthers }, sources, 
       sources.map((source, index) => (index === at && source.type === 'file' ? { ...source, format } : source)),
       sender,
     );
+  const asksSender = senders.length > 1 && ofOthers > 0;
+  const isPlain = read.every(({ problem, skipped, columns }) => !problem && skipped === 0 && columns.length < 2);
+  if (isPlain && !asksSender) return null;
   return (
     <View style={styles.sources}>
       {read.map(({ name, problem, skipped }, index) => (
@@ -36,7 +39,7 @@ export function HowRead({ answer: { read, senders, sender, ofOthers }, sources, 
         </View>
       ))}
       <View style={styles.choices}>
-        {senders.length > 1 && ofOthers > 0 && (
+        {asksSender && (
           <ChoiceChip
             label={t`Sent by`}
             value={sender ?? ''}

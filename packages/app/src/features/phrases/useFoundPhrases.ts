@@ -1,7 +1,7 @@
 import { isMade } from '@yellow-latch/core/model';
 import { markCode } from '@yellow-latch/core/convention/mark';
 import { proxy } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 
 import { useNewMark } from '@/answers/effort/useNewMark';
 import type { FoundPhrases, PhrasesWorkerApi, SentSource } from '@/answers/phrases/workerApi';
@@ -61,8 +61,11 @@ export function useFoundPhrases() {
       ask((api) => api.find(request, onProgress)).then(
         (found) => {
           if (question !== latest.current) return;
-          setAnswer(found);
-          setPhase('read');
+          // Drawn piece by piece: many rows at once would hold the page up.
+          startTransition(() => {
+            setAnswer(found);
+            setPhase('read');
+          });
         },
         () => question === latest.current && setPhase('failed'),
       );

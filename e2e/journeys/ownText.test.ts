@@ -52,6 +52,14 @@ journey('own text is pasted, stepped through, and kept only if asked', 'demo', a
   await app.tap('Delete it');
   await app.seeNoText('Saved on this device');
   expect(await keptNames(app)).not.toContain('own-text');
+  // What was read can be looked through for phrases, without opening it again.
+  await app.insert(await app.field('Paste what you wrote'), TEXT);
+  await app.tap('Check it');
+  await app.seeText('5 misfires in 31 words.');
+  await app.tap('Find phrases');
+  await app.seeText('1 message, 31 words. Nothing here is worth a shortcut.');
+  await app.tap('Back to Check');
+  await app.seeText('Checked at');
 });
 
 journey('own text by keyboard, from files of three kinds, and from one that is none', 'demo', async ({ open }) => {

@@ -173,6 +173,18 @@ test.each([
   expect(found).toContainEqual(expect.objectContaining({ text, kind, count: 9 }));
 });
 
+test('everyday parts of sentences are no phrases; names and terms are', () => {
+  const { found } = find(
+    times(40, (at) => `${at}q in one place ${at}x of the extension ${at}y travelling piano care z${at}`),
+  );
+  expect(found.map(({ text }) => text)).toEqual(['travelling piano care']);
+});
+
+test('a bracket that was opened is closed, and figures stay whole', () => {
+  const { found } = find(times(9, (at) => `x${at}: Bring 10,000 felts (at 16:30) y${at}`));
+  expect(found[0]!.text).toBe('Bring 10,000 felts (at 16:30)');
+});
+
 test('a number written in other ways is the same number', () => {
   const ways = ['01632 960147', '01632960147', '(01632) 960147'.slice(1), '01632-960147'];
   const { found } = find(times(8, (at) => `${at}q, call me on ${ways[at % 4]} z${at}`));

@@ -2,7 +2,7 @@ import { countWords } from '../clash/ownText';
 import { WORDS_A_WEEK } from '../clash/vocabulary';
 import { oddCapitals, type OddWord } from '../corrections';
 import type { InUse } from '../effort';
-import { guessKind } from '../mnemonic';
+import { guessKind, SMALL_WORDS } from '../mnemonic';
 import { checkExpansion, type Kind } from '../model';
 import type { SentMessage } from '../sent';
 import { chooseCovering, type Candidate, type Chosen } from './cover';
@@ -129,7 +129,8 @@ export function* findingSteps(request: FindRequest): Generator<number, Findings>
     found.push({ ...one, kind, aMonth, places: where.of(places), concern: concernOf(one.text, kind, before, own) });
   };
   const phrases = phrasesOf(row, edges, chosen.filter(isAgain)).slice(0, MOST_WEIGHED);
-  for (const { text: one, count, places } of phrases) add({ key: keyOf(one), text: one, parts: null, count }, places);
+  for (const { text: one, count, places, isWhole } of phrases)
+    if (isWhole || !isEveryday(one)) add({ key: keyOf(one), text: one, parts: null, count }, places);
   for (const { what, stretches } of chosen.filter(isTemplate).slice(0, MOST_WEIGHED)) {
     const { parts } = what;
     const places = stretches.map(({ from, to }) => ({ start: row.starts[from]!, end: row.ends[to - 1]! }));
@@ -170,6 +171,15 @@ export function findTypedAgain(request: FindRequest): Findings {
     const step = steps.next();
     if (step.done) return step.value;
   }
+}
+
+/** Rows of so few words are parts of everyday sentences where one of them says little. */
+const FEW_WORDS = 3;
+
+/** Whether a part of a sentence is what anybody writes all the time: of the, in one place. */
+function isEveryday(text: string): boolean {
+  const words = text.toLowerCase().match(/[\p{L}\p{N}\p{M}]+/gu) ?? [];
+  return words.length <= FEW_WORDS && words.some((word) => SMALL_WORDS.has(word)) && !/[@#/\d]/u.test(text);
 }
 
 /** The same for the same words, whatever their case and marks. */

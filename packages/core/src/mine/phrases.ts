@@ -1,4 +1,5 @@
 import type { Candidate, Chosen, Stretch } from './cover';
+import { endOf } from './ending';
 import { mostOften } from './mostOften';
 import { Numbers } from './numbers';
 import { maximalRepeats, type Repeat } from './repeats';
@@ -146,10 +147,8 @@ function lengthOf({ starts, ends }: WordRow, place: number, length: number): num
 function phraseOf(row: WordRow, edges: Uint8Array, apart: readonly number[], length: number): Phrase {
   const { text, starts, ends } = row;
   const places = apart.map((place) => {
-    const end = ends[place + length - 1]!;
-    // A sentence is typed with what ends it.
-    const mark = /^[.!?…]+(?=\s|$|\u001e)/u.exec(text.slice(end, end + 4))?.[0] ?? '';
-    return { start: starts[place]!, end: end + mark.length };
+    const start = starts[place]!;
+    return { start, end: endOf(text, start, ends[place + length - 1]!) };
   });
   const isWhole = mostly(apart, (place) => edges[place] === 1 && edges[place + length] === 1);
   const written = places.map(({ start, end }) => text.slice(start, end));

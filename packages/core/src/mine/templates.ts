@@ -1,5 +1,7 @@
+import { alignedTo, commonWords, MISSING } from './align';
 import { BlankKinds, type BlankKind } from './blankKind';
 import type { Candidate, Stretch } from './cover';
+import { endOf } from './ending';
 import { mostOften } from './mostOften';
 import { OF_A_CODE } from './phrases';
 import type { Sentence } from './sentences';
@@ -25,20 +27,12 @@ const LONGEST = 40;
 const MOST_GAPS = 3;
 /** Words that a gap holds, at most. */
 const WIDEST_GAP = 5;
-/** So much of the words is the same in all. */
-const SAME = 0.5;
 /** Sentences are brought together by so many words in a row. */
 const ANCHOR = 3;
-/** A word that most have belongs to all; another for it is a slip. */
-const IN_MOST = 0.7;
 /** So many of the common words another stands for in one sentence. */
 const FEW_MISSING = 0.25;
-/** Where a common word is not. */
-const MISSING = -1;
 /** So many of them differ from each other. */
 const LEAST_DIFFERENT = 3;
-/** A group is read off so many different sentences. */
-const MOST_READ = 60;
 /** How many counters of anchors there are; two anchors may share one, and their sentences are told apart later. */
 const COUNTERS = 1 << 20;
 
@@ -113,11 +107,11 @@ function groupsOf({ words }: WordRow, sentences: readonly Sentence[], least: num
 
 /** What most sentences of a group have in common, and what stands between; null: too little, or nothing differs. */
 function templateOf(row: WordRow, group: readonly Sentence[], kinds: BlankKinds, least: number): FoundTemplate | null {
-  const common = commonOf(row, group);
+  const common = commonWords(row, group);
   if (common === null) return null;
   const aligned = group.map((sentence) => ({
     sentence,
-    at: alignedTo(common, row.words.subarray(...spanOf(sentence))),
+    at: alignedTo(common, row.words.subarray(sentence.from, sentence.to)),
   }));
   const whole = aligned.flatMap(({ sentence, at }): Fitting[] => {
     if (at.includes(MISSING)) return [];
@@ -135,7 +129,7 @@ function templateOf(row: WordRow, group: readonly Sentence[], kinds: BlankKinds,
   if (new Set(fitting.map(({ gaps }) => gaps.join('\n'))).size < LEAST_DIFFERENT) return null;
   const written = partsOf(row, fitting, isOpen, kinds);
   const mark = written.at(-1);
-  const isMark = typeof mark === 'string' && /^[.!?…]+$/u.test(mark);
+  const isMark = typeof mark === 'string' && /^[.!?…)]+$/u.test(mark);
   // What ends a sentence goes with the gap before it.
   const parts = isMark && isAnything(written.at(-2)) ? written.slice(0, -1) : written;
   // Anything may stand before a text and behind it: that is no blank of it.
@@ -168,37 +162,6 @@ function trimmed(parts: readonly (string | Gap)[]): (string | Gap)[] {
     const begun = at === 0 ? part.replace(/^[\s,;:]+/u, '') : part;
     return at === parts.length - 1 ? begun.replace(/[\s,;:]+$/u, '') : begun;
   });
-}
-
-function spanOf({ from, to }: Sentence): [number, number] {
-  return [from, to];
-}
-
-/** The words that most different sentences of a group have in the order of the most typical one; null: too few. */
-function commonOf({ words }: WordRow, group: readonly Sentence[]): Int32Array | null {
-  const different = [...new Map(group.map((one) => [words.subarray(...spanOf(one)).join(' '), one])).values()]
-    .slice(0, MOST_READ)
-    .map((one) => words.subarray(...spanOf(one)));
-  if (different.length < 2) return null;
-  const inHowMany = new Map<number, number>();
-  for (const one of different) for (const word of new Set(one)) inHowMany.set(word, (inHowMany.get(word) ?? 0) + 1);
-  const typical = (one: Int32Array) =>
-    one.filter((word) => inHowMany.get(word)! * 2 > different.length).length / one.length ** 0.5;
-  const model = different.reduce((best, one) => (typical(one) > typical(best) ? one : best));
-  const holding = new Uint32Array(model.length);
-  let count = 0;
-  for (const one of different) {
-    const at = alignedTo(model, one);
-    const same = at.filter((place) => place !== MISSING).length;
-    // One that has little in common with the rest says something else.
-    if (same < SAME * model.length) continue;
-    count += 1;
-    at.forEach((place, word) => {
-      if (place !== MISSING) holding[word] = holding[word]! + 1;
-    });
-  }
-  const common = model.filter((_, word) => holding[word]! >= IN_MOST * count);
-  return common.length < SAME * model.length || common.length < ANCHOR - 1 ? null : common;
 }
 
 /** A sentence that fits, and what stands before each of the common words in it, and behind the last. */
@@ -251,10 +214,7 @@ function stretchesOf(
     stretches.push(text.slice(done, starts[first]));
     done = first === next ? starts[first]! : ends[next - 1]!;
   }
-  const last = ends[to - 1]!;
-  // A sentence is typed with what ends it.
-  const mark = /^[.!?…]+(?=\s|$|\u001e)/u.exec(text.slice(last, last + 4))?.[0] ?? '';
-  stretches.push(text.slice(done, last + mark.length));
+  stretches.push(text.slice(done, endOf(text, starts[from]!, ends[to - 1]!)));
   return stretches;
 }
 
@@ -303,26 +263,4 @@ function gapsOf(
     word = end + 1;
   }
   return gaps;
-}
-
-/** Where each word of `common` stands in a sentence, in the longest row of words that both have in the same order; MISSING: it does not. */
-function alignedTo(common: Int32Array, sentence: Int32Array): number[] {
-  const width = sentence.length + 1;
-  const lengths = new Uint8Array((common.length + 1) * width);
-  for (let x = common.length - 1; x >= 0; x -= 1)
-    for (let y = sentence.length - 1; y >= 0; y -= 1)
-      lengths[x * width + y] =
-        common[x] === sentence[y]
-          ? lengths[(x + 1) * width + y + 1]! + 1
-          : Math.max(lengths[(x + 1) * width + y]!, lengths[x * width + y + 1]!);
-  const at: number[] = [];
-  for (let y = 0; at.length < common.length;) {
-    const x = at.length;
-    if (y < sentence.length && common[x] === sentence[y]) {
-      at.push(y);
-      y += 1;
-    } else if (y >= sentence.length || lengths[(x + 1) * width + y]! >= lengths[x * width + y + 1]!) at.push(MISSING);
-    else y += 1;
-  }
-  return at;
 }

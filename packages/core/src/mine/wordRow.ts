@@ -29,7 +29,7 @@ export function joinMessages(messages: readonly string[]): string {
 const LINK = String.raw`(?:https?:\/\/|\bwww\.)[^\s<>"“”\u001e]*[^\s<>"“”\u001e.,;:!?)\]’']`;
 const NUMBER_TO_CALL = String.raw`(?:\+\d|\b0\d)(?:[ ()-]{0,2}\d){6,13}(?![\p{L}\p{N}])`;
 const TAG = String.raw`#[\p{L}\p{N}_]+`;
-const WORD = String.raw`\p{Sc}?[\p{L}\p{N}\p{M}]+(?:['’_.@+&\-][\p{L}\p{N}\p{M}]+)*`;
+const WORD = String.raw`\p{Sc}?[\p{L}\p{N}\p{M}]+(?:(?:['’_.@+&\-]|(?<=\p{N})[,:](?=\p{N}))[\p{L}\p{N}\p{M}]+)*`;
 const TOKEN = new RegExp(`${LINK}|${NUMBER_TO_CALL}|${TAG}|${WORD}|${MESSAGE_END}`, 'gu');
 
 /** Writing that has no spaces between words. */

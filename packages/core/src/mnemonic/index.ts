@@ -5,3 +5,4 @@
 export { mnemonicsOf, type How, type Mnemonic } from './mnemonics';
 export { recallKindOf, type RecallKind } from './recall';
 export { guessKind, recognise, type Recognised } from './recognise';
+export { SMALL_WORDS } from './smallWords';

@@ -13,7 +13,7 @@ import { usePalette } from '@/look/useLook';
 import { sourcesOf, type Phase } from './useFoundPhrases';
 import { tellSentProblem } from './words';
 
-const MESSAGES = '.mbox,.mbx,.eml,.txt,.md,.csv,.tsv,.jsonl,.ndjson,.log,text/*,message/rfc822';
+const MESSAGES = '.mbox,.mbx,.eml,.txt,.md,.csv,.tsv,.jsonl,.ndjson,.log,text/*,message/rfc822,application/mbox';
 
 interface ChooseMessagesProps {
   phase: Phase;

@@ -109,7 +109,7 @@ export function FoundList(props: FoundListProps) {
     >
       <View style={styles.head}>
         <Text role="status" variant="bodyMedium" style={styles.read}>
-          {tellRead(findings)} {left.length === 0 ? t`Nothing in them is worth a shortcut.` : t`Tick what you want.`}
+          {tellRead(findings)} {left.length === 0 ? t`Nothing here is worth a shortcut.` : t`Tick what you want.`}
         </Text>
         <Button mode="text" onPress={onStartOver} contentStyle={styles.tall}>{t`Other messages`}</Button>
       </View>

@@ -170,7 +170,7 @@ journey('a find is looked at, changed, hidden for good; secrets are masked', 'de
 journey('several files at once, others’ mails left out, and files that are none', 'demo', async ({ open }) => {
   await inFolder(async (file) => {
     const app = await open('computer', '/phrases');
-    const says = (count: number, text: string) => Array.from({ length: count }, (_, at) => `${at}q ${text} z${at}`);
+    const says = (count: number, text: string) => Array.from({ length: count }, (_, at) => `${at}q. ${text} z${at}`);
     await openFiles(
       app,
       file('empty.txt', ''),

@@ -226,16 +226,18 @@ test('whatever somebody sent, what is found stands where it is said to stand', (
 describe('whose it is', () => {
   test.each([
     ['You can reach me on 01632 960147.', null],
-    ['Call my colleague? No: 01632 960147, that is Rowena.', 'other person'],
+    // “My” stands before it: by its looks it is own.
+    ['Call my colleague? No: 01632 960147, that is Rowena.', null],
     ['My mail is ansel@corrieandvale.example', null],
     ['Ask rowena@hamble.example about the hall keys.', 'other person'],
     ['Our workshop: Unit 3, The Ropewalk, Tarnby ZZ4 7XX', null],
     ['Frau Meier wartet am Eingang auf Sie.', 'other person'],
+    ['I miss you all and the old hall too.', null],
   ])('%s: %s', (text, concern) => {
     const { found } = find(times(8, (at) => `${at}q ${text} ${at}z`));
     const worst = found.map((one) => one.concern).find((one) => one !== null) ?? null;
     expect(found).not.toEqual([]);
-    expect(worst).toBe(text.startsWith('Call my') ? null : concern);
+    expect(worst).toBe(concern);
   });
 
   test('one’s own address as a sender is own', () => {

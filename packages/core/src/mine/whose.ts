@@ -7,7 +7,7 @@ export type Concern = 'secret' | 'other person';
 const MAIL = /[^\s@<>,;:()]+@[^\s@<>,;:()]+\.[\p{L}]{2,}/gu;
 const NUMBER = /(?:\+\d|\b0\d)(?:[ ()-]{0,2}\d){6,13}/gu;
 /** Somebody called by a title: English, German, French, Spanish. */
-const TITLED = /(?<!\p{L})(?:mrs?|ms|miss|dr|prof|herrn?|frau|mme|monsieur|madame|señora?|sra?)\.? \p{Lu}\p{L}+/iu;
+const TITLED = /(?<!\p{L})(?:Mrs?|Ms|Miss|Dr|Prof|Herrn?|Frau|Mme|Monsieur|Madame|Señora?|Sra?)\.? \p{Lu}\p{L}+/u;
 /** What is said of one’s own number or address: mine, ours; English, German, French, Spanish. */
 const OWN =
   /(?<!\p{L})(?:my|me|mine|our|ours|us|mein|meine|meiner|meinem|mich|mir|unser|unsere|unserer|uns|mon|ma|mes|moi|notre|nos|nous|mi|mis|nuestro|nuestra|nosotros)(?!\p{L})/iu;

@@ -6,7 +6,7 @@ import { guessKind, SMALL_WORDS } from '../mnemonic';
 import { checkExpansion, type Kind } from '../model';
 import type { SentMessage } from '../sent';
 import { chooseCovering, type Candidate, type Chosen } from './cover';
-import { findKnown, phrasesOf, repeatedPhrases, wordsIn, type Again, type Spot } from './phrases';
+import { findKnown, phrasesOf, repeatedPhrases, type Again, type Spot } from './phrases';
 import { edgesOf, sentencesOf } from './sentences';
 import { signsIn } from './signs';
 import { joinSlips } from './slips';
@@ -151,10 +151,7 @@ export function* findingSteps(request: FindRequest): Generator<number, Findings>
       .sort((a, b) => b.aMonth - a.aMonth)
       .slice(0, MOST_SHOWN),
     typedOut: [...known.counts]
-      .map(([id, count]): TypedOut => {
-        const perMonth = (Math.max(0, worths.of(texts.get(id)!, 1).perUse) * aWeekOf(count) * 52) / 12 / 60;
-        return { id, count, aMonth: perMonth };
-      })
+      .map(([id, count]): TypedOut => ({ id, count, aMonth: worths.ofKnown(texts.get(id)!, aWeekOf(count)) }))
       .filter(({ aMonth }) => aMonth > 0)
       .sort((a, b) => b.aMonth - a.aMonth),
     capitals: oddCapitals(text.replaceAll(MESSAGE_END, '\n')).filter((one) => !codes.has(one.text.toLowerCase())),
@@ -200,16 +197,17 @@ function filledIn(parts: FoundTemplate['parts']): string {
 /** Shorter texts of a list are words of everyday sentences, in characters. */
 const SHORTEST_KNOWN = 6;
 
+/** Of a word that nobody sent. */
+const NOT_THERE = -1;
+
+/** The texts of a list as words of a row, those that can stand in it. */
 function knownTexts(row: WordRow, list: FindRequest['list']) {
   const numbers = new Map(row.keys.map((key, number) => [key, number]));
   return list.flatMap(({ id, text }) => {
     if (text.trim().length < SHORTEST_KNOWN) return [];
-    const { words, keys } = wordRowOf(text.replaceAll(MESSAGE_END, ' '));
-    const inRow = wordsIn(
-      numbers,
-      [...words].map((word) => keys[word]!),
-    );
-    return inRow ? [{ id, words: inRow }] : [];
+    const { words, keys } = wordRowOf(joinMessages([text]));
+    const inRow = Array.from(words, (word) => numbers.get(keys[word]!) ?? NOT_THERE);
+    return inRow.length === 0 || inRow.includes(NOT_THERE) ? [] : [{ id, words: Int32Array.from(inRow) }];
   });
 }
 

@@ -1,7 +1,6 @@
 import type { Candidate, Chosen, Stretch } from './cover';
 import { endOf } from './ending';
 import { mostOften } from './mostOften';
-import { Numbers } from './numbers';
 import { maximalRepeats, type Repeat } from './repeats';
 import type { WordRow } from './wordRow';
 
@@ -183,15 +182,4 @@ export function findKnown(
     at += longest.words.length - 1;
   }
   return { covered, counts };
-}
-
-/** A text of a list as words of a row; null: one of them is not in it, or it has none. */
-export function wordsIn(numbers: ReadonlyMap<string, number>, keys: readonly string[]): Int32Array | null {
-  const words = new Numbers();
-  for (const key of keys) {
-    const number = numbers.get(key);
-    if (number === undefined) return null;
-    words.push(number);
-  }
-  return words.length === 0 ? null : words.all;
 }

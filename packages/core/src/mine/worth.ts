@@ -21,6 +21,11 @@ export interface Worth {
 
 const MONTHS_A_YEAR = 12;
 
+/** `aYear`: s. */
+function minutesAMonth(aYear: number): number {
+  return aYear / MONTHS_A_YEAR / 60;
+}
+
 /** Weighs texts against a code as the next one of a list would be. */
 export class Worths {
   private readonly ofCode: number;
@@ -56,8 +61,12 @@ export class Worths {
   of(text: string, aWeek: number, blanks = 0): Worth {
     const typing = this.secondsOf(text);
     const perUse = typing + RECALL_OF_TEXT - this.ofCode - RECALL.rule - blanks * BLANK;
-    const aYear = perUse * aWeek * WEEKS_A_YEAR - (typing + MAKING) - LEARNING;
-    return { perUse, aMonth: aYear / MONTHS_A_YEAR / 60 };
+    return { perUse, aMonth: minutesAMonth(perUse * aWeek * WEEKS_A_YEAR - (typing + MAKING) - LEARNING) };
+  }
+
+  /** Minutes a month that a code would have saved that there is already; 0: it saves none. */
+  ofKnown(text: string, aWeek: number): number {
+    return minutesAMonth(Math.max(0, this.of(text, aWeek).perUse) * aWeek * WEEKS_A_YEAR);
   }
 
   /** Whether a sign is on no key of most keyboards in use. */

@@ -4,6 +4,7 @@ import type { OwnTextFormat } from '@yellow-latch/core/sent/ownText';
 import { useEffect } from 'react';
 
 import { ChoiceChip } from '@/look/ChoiceChip';
+import { ColumnChoice } from '@/parts/ColumnChoice';
 
 import { formatOf, likelyField, type OwnTextSource, type ReadAs } from '@/answers/ownText/source';
 import { useColumns } from '@/answers/ownText/useOwnText';
@@ -37,23 +38,12 @@ export function ReadAsChoice({ source, onChange }: ReadAsChoiceProps) {
         choices={ways()}
         onChange={(type) => readAs(formatOf(type, likelyField(columns)))}
       />
-      {format.type === 'csv' && columns.length > 0 && (
-        <ChoiceChip
-          label={t`Column`}
-          value={String(format.column)}
-          choices={columns.map((name, index) => ({
-            value: String(index),
-            label: name || t`Column ${{ number: index + 1 }}`,
-          }))}
-          onChange={(column) => readAs({ type: 'csv', column: Number(column) })}
-        />
-      )}
-      {format.type === 'json-lines' && columns.length > 0 && (
-        <ChoiceChip
-          label={t`Field`}
-          value={format.field}
-          choices={columns.map((name) => ({ value: name, label: name }))}
-          onChange={(field) => readAs({ type: 'json-lines', field })}
+      {format.type !== 'text' && columns.length > 0 && (
+        <ColumnChoice
+          type={format.type}
+          value={format.type === 'csv' ? String(format.column) : format.field}
+          columns={columns}
+          onChange={readAs}
         />
       )}
     </>

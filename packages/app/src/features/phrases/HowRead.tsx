@@ -6,6 +6,7 @@ import { Text } from 'react-native-paper';
 import type { FoundPhrases, SentSource } from '@/answers/phrases/workerApi';
 import { ChoiceChip } from '@/look/ChoiceChip';
 import { usePalette } from '@/look/useLook';
+import { ColumnChoice } from '@/parts/ColumnChoice';
 
 import { tellSentProblem, tellSkipped } from './words';
 
@@ -47,32 +48,17 @@ export function HowRead({ answer: { read, senders, sender, ofOthers }, sources, 
             onChange={(chosen) => onFind(sources, chosen)}
           />
         )}
-        {read.map(({ format, columns }, index) => {
-          if (format?.type === 'csv' && columns.length > 1)
-            return (
-              <ChoiceChip
-                key={index}
-                label={t`Column`}
-                value={String(format.column)}
-                choices={columns.map((column, at) => ({
-                  value: String(at),
-                  label: column || t`Column ${{ number: at + 1 }}`,
-                }))}
-                onChange={(column) => readAs(index, { type: 'csv', column: Number(column) })}
-              />
-            );
-          if (format?.type === 'json-lines' && columns.length > 1)
-            return (
-              <ChoiceChip
-                key={index}
-                label={t`Field`}
-                value={format.field ?? ''}
-                choices={columns.map((field) => ({ value: field, label: field }))}
-                onChange={(field) => readAs(index, { type: 'json-lines', field })}
-              />
-            );
-          return null;
-        })}
+        {read.map(({ format, columns }, index) =>
+          columns.length > 1 && (format?.type === 'csv' || format?.type === 'json-lines') ? (
+            <ColumnChoice
+              key={index}
+              type={format.type}
+              value={format.type === 'csv' ? String(format.column) : (format.field ?? '')}
+              columns={columns}
+              onChange={(column) => readAs(index, column)}
+            />
+          ) : null,
+        )}
       </View>
     </View>
   );

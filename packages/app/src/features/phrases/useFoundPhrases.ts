@@ -6,12 +6,12 @@ import { startTransition, useCallback, useEffect, useRef, useState } from 'react
 import { useNewMark } from '@/answers/effort/useNewMark';
 import type { FoundPhrases, PhrasesWorkerApi, SentSource } from '@/answers/phrases/workerApi';
 import { useEndableWorker } from '@/answers/useWorker';
+import { useLatest } from '@/look/useLatest';
 import { useList } from '@/frame/replica/ReplicaProvider';
 
 import { useNever } from './useNever';
 
 /** A code as long as most new ones are; what it is made of does not matter. */
-
 const A_CODE = 'abc';
 
 export type Phase = 'none' | 'reading' | 'read' | 'failed';
@@ -32,10 +32,7 @@ export function useFoundPhrases() {
     // It is fetched before there is anything to read, so that nothing goes over the network with messages at hand.
     ask((api) => api.ready()).catch(() => {});
   }, [ask]);
-  const neverIds = useRef(never.ids);
-  useEffect(() => {
-    neverIds.current = never.ids;
-  });
+  const neverIds = useLatest(never.ids);
   const find = useCallback(
     (asked: readonly SentSource[], sender: string | null = null) => {
       latest.current += 1;
@@ -70,7 +67,7 @@ export function useFoundPhrases() {
         () => question === latest.current && setPhase('failed'),
       );
     },
-    [ask, shortcuts, keyboards, ownKeyboards, languages, mark],
+    [ask, neverIds, shortcuts, keyboards, ownKeyboards, languages, mark],
   );
   const cancel = useCallback(() => {
     latest.current += 1;

@@ -63,29 +63,7 @@ describe('behind nginx, two processes under two names', () => {
     servers = await Promise.all(
       names.map((name) => program.start(join(folder, name), { YELLOW_LATCH_PUBLIC_URL: `https://${name}` })),
     );
-    port = await freePort();
-    const ours = readFileSync(join(__dirname, '../nginx.conf'), 'utf8')
-      .replace('127.0.0.1:4171', new URL(servers[0]!.address!).host)
-      .replace('127.0.0.1:4172', new URL(servers[1]!.address!).host)
-      .replace('listen 443 ssl;', `listen 127.0.0.1:${port};`)
-      .replaceAll(/^ *ssl_certificate.*$/gmu, '');
-    const temporary = ['client_body', 'proxy', 'fastcgi', 'uwsgi', 'scgi'].map(
-      (kind) => `${kind}_temp_path ${folder}/${kind};`,
-    );
-    writeFileSync(
-      join(folder, 'nginx.conf'),
-      `daemon off; pid ${folder}/pid; error_log stderr crit; events {}\nhttp { access_log off; ${temporary.join(' ')}\n${ours}}\n`,
-    );
-    nginx = spawn('nginx', ['-e', 'stderr', '-p', folder, '-c', join(folder, 'nginx.conf')], {
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, PATH: `${process.env.PATH}:/usr/sbin` },
-    });
-    while (
-      (await get('one.list.example', '/api/health?live').then(
-        ({ status }) => status,
-        () => 0,
-      )) !== 200
-    );
+    nginx = await startNginx();
   }, 60_000);
   afterAll(async () => {
     const gone = new Promise((resolve) => nginx?.once('exit', resolve));
@@ -96,6 +74,43 @@ describe('behind nginx, two processes under two names', () => {
     program.remove();
     rmSync(folder, { recursive: true, force: true });
   });
+
+  /** Starts nginx on a free port; on another where somebody took that one first. */
+  async function startNginx(): Promise<ChildProcess> {
+    for (let tried = 0; tried < 5; tried += 1) {
+      port = await freePort();
+      const ours = readFileSync(join(__dirname, '../nginx.conf'), 'utf8')
+        .replace('127.0.0.1:4171', new URL(servers[0]!.address!).host)
+        .replace('127.0.0.1:4172', new URL(servers[1]!.address!).host)
+        .replace('listen 443 ssl;', `listen 127.0.0.1:${port};`)
+        .replaceAll(/^ *ssl_certificate.*$/gmu, '');
+      const temporary = ['client_body', 'proxy', 'fastcgi', 'uwsgi', 'scgi'].map(
+        (kind) => `${kind}_temp_path ${folder}/${kind};`,
+      );
+      writeFileSync(
+        join(folder, 'nginx.conf'),
+        `daemon off; pid ${folder}/pid; error_log stderr crit; events {}\nhttp { access_log off; ${temporary.join(' ')}\n${ours}}\n`,
+      );
+      const child = spawn('nginx', ['-e', 'stderr', '-p', folder, '-c', join(folder, 'nginx.conf')], {
+        stdio: ['ignore', 'ignore', 'inherit'],
+        env: { ...process.env, PATH: `${process.env.PATH}:/usr/sbin` },
+      });
+      const ended = new Promise<false>((resolve) => child.once('exit', () => resolve(false)));
+      if (await Promise.race([ended, nginxAnswers(child)])) return child;
+    }
+    throw new Error('nginx ended five times; what it said stands above.');
+  }
+  /** Resolves when it is nginx that answers at the port, false once the process has ended. */
+  async function nginxAnswers(child: ChildProcess): Promise<boolean> {
+    while (child.exitCode === null) {
+      const isNginx = await get('one.list.example', '/api/health?live').then(
+        ({ status, headers }) => status === 200 && headers.server?.startsWith('nginx'),
+        () => false,
+      );
+      if (isNginx) return true;
+    }
+    return false;
+  }
 
   interface Got {
     status: number;

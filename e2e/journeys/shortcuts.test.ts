@@ -49,10 +49,10 @@ journey('looking, finding, copying, editing, deleting and taking it back', 'demo
   expect((await app.codes()).slice(0, 4)).toEqual([';bye', ';cv', ';diary', ';hi']);
   const { all, script, later } = await app.fetchedBytes();
   console.log(
-    `first screen: ${Math.round(all / 1000)} kB fetched (bar 750), ${Math.round(script / 1000)} kB JavaScript (bar 600); behind it ${Math.round(later / 1000)} kB`,
+    `first screen: ${Math.round(all / 1000)} kB fetched (bar 620), ${Math.round(script / 1000)} kB JavaScript (bar 500); behind it ${Math.round(later / 1000)} kB`,
   );
-  expect(all).toBeLessThanOrEqual(750_000);
-  expect(script).toBeLessThanOrEqual(600_000);
+  expect(all).toBeLessThanOrEqual(620_000);
+  expect(script).toBeLessThanOrEqual(500_000);
   await app.expectAccessible();
 
   // Found by either side, as one types.

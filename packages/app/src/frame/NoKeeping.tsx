@@ -5,8 +5,11 @@ import { Text } from 'react-native-paper';
 import { LatchMark } from '@/look/LatchMark';
 import { usePalette } from '@/look/useLook';
 
+import { useShellGone } from './shell';
+
 /** Where the browser refuses to keep data, nothing here could be trusted: say so and why. */
 export function NoKeeping({ error }: { error: Error }) {
+  useShellGone();
   const palette = usePalette();
   return (
     <View role="main" style={[styles.page, { backgroundColor: palette.ground }]}>

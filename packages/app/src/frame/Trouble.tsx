@@ -2,6 +2,8 @@ import { t } from '@lingui/core/macro';
 import { useEffect } from 'react';
 import { Pressable, StyleSheet, Text, View } from 'react-native';
 
+import { useShellGone } from './shell';
+
 interface TroubleProps {
   error: Error;
   retry: () => void;
@@ -29,6 +31,7 @@ export function PlaceTrouble(props: TroubleProps) {
 }
 
 function Words({ error, retry }: TroubleProps) {
+  useShellGone();
   // Not on the screen: a person can do nothing with it, and who looks into it finds it here.
   useEffect(() => console.error(error), [error]);
   return (

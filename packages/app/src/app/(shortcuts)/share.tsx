@@ -1,5 +1,13 @@
-import { SharedPage } from '@/features/editor/SharedPage';
+import { Suspense } from 'react';
+
+import { fetched } from '@/frame/fetched';
+
+const SharedPage = fetched(async () => ({ default: (await import('@/bundles/edit')).SharedPage }));
 
 export default function Share() {
-  return <SharedPage />;
+  return (
+    <Suspense fallback={null}>
+      <SharedPage />
+    </Suspense>
+  );
 }

@@ -7,7 +7,7 @@ import { useForm } from 'react-hook-form';
 import { guessKindOf } from '@/answers/kind';
 import { useNotice } from '@/frame/Notices';
 import { useIsWide } from '@/look/useLook';
-import { handOver, takeIncoming } from '@/parts/incoming';
+import { handOver, useIncoming } from '@/parts/incoming';
 import { justSaved } from '@/parts/justSaved';
 import { tellCleaned } from '@/parts/kinds';
 import { joined, useStillThere } from '@/parts/useStillThere';
@@ -33,7 +33,7 @@ export function useEditor(saved: Shortcut | null, place: string) {
   const router = useRouter();
   const isWide = useIsWide();
 
-  const [incoming] = useState(() => (saved ? null : takeIncoming()));
+  const incoming = useIncoming(!saved);
   const [start] = useState(() => {
     const text = incoming?.type === 'text' ? withUnixNewlines(incoming.text) : null;
     const note = incoming?.type === 'text' ? (incoming.note ?? '') : '';

@@ -4,12 +4,14 @@ import { StyleSheet, View } from 'react-native';
 
 import { Announcer } from '@/frame/announce';
 import { NoticeBar, useNoticeLeaving } from '@/frame/Notices';
+import { useShellGone } from '@/frame/shell';
 import { UpdateOffer } from '@/frame/UpdateOffer';
 import { usePalette } from '@/look/useLook';
 
 /** What stands around a page that has no main menu. */
 export function BareFrame({ children }: { children: ReactNode }) {
   const palette = usePalette();
+  useShellGone();
   useNoticeLeaving(usePathname());
   return (
     <View style={[styles.frame, { backgroundColor: palette.ground }]}>

@@ -20,6 +20,7 @@ import { fetched, whenIdle } from '@/frame/fetched';
 import { announce, Announcer } from '@/frame/announce';
 import { FocusKeeper, goToHeading, isField } from '@/frame/focus';
 import { NoticeBar, useNoticeLeaving } from '@/frame/Notices';
+import { useShellGone } from '@/frame/shell';
 import { UpdateOffer } from '@/frame/UpdateOffer';
 import { useCarryDue } from '@/answers/fit/useCarryDue';
 import { tellList } from '@/wording/format';
@@ -51,6 +52,8 @@ export function Frame({ children }: { children: ReactNode }) {
   const palette = usePalette();
   const isWide = useHasRail();
   const { unsaved } = useOpened();
+  useShellGone();
+  useEditorAtHand();
   useWriteAtHand();
   useVersionsSaid();
   useFocusKept();
@@ -172,6 +175,11 @@ function useFocusKept(): void {
     if (!isFirst.current) keeper.turnTo(pathname);
     isFirst.current = false;
   }, [keeper, pathname]);
+}
+
+/** The editor is fetched as soon as the list stands: it is what is opened next. */
+function useEditorAtHand(): void {
+  useEffect(() => whenIdle(() => void import('@/bundles/edit').catch(() => {})), []);
 }
 
 /** Write is fetched before it is gone to, since the server may be away by then; and after the list has begun to be checked. */

@@ -1,8 +1,15 @@
 import { useLocalSearchParams } from 'expo-router';
+import { Suspense } from 'react';
 
-import { Editor } from '@/features/editor/Editor';
+import { fetched } from '@/frame/fetched';
+
+const Editor = fetched(async () => ({ default: (await import('@/bundles/edit')).Editor }));
 
 export default function OpenShortcut() {
   const { id } = useLocalSearchParams<{ id: string }>();
-  return <Editor key={id} place={id} />;
+  return (
+    <Suspense fallback={null}>
+      <Editor key={id} place={id} />
+    </Suspense>
+  );
 }

@@ -4,10 +4,28 @@ export interface Figure {
   what: string;
   ours: number;
   peer: string;
+  /** The median of the pairs, where they were measured in turn. */
   ratio: number;
+  /** The lowest and the highest of the pairs. */
+  spread?: readonly [number, number];
   unit: string;
   bar: string;
+  /** What nothing could go below, where there is such a thing: a law of nature, a published figure. */
+  limit?: string;
   holds: boolean;
+}
+
+/** How many pairs are measured of what a figure and what stands beside it take. */
+export const PAIRS = 7;
+
+/** What one series is of another, pair by pair, since a machine is now fast, now slow: the median, and the lowest and the highest. */
+export function ratioOf(
+  over: readonly number[],
+  under: readonly number[],
+): { readonly ratio: number; readonly spread: readonly [number, number] } {
+  if (over.length !== under.length || over.length === 0) throw new Error(`${over.length} beside ${under.length}`);
+  const each = over.map((value, i) => value / under[i]!);
+  return { ratio: round(median(each)), spread: [round(Math.min(...each)), round(Math.max(...each))] };
 }
 
 /** The median time of `rounds` runs of `work`, in ms, after one to warm up. */

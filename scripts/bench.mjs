@@ -3,13 +3,14 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 
 import { buildExtension } from './buildExtension.mjs';
-import { build, fail, installBrowser, installPackages, must, ROOT } from './steps.mjs';
+import { build, buildEmptyApp, fail, installBrowser, installPackages, must, ROOT } from './steps.mjs';
 
 try {
   await installPackages();
   await installBrowser();
   await build();
   await buildExtension();
+  await buildEmptyApp();
   const esbuild = await import('esbuild');
   const program = join(ROOT, 'bench/.bench.cjs');
   await esbuild.build({

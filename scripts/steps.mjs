@@ -247,17 +247,34 @@ async function buildApp() {
   ]);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   say('Building the app: 1 to 3 minutes the first time, seconds after');
-  const cache = join(ROOT, '.cache/metro');
-  mkdirSync(cache, { recursive: true });
-  const env = { ...process.env, EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1', TMPDIR: cache };
   // The maps tell which packages are in; they are not shipped.
-  const args = ['export', '--platform', 'web', '--source-maps', 'external'];
-  const expo = await heard(bin('expo'), args, { cwd: join(ROOT, 'packages/app'), env });
-  if (expo.code !== 0) throw new Error(`The app did not build:\n${expo.said}`);
+  await exportApp('packages/app', '--source-maps', 'external');
   writeLicences(inWorkers);
   copyScreenshots();
   await buildServiceWorker();
   writeFileSync(stamp, wanted);
+}
+
+/** The app that the bench measures our first screen beside. */
+export async function buildEmptyApp() {
+  const stamp = join(ROOT, 'bench/empty/dist/.made-from');
+  const wanted = hashOf(['package-lock.json', 'bench/empty/app.json', 'bench/empty/package.json', 'bench/empty/src']);
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  say('Building the empty app: 1 to 2 minutes the first time');
+  await exportApp('bench/empty');
+  writeFileSync(stamp, wanted);
+}
+
+/** Bundles an app of Expo for the web, into its folder `dist`. */
+async function exportApp(folder, ...more) {
+  const cache = join(ROOT, '.cache/metro');
+  mkdirSync(cache, { recursive: true });
+  const env = { ...process.env, EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1', TMPDIR: cache };
+  const { code, said } = await heard(bin('expo'), ['export', '--platform', 'web', ...more], {
+    cwd: join(ROOT, folder),
+    env,
+  });
+  if (code !== 0) throw new Error(`${folder} did not build:\n${said}`);
 }
 
 /** The licences of all that is shipped, for the page About. `inWorkers`: paths of what is in the workers. */

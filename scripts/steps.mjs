@@ -249,6 +249,7 @@ async function buildApp() {
   say('Building the app: 1 to 3 minutes the first time, seconds after');
   // The maps tell which packages are in; they are not shipped.
   await exportApp('packages/app', '--source-maps', 'external');
+  startAfterFirstFrame(join(SITE, 'index.html'));
   writeLicences(inWorkers);
   copyScreenshots();
   await buildServiceWorker();
@@ -275,6 +276,19 @@ async function exportApp(folder, ...more) {
     env,
   });
   if (code !== 0) throw new Error(`${folder} did not build:\n${said}`);
+}
+
+/** The page's scripts are fetched at once and run by start.js: see there. */
+function startAfterFirstFrame(page) {
+  const html = readFileSync(page, 'utf8');
+  const scripts = [...html.matchAll(/<script src="([^"]+)" defer><\/script>/g)];
+  if (scripts.length === 0) throw new Error(`no scripts in ${page}`);
+  const bare = scripts.reduce((text, [script]) => text.replace(script, ''), html);
+  const preloads = scripts.map(([, src]) => `<link rel="preload" as="script" href="${src}" />`).join('');
+  const started = bare
+    .replace('</head>', `${preloads}</head>`)
+    .replace('</body>', '<script src="/start.js" defer></script></body>');
+  writeFileSync(page, started);
 }
 
 /** The licences of all that is shipped, for the page About. `inWorkers`: paths of what is in the workers. */

@@ -17,7 +17,7 @@ import { useScheme } from '@/look/scheme';
 import { themeOf } from '@/look/theme';
 import { install } from '@/parts/install';
 import { startWording } from '@/wording/start';
-import { ReplicaProvider, type Outside } from '@/frame/replica/ReplicaProvider';
+import { openReplica, ReplicaProvider, type Outside } from '@/frame/replica/ReplicaProvider';
 
 /** What is shown where a screen has failed; the list itself is safe on this device. */
 export { Trouble as ErrorBoundary } from '@/frame/Trouble';
@@ -33,7 +33,9 @@ function renderStart(outside: Outside) {
 }
 
 /** A tab that is a stand-in opens that, with what is fetched for it. */
-const openIt = standInTab() ? async () => (await import('@/bundles/devices')).openStandIn() : undefined;
+const opening = standInTab() ? import('@/bundles/devices').then(({ openStandIn }) => openStandIn()) : openReplica();
+// What it says when it fails is shown by who waits for it.
+opening.catch(() => {});
 
 install.listen();
 const fetching = startWording();
@@ -60,7 +62,11 @@ export default function RootLayout() {
   return (
     <SafeAreaProvider>
       <PaperProvider theme={themeOf(scheme)} settings={paperSettings}>
-        <ReplicaProvider open={openIt} renderError={(error) => <NoKeeping error={error} />} renderStart={renderStart}>
+        <ReplicaProvider
+          opening={opening}
+          renderError={(error) => <NoKeeping error={error} />}
+          renderStart={renderStart}
+        >
           <AuditProvider>
             <NoticeProvider>
               <Around>

@@ -1,5 +1,14 @@
 import { defaultRangeExtractor, useVirtualizer, type Range } from '@tanstack/react-virtual';
-import { useImperativeHandle, useMemo, useRef, useState, type KeyboardEvent, type ReactNode, type Ref } from 'react';
+import {
+  useDeferredValue,
+  useImperativeHandle,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type ReactNode,
+  type Ref,
+} from 'react';
 
 import { TabStop } from './tabStop';
 import { usePalette } from './useLook';
@@ -33,8 +42,8 @@ interface VirtualListProps<Item> {
 
 /** So many items beyond the view are drawn on either side: a flick of the finger outruns fewer. */
 const OVERSCAN = 24;
-/** The view before it is measured, in px: what a first frame shows. */
-const FIRST = { width: 390, height: 900 };
+/** The view before it is measured, in px: about what a phone shows. */
+const FIRST = { width: 390, height: 560 };
 
 /** A list of any length, of which only what is in view is drawn: rows are there before they are scrolled to. */
 export function VirtualList<Item>({
@@ -51,6 +60,8 @@ export function VirtualList<Item>({
   const palette = usePalette();
   const view = useRef<HTMLDivElement>(null);
   const { stop, onFocus } = useStop({ items, keyOf, isRow, openKey });
+  // A first frame has only what is in view.
+  const overscan = useDeferredValue(OVERSCAN, 0);
   const counted = useMemo(() => (isRow ? positionsOf(items, isRow) : null), [items, isRow]);
   // The rows are drawn by the functions it gives, which change what they say while they stay the same.
   // eslint-disable-next-line react-hooks/incompatible-library
@@ -59,7 +70,7 @@ export function VirtualList<Item>({
     getScrollElement: () => view.current,
     estimateSize: (index) => estimate(items[index]!),
     getItemKey: (index) => keyOf(items[index]!),
-    overscan: OVERSCAN,
+    overscan,
     initialRect: FIRST,
     // Where Tab stops is always drawn, so that what has the focus does not go when it is scrolled away.
     rangeExtractor: (range) => withStop(range, stop),

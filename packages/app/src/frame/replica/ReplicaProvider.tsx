@@ -27,7 +27,8 @@ export interface Outside {
 
 const ReplicaContext = createContext<Opened | null>(null);
 
-async function openReplica(): Promise<Opened | Outside> {
+/** Opens what this browser holds of the list. */
+export async function openReplica(): Promise<Opened | Outside> {
   const device = (await openCurrentDevice()) ?? (await throughOpenDoor());
   if (device === null || device.state.out !== null) return { device };
   return openedOf(await Replica.open(device.db, device.state), false);
@@ -53,15 +54,16 @@ interface ReplicaProviderProps {
   renderError: (error: Error) => ReactNode;
   /** Shown while this browser is in no list. */
   renderStart: (outside: Outside) => ReactNode;
-  open?: () => Promise<Opened | Outside>;
+  /** What is being opened: begun before anything is drawn, so that neither waits for the other. */
+  opening: Promise<Opened | Outside>;
 }
 
-/** Opens this device's replica, keeps it in step, and lets the screens below read and write it. */
-export function ReplicaProvider({ children, renderError, renderStart, open = openReplica }: ReplicaProviderProps) {
+/** Waits for this device's replica, keeps it in step, and lets the screens below read and write it. */
+export function ReplicaProvider({ children, renderError, renderStart, opening }: ReplicaProviderProps) {
   const [opened, setOpened] = useState<Opened | Outside | Error | null>(null);
   useEffect(() => {
-    open().then(setOpened, (error: unknown) => setOpened(error instanceof Error ? error : new Error(String(error))));
-  }, [open]);
+    opening.then(setOpened, (error: unknown) => setOpened(error instanceof Error ? error : new Error(String(error))));
+  }, [opening]);
   if (opened === null) return null;
   if (opened instanceof Error) return renderError(opened);
   if ('device' in opened) return renderStart(opened);

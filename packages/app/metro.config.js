@@ -43,6 +43,9 @@ function standsFor(origin, name) {
   return found.to ? { type: 'sourceFile', filePath: path.join(__dirname, found.to) } : { type: 'empty' };
 }
 
+// A module is run when it is first needed: much of what a first screen imports it does not call.
+config.transformer.getTransformOptions = async () => ({ transform: { inlineRequires: true } });
+
 const { resolveRequest } = config.resolver;
 config.resolver.resolveRequest = (context, name, platform) => {
   const stub = standsFor(context.originModulePath, name);

@@ -81,13 +81,24 @@ export function markers(): Figure[] {
   return [
     {
       name: 'markers',
-      what: `${marks.toLocaleString('en')} marks for ${CODES} codes: effort on three keyboards, misfires in English words, contexts and 1 MB of own text (the first time, tables made, ${round(first)} ms)`,
+      what: `${marks.toLocaleString('en')} marks for ${CODES} codes: effort on three keyboards, misfires in English words, contexts and 1 MB of own text`,
       ours: round(ours),
       peer: `${round(plainAll)} ms, the list marked, priced and scanned for each mark by itself (measured on ${SAMPLE})`,
       ratio: round(plainAll / ours),
       unit: 'ms',
       bar: '≤ 1,000 ms',
       holds: ours <= 1_000 && marks >= 1_000,
+    },
+    {
+      name: 'markers-first',
+      what: 'the same the first time, tables made',
+      ours: round(first),
+      peer: `${round(ours)} ms, once they are`,
+      ratio: round(first / ours),
+      unit: 'ms',
+      bar: '≤ 1.5',
+      limit: 'nothing to make: 1',
+      holds: first / ours <= 1.5,
     },
   ];
 }

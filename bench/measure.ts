@@ -28,6 +28,36 @@ export function ratioOf(
   return { ratio: round(median(each)), spread: [round(Math.min(...each)), round(Math.max(...each))] };
 }
 
+interface Paired {
+  readonly name: string;
+  readonly what: string;
+  /** Times of ours and of what stands beside it, in ms, in the pairs in which they were measured. */
+  readonly ours: readonly number[];
+  readonly beside: readonly number[];
+  /** What it stands beside, in words. */
+  readonly peer: string;
+  /** What the ratio may be at most. */
+  readonly atMost: number;
+  readonly limit?: string;
+}
+
+/** A figure of times that should be no more than so many times what stands beside them. */
+export function paired({ name, what, ours, beside, peer, atMost, limit }: Paired): Figure {
+  const { ratio, spread } = ratioOf(ours, beside);
+  return {
+    name,
+    what,
+    ours: round(median(ours)),
+    peer: `${round(median(beside))} ms, ${peer}`,
+    ratio,
+    spread,
+    unit: 'ms',
+    bar: `≤ ${atMost}`,
+    limit,
+    holds: ratio <= atMost,
+  };
+}
+
 /** The median time of `rounds` runs of `work`, in ms, after one to warm up. */
 export function medianTime(rounds: number, work: () => void): number {
   return medianTimes(rounds, [work])[0]!;

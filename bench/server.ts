@@ -10,7 +10,7 @@ import SQLite from 'better-sqlite3';
 import { v7 as uuid } from 'uuid';
 
 import { Stand } from '../e2e/stand';
-import { median, percentile, round, type Figure } from './measure';
+import { median, percentile, round, type Figure, ratioOf } from './measure';
 
 const WRITERS = 20;
 const EACH = 60;
@@ -214,17 +214,19 @@ export async function commits(): Promise<Figure[]> {
       peers.push((WRITERS * EACH * 1_000) / (over - begun));
     }
     for (const { wire } of writers) wire.end();
-    const ratio = median(ours.map((rate, turn) => rate / peers[turn]!));
+    const { ratio, spread } = ratioOf(ours, peers);
     return [
       {
         name: 'commits',
         what: `changes accepted one by one from ${WRITERS} devices over HTTP, each durable before it is answered`,
         ours: round(median(ours), 3),
         peer: `${round(median(peers), 3)} a second, SQLite alone into the same tables`,
-        ratio: round(ratio),
+        ratio,
+        spread,
         unit: 'a second',
-        bar: '≥ 0.5 ×',
-        holds: ratio >= 0.5,
+        bar: '≥ 0.6 ×',
+        limit: 'SQLite alone: 1',
+        holds: ratio >= 0.6,
       },
     ];
   } finally {

@@ -1,13 +1,13 @@
 import { t } from '@lingui/core/macro';
 import { isMade, type Shortcut } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
-import { StyleSheet } from 'react-native';
-import { IconButton } from 'react-native-paper';
+import { Pressable, StyleSheet } from 'react-native';
 
 import { shownExpansion } from '@/answers/audit/sentences';
 import { contextNow, loadExpansion } from '@/answers/expansion/context';
 import { tellExpansionError } from '@/answers/expansion/words';
 import { useNotice } from '@/frame/Notices';
+import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
 import { useOpened } from '@/frame/replica/ReplicaProvider';
 
@@ -20,7 +20,7 @@ interface CopyButtonProps {
   tabIndex?: -1;
 }
 
-/** Copies what a shortcut gives with one tap and says so. */
+/** Copies what a shortcut gives with one tap and says so. There is one in each row: it is made of little. */
 export function CopyButton({ shortcut, tabIndex }: CopyButtonProps) {
   const { replica } = useOpened();
   const palette = usePalette();
@@ -41,15 +41,15 @@ export function CopyButton({ shortcut, tabIndex }: CopyButtonProps) {
     );
   };
   return (
-    <IconButton
-      icon={hasCopied ? 'check' : 'copy'}
-      size={20}
-      iconColor={hasCopied ? palette.ink : palette.inkSoft}
-      accessibilityLabel={t`Copy the text of ${{ code: shortcut.code }}`}
+    <Pressable
+      role="button"
+      aria-label={t`Copy the text of ${{ code: shortcut.code }}`}
       tabIndex={tabIndex}
       onPress={copy}
       style={styles.button}
-    />
+    >
+      <Icon name={hasCopied ? 'check' : 'copy'} size={20} color={hasCopied ? palette.ink : palette.inkSoft} />
+    </Pressable>
   );
 }
 
@@ -72,4 +72,4 @@ async function copyOut(shortcut: Shortcut, shortcuts: readonly Shortcut[]): Prom
   ]);
 }
 
-const styles = StyleSheet.create({ button: { width: 48, height: 48, margin: 0 } });
+const styles = StyleSheet.create({ button: { width: 48, height: 48, alignItems: 'center', justifyContent: 'center' } });

@@ -27,8 +27,17 @@ export function chooseLocale(wanted: readonly string[], kept: string | null = nu
   const language = LANGUAGES.find((one) => one === kept) ?? known?.language ?? LANGUAGES[0];
   const own = tags.find((tag) => tag.language === language) ?? tags[0];
   const region = own?.maximize().region;
-  const hourCycle = own && new Intl.DateTimeFormat(own, { hour: 'numeric' }).resolvedOptions().hourCycle;
+  const hourCycle = own && hourCycleOf(own);
   return { language, locale: new Intl.Locale(language, { region, hourCycle }).toString() };
+}
+
+/** Browsers differ in how they tell it; the format that all of them have takes tens of milliseconds to make. */
+function hourCycleOf(locale: Intl.Locale & { getHourCycles?: () => string[]; hourCycles?: string[] }) {
+  const [told] = locale.getHourCycles?.() ?? locale.hourCycles ?? [];
+  return (
+    (told as Intl.LocaleHourCycleKey | undefined) ??
+    new Intl.DateTimeFormat(locale, { hour: 'numeric' }).resolvedOptions().hourCycle
+  );
 }
 
 function localeOf(tag: string): Intl.Locale | null {

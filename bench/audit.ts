@@ -147,3 +147,9 @@ export function ownText(): Figure[] {
     },
   ];
 }
+
+/** A full audit of so many shortcuts. */
+export function auditOf(count: number): () => void {
+  const input = inputOf(shortcutsOf(count, 3));
+  return () => void Audit.run(input);
+}

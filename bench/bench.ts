@@ -1,11 +1,12 @@
 /**
  * `npm run bench`: our figures beside a public package or a plain baseline, measured in the same run
  * and given as ratios, since machines differ. Without names it runs all and writes the table of
- * docs/performance.md; with names it runs those, with `--json` a line of JSON for each. With `--gate` it ends with 1 where
+ * docs/performance.md; with names it runs those, with `--page` their rows of that table are written anew, with `--json` a
+ * line of JSON for each. With `--gate` it ends with 1 where
  * the median of a figure misses its bar.
  */
 import { spawnSync } from 'node:child_process';
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { fieldCost, fieldKey } from './anywhere';
@@ -16,6 +17,7 @@ import { catchUp, firstPull, openOffline, propagate } from './device';
 import { importing, search } from './keeping';
 import { firstPaintWarm, firstScreen } from './firstScreen';
 import { fit } from './fit';
+import { growth } from './growth';
 import { keystroke } from './keystroke';
 import { learnCard, learnLoad } from './learn';
 import type { Figure } from './measure';
@@ -64,10 +66,13 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   'learn-card': learnCard,
 };
 
+const PAGE = join(__dirname, '../docs/performance.md');
+
 async function main(): Promise<void> {
   const asked = process.argv.slice(2).filter((name) => !name.startsWith('--'));
-  // A curve, not a figure beside another: it has a page of its own.
+  // Curves, not figures beside others.
   if (asked.join() === 'capacity') return capacity();
+  if (asked.join() === 'growth') return growth();
   const asJson = process.argv.includes('--json');
   const figures: Figure[] = [];
   for (const name of asked.length > 0 ? asked : Object.keys(BENCHES)) {
@@ -78,7 +83,9 @@ async function main(): Promise<void> {
       console.log(asJson ? JSON.stringify(figure) : tell(figure));
     }
   }
-  if (asked.length === 0) writeFileSync(join(__dirname, '../docs/performance.md'), page(figures));
+  const isWhole = asked.length === 0;
+  if (isWhole || process.argv.includes('--page')) writeFileSync(PAGE, page(figures, isWhole ? [] : rowsNow()));
+  if (isWhole) spawnSync(process.execPath, ['--expose-gc', __filename, 'growth'], { stdio: 'inherit' });
   if (process.argv.includes('--gate') && figures.some(({ holds }) => !holds)) process.exitCode = 1;
 }
 
@@ -99,11 +106,25 @@ function tell({ name, ours, peer, ratio, spread, unit, bar, holds }: Figure): st
   return `${holds ? 'holds' : 'FAILS'}  ${name}: ${ours} ${unit}, beside ${peer}; ratio ${ratio}${between} (bar ${bar})`;
 }
 
-function page(figures: Figure[]): string {
-  const rows = figures.map(({ name, what, ours, peer, unit, ratio, spread, bar, limit, holds }) => {
+/** The rows that stand in the table now. */
+function rowsNow(): string[] {
+  const rows = readFileSync(PAGE, 'utf8')
+    .split('\n')
+    .filter((line) => line.startsWith('| '));
+  return rows.filter((row) => nameOf(row) !== 'name');
+}
+
+const nameOf = (row: string) => row.split(' | ')[0]!.slice(2);
+
+/** `before`: rows of other runs, of which those measured again are left out. */
+function page(figures: Figure[], before: string[]): string {
+  const measured = figures.map(({ name, what, ours, peer, unit, ratio, spread, bar, limit, holds }) => {
     const cells = [name, what, `${ours} ${unit}`, peer, ratio, spread?.join(' to ') ?? '', bar, limit ?? ''];
     return `| ${cells.join(' | ')} | ${holds ? 'yes' : '**no**'} |`;
   });
+  const anew = new Map(measured.map((row) => [nameOf(row), row]));
+  const kept = before.map((row) => anew.get(nameOf(row)) ?? row);
+  const rows = [...kept, ...measured.filter((row) => !kept.includes(row))];
   return `# Performance
 
 Written by \`npm run bench\` on a machine with 2 shared cores and Node ${process.version}. Ratios are taken within one
@@ -114,6 +135,12 @@ vary from run to run. Texts are the Brown Corpus by way of the package
 | name | what | ours | beside | ratio | spread | bar | limit | holds |
 |---|---|---|---|---|---|---|---|---|
 ${rows.join('\n')}
+
+## How they grow
+
+![Times of the five main computations over the size of what they work on](growth.svg)
+
+Both scales by powers of ten; the dashed line grows as the size does (\`npm run bench -- growth\`).
 `;
 }
 

@@ -111,3 +111,9 @@ export function fit(): Figure[] {
     },
   ];
 }
+
+/** What becomes of so many shortcuts in five places. */
+export function fitOf(count: number): () => void {
+  const list = { sets: [], shortcuts: shortcutsOf(count) };
+  return () => void new ListFit(list, NAMED, CONTEXT);
+}

@@ -5,7 +5,7 @@ import { brownText } from './brown';
 import { madeUpList } from './lists';
 import { median, medianTime, memoryInUse, ratioOf, round, timesInTurn, type Figure } from './measure';
 
-const STROKES = 20_000;
+export const STROKES = 20_000;
 const DRAFT = 50_000;
 
 /** A draft in which every twelfth word is a code of the list, and the carets of a person typing it. */
@@ -201,4 +201,19 @@ export function keystroke(): Figure[] {
       holds: bytes <= 100,
     },
   ];
+}
+
+/** `STROKES` keystrokes with so many shortcuts, offers included. */
+export function strokesOf(count: number): () => void {
+  const entries = madeUpList(count);
+  const list = CompiledList.compile(entries, THIS_APP);
+  const { text, carets } = draftOf(entries, 1);
+  return () => {
+    let found = 0;
+    for (const caret of carets) {
+      const place = list.at(text, caret);
+      found += place.matches().length + place.offers(8).length;
+    }
+    if (found === 0) throw new Error('nothing was found');
+  };
 }

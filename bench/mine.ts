@@ -136,3 +136,9 @@ export function mine(): Figure[] {
     },
   ];
 }
+
+/** What is typed again and again found in so many characters. */
+export function mineOf(size: number): () => void {
+  const request = requestFor(messagesOf(size));
+  return () => find(request);
+}

@@ -169,3 +169,14 @@ function peerOf(automaton: Modern, text: string): () => string {
     return found.result();
   };
 }
+
+/** So many characters scanned for 10,000 codes. */
+export function scanOf(length: number): () => void {
+  const text = brownText(length, __filename);
+  const list = CompiledList.compile(listFor(text), THIS_APP);
+  return () => {
+    let found = 0;
+    list.scanEach(text, () => (found += 1));
+    if (found === 0) throw new Error('nothing was found');
+  };
+}

@@ -104,7 +104,7 @@ describe('behind nginx, two processes under two names', () => {
   async function nginxAnswers(child: ChildProcess): Promise<boolean> {
     while (child.exitCode === null) {
       const isNginx = await get('one.list.example', '/api/health?live').then(
-        ({ status, headers }) => status === 200 && headers.server?.startsWith('nginx'),
+        ({ status, headers }) => status === 200 && String(headers.server).startsWith('nginx'),
         () => false,
       );
       if (isNginx) return true;

@@ -125,7 +125,7 @@ async function metricOf(browser: Browser, wanted: string): Promise<number> {
 }
 
 /** What scripts of a page hold, those of the extension among them, in bytes, after what nobody holds any more is gone. */
-async function heapOf(browser: Browser): Promise<number> {
+export async function heapOf(browser: Browser): Promise<number> {
   await browser.command('HeapProfiler.enable');
   await browser.command('HeapProfiler.collectGarbage');
   await browser.command('HeapProfiler.collectGarbage');

@@ -5,7 +5,18 @@ import { confusableSkeleton, parseLookAlikes, parseVocabulary } from '../package
 import { buildLookAlikes, buildVocabulary } from '../packages/language/src/build';
 import { brownText } from './brown';
 import { madeUpList } from './lists';
-import { median, medianTime, medianTimes, paired, PAIRS, ratioOf, round, timesInTurn, type Figure } from './measure';
+import {
+  median,
+  medianTime,
+  medianTimes,
+  memoryInUse,
+  paired,
+  PAIRS,
+  ratioOf,
+  round,
+  timesInTurn,
+  type Figure,
+} from './measure';
 
 const english = parseVocabulary(buildVocabulary('en'));
 const lookAlikes = parseLookAlikes(buildLookAlikes());
@@ -152,4 +163,19 @@ export function ownText(): Figure[] {
 export function auditOf(count: number): () => void {
   const input = inputOf(shortcutsOf(count, 3));
   return () => void Audit.run(input);
+}
+
+/** What a check of so many shortcuts holds, made ready for edits, beyond what is there with none; in bytes. */
+export function auditMemory(count: number): number {
+  const held = (shortcuts: AuditedShortcut[]) => {
+    const input = inputOf(shortcuts);
+    const before = memoryInUse();
+    const checked = Audit.run(input);
+    checked.prepare();
+    const bytes = memoryInUse() - before;
+    if (checked.findings.length < 0) throw new Error('never');
+    return bytes;
+  };
+  const none = held([]);
+  return held(shortcutsOf(count, 3)) - none;
 }

@@ -15,12 +15,14 @@ import { capacity } from './capacity';
 import { plan, propose } from './codes';
 import { catchUp, firstPull, openOffline, propagate } from './device';
 import { importing, search } from './keeping';
+import { firstCheck } from './firstCheck';
 import { firstPaintWarm, firstScreen } from './firstScreen';
 import { fit } from './fit';
 import { growth } from './growth';
 import { keystroke } from './keystroke';
 import { learnCard, learnLoad } from './learn';
 import type { Figure } from './measure';
+import { pageMemories } from './memory';
 import { mine } from './mine';
 import { ownTextPage } from './page';
 import { markers } from './markers';
@@ -50,6 +52,8 @@ const BENCHES: Record<string, () => Promise<Figure[]> | Figure[]> = {
   propagate,
   'first-screen': firstScreen,
   'first-paint-warm': firstPaintWarm,
+  'first-check': firstCheck,
+  'page-memory': pageMemories,
   'first-pull': firstPull,
   'open-offline': openOffline,
   'catch-up': catchUp,

@@ -38,6 +38,15 @@ describe('the language of the screens', () => {
     expect(chooseLocale(wanted)).toEqual({ language, locale }),
   );
 
+  // Against the format of dates (ECMA-402, Intl.DateTimeFormat), which every browser has.
+  test.each(['fr-CA', 'hi-IN', 'ko-KR', 'ar-EG', 'zh-TW', 'es-MX', 'pt-BR', 'sv-SE', 'en-CA', 'ja-JP', 'en-u-hc-h11'])(
+    'the clock of %s is that of its dates',
+    (tag) => {
+      const { hourCycle } = new Intl.DateTimeFormat(tag, { hour: 'numeric' }).resolvedOptions();
+      expect(new Intl.Locale(chooseLocale([tag]).locale).hourCycle).toBe(hourCycle);
+    },
+  );
+
   test('what was chosen on this device goes before, if it is known', () => {
     expect(chooseLocale(['en-US'], 'en-XA')).toEqual({ language: 'en-XA', locale: 'en-GB-u-hc-h23' });
     expect(chooseLocale(['en-US'], 'tlh').language).toBe('en');

@@ -1,6 +1,6 @@
 import { defaultRangeExtractor, useVirtualizer, type Range } from '@tanstack/react-virtual';
 import {
-  useDeferredValue,
+  useEffect,
   useImperativeHandle,
   useMemo,
   useRef,
@@ -60,8 +60,7 @@ export function VirtualList<Item>({
   const palette = usePalette();
   const view = useRef<HTMLDivElement>(null);
   const { stop, onFocus } = useStop({ items, keyOf, isRow, openKey });
-  // A first frame has only what is in view.
-  const overscan = useDeferredValue(OVERSCAN, 0);
+  const overscan = useOverscan();
   const counted = useMemo(() => (isRow ? positionsOf(items, isRow) : null), [items, isRow]);
   // The rows are drawn by the functions it gives, which change what they say while they stay the same.
   // eslint-disable-next-line react-hooks/incompatible-library
@@ -126,6 +125,23 @@ export function VirtualList<Item>({
       </div>
     </div>
   );
+}
+
+/** How many items beyond the view are drawn: none in the first frame, so that it is there sooner. */
+function useOverscan(): number {
+  const [overscan, setOverscan] = useState(0);
+  useEffect(() => {
+    // No deferred value: who scrolls at once would put it off again and again.
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const frame = requestAnimationFrame(() => {
+      timer = setTimeout(() => setOverscan(OVERSCAN));
+    });
+    return () => {
+      cancelAnimationFrame(frame);
+      clearTimeout(timer);
+    };
+  }, []);
+  return overscan;
 }
 
 /** The place of each row among the rows, from 1; a heading has that of the row below it. */

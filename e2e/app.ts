@@ -200,6 +200,8 @@ export class App {
   /** Puts text, of any script, into a field as an input method does when it commits. */
   async insert(field: WebElement, text: string): Promise<void> {
     await field.click();
+    // A proposal in it is chosen a turn after the click: nobody types before that.
+    await this.driver.executeAsyncScript('setTimeout(arguments[0])');
     await this.browser.command('Input.insertText', { text });
   }
 

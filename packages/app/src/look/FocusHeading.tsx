@@ -17,7 +17,9 @@ interface FocusHeadingProps {
 export function FocusHeading({ focusOn, variant, style, children }: FocusHeadingProps) {
   const heading = useRef<View & HTMLElement>(null);
   useEffect(() => {
-    if (focusOn !== null) heading.current?.focus({ preventScroll: true });
+    // A page that was fetched may come up behind a sheet that somebody has opened meanwhile.
+    const isBehind = document.querySelector('[aria-modal=true]') !== null;
+    if (focusOn !== null && !isBehind) heading.current?.focus({ preventScroll: true });
   }, [focusOn]);
   return (
     <View ref={heading} role="heading" aria-level={1} tabIndex={-1} style={style}>

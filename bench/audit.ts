@@ -173,7 +173,7 @@ export function auditMemory(count: number): number {
     const checked = Audit.run(input);
     checked.prepare();
     const bytes = memoryInUse() - before;
-    if (checked.findings.length < 0) throw new Error('never');
+    if (shortcuts.length > 0 && checked.findings.length === 0) throw new Error('nothing was found');
     return bytes;
   };
   const none = held([]);

@@ -23,16 +23,18 @@ test.each([
   expect(coloursOf(property)).toEqual([light[role], dark[role], dark[role]]);
 });
 
-test.each([['rows-3'], ['pencil-line'], ['scan-line'], ['monitor-smartphone'], ['sprout']])(
+/** Of the places, in the order of the menu. */
+const NAMES = ['rows-3', 'pencil-line', 'scan-line', 'monitor-smartphone', 'sprout'];
+
+test.each(NAMES.map((name, at) => [name, at] as const))(
   'it has the icon %s of a place, whole and in the order of the menu',
-  (name) => {
+  (name, at) => {
     const icon = readFileSync(join(ICONS, `${name}.mjs`), 'utf8');
     const drawn = [...page.matchAll(/<svg viewBox="0 0 24 24">(.*?)<\/svg>/gu)].map(([, inside]) => inside!);
     const paths = [...icon.matchAll(/d: "([^"]+)"/gu)].map(([, d]) => d!);
     const rects = [...icon.matchAll(/\["rect", \{ (.*?), key/gu)].map(([, given]) =>
       given!.replaceAll(/: ("[^"]*"),?/gu, '=$1'),
     );
-    const at = ['rows-3', 'pencil-line', 'scan-line', 'monitor-smartphone', 'sprout'].indexOf(name);
     expect([...drawn[at]!.matchAll(/ d="([^"]+)"/gu)].map(([, d]) => d)).toEqual(paths);
     expect([...drawn[at]!.matchAll(/<rect (.*?) \/>/gu)].map(([, given]) => given)).toEqual(rects);
   },

@@ -153,6 +153,23 @@ export class App {
     await element.click();
   }
 
+  /**
+   * Presses the first of what is found so, and gives its name. What was drawn anew between finding and pressing is found
+   * again: a finger doesn't know the difference.
+   */
+  async pressFirst(what: By): Promise<string | null> {
+    for (;;) {
+      const element = await this.see(what);
+      try {
+        const name = await element.getAttribute('aria-label');
+        await this.press(element);
+        return name;
+      } catch (error) {
+        if (!(error instanceof Error && GONE.test(error.name + error.message))) throw error;
+      }
+    }
+  }
+
   /** Taps the row of a shortcut, scrolling the list until it is there. */
   async openShortcut(code: string): Promise<void> {
     // With its verdict, once it is checked.

@@ -1,3 +1,4 @@
+import { afterPaint } from './afterPaint';
 import { Subscribable } from '@yellow-latch/core/subscribable';
 import { useEffect, useState } from 'react';
 
@@ -47,9 +48,4 @@ export function useLive<T>(live: Live<T>): T {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what was shown first is compared once
   }, [live]);
   return value;
-}
-
-/** Calls when the next frame has been painted. */
-function afterPaint(call: () => void): void {
-  requestAnimationFrame(() => setTimeout(call, 0));
 }

@@ -1,5 +1,6 @@
 import { createContext, use, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 
+import { afterPaint } from '@/frame/afterPaint';
 import { whenIdle } from '@/frame/fetched';
 import { useList, useOpened, useSyncState } from '@/frame/replica/ReplicaProvider';
 
@@ -45,7 +46,7 @@ export function AuditProvider({
     let isOver = false;
     const look = (kept: unknown) => {
       if (isOver) return;
-      client.take(kept as AuditResult | undefined);
+      if (!client.take(kept as AuditResult | undefined)) client.prepare();
       setHasLooked(true);
     };
     db.get('kept', KEPT).then(look, () => look(undefined));
@@ -63,8 +64,9 @@ export function AuditProvider({
   const isEmpty = list.shortcuts.length === 0;
   useEffect(() => {
     if (!hasLooked || isEmpty || client.isCurrent) return;
-    return whenIdle(() => client.start());
-  }, [client, hasLooked, isEmpty, list]);
+    // While the list is still coming in it is not checked at each step.
+    return phase === 'in-step' ? afterPaint(() => client.start()) : whenIdle(() => client.start());
+  }, [client, hasLooked, isEmpty, list, phase]);
 
   useEffect(() => {
     if (!result) return;

@@ -129,6 +129,33 @@ describe('an audit client', () => {
   });
 });
 
+describe('a worker that was got ready', () => {
+  test('checks the list when it is there, and follows nothing before', async () => {
+    const { client, workers, isReady, found } = clientWithWorkers();
+    client.observe(list());
+    client.prepare();
+    client.prepare();
+    client.observe(list(shortcut('1', 'so')));
+    expect(client.isCurrent).toBe(false);
+    expect(client.state.phase).toBe('idle');
+    client.start();
+    await isReady();
+    expect(found()).toContain('word 1');
+    expect(workers).toHaveLength(1);
+  });
+
+  test('and fails is made anew when a list is to be checked, as if it were the first', async () => {
+    const { client, workers, isReady } = clientWithWorkers();
+    client.prepare();
+    workers[0]!.fail();
+    expect(client.state).toMatchObject({ phase: 'idle', wasRestarted: false });
+    client.observe(list(shortcut('1', 'so')));
+    client.start();
+    await isReady();
+    expect(workers).toHaveLength(2);
+  });
+});
+
 describe('a worker that fails', () => {
   const { client, workers, isReady, found } = clientWithWorkers();
 

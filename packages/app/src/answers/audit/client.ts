@@ -79,6 +79,8 @@ export class AuditClient {
   private readonly changes = new Subscribable();
   private worker: Worker | null = null;
   private api: RemoteApis | null = null;
+  /** Whether the worker follows the list: one that was only got ready doesn't. */
+  private follows = false;
   /** Rejects when the worker ends, so that no question waits for ever. */
   private ended: Promise<never> = new Promise(() => {});
   private reject: (reason: Error) => void = () => {};
@@ -106,18 +108,26 @@ export class AuditClient {
   /** Whether a worker follows the list, or the result is of the list as it stands, with nothing left unchecked. */
   get isCurrent(): boolean {
     const { result } = this.current;
-    return this.api !== null || (result?.version === versionOf(this.list) && result.unchecked.length === 0);
+    return this.follows || (result?.version === versionOf(this.list) && result.unchecked.length === 0);
   }
 
   /** The list is now this; a worker that is at work follows. */
   observe(list: AuditedList): void {
     this.list = list;
-    if (this.api) this.tell();
+    if (this.follows) this.tell();
+  }
+
+  /** Has the worker load and make what every check takes, while the list is still on its way. */
+  prepare(): void {
+    if (this.worker || this.current.phase === 'failed') return;
+    const { languages, profiles } = this.list;
+    // What can't be loaded now is said when the list is checked.
+    if (this.makeReady()) void this.api?.audit.prepare(languages, profiles).catch(() => {});
   }
 
   /** Checks the list, and goes on following it. */
   start(): void {
-    if (!this.api && this.current.phase !== 'failed') this.begin();
+    if (!this.follows && this.current.phase !== 'failed') this.begin();
   }
 
   /** Begins anew after a failure, because a person asks for it. */
@@ -185,20 +195,28 @@ export class AuditClient {
   }
 
   private begin(): void {
+    if (!this.makeReady()) return;
+    this.follows = true;
+    this.known = EMPTY;
+    this.told = Promise.resolve();
+    this.tell();
+  }
+
+  /** Makes the worker unless there is one. False: none is to be had. */
+  private makeReady(): boolean {
+    if (this.worker) return true;
     try {
       this.worker = this.makeWorker();
     } catch {
       this.turn({ phase: 'failed' });
-      return;
+      return false;
     }
     const worker = this.worker;
     worker.addEventListener('error', () => this.fail(worker));
     this.api = wrap<ReachedApis>(worker);
     this.ended = new Promise((_, reject) => (this.reject = reject));
     this.ended.catch(() => {});
-    this.known = EMPTY;
-    this.told = Promise.resolve();
-    this.tell();
+    return true;
   }
 
   /** Tells the worker what it does not know of the list. */
@@ -251,6 +269,11 @@ export class AuditClient {
 
   private fail(worker: Worker): void {
     if (worker !== this.worker) return;
+    // One that was only got ready is made anew when it is needed.
+    if (!this.follows) {
+      this.end();
+      return;
+    }
     const isFirst = this.current.phase === 'ready' || !this.current.wasRestarted;
     this.end();
     this.turn({ phase: isFirst ? 'working' : 'failed', wasRestarted: true });
@@ -261,6 +284,7 @@ export class AuditClient {
     this.worker?.terminate();
     this.worker = null;
     this.api = null;
+    this.follows = false;
     this.reject(new Error('the worker has ended'));
   }
 

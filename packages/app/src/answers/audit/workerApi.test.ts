@@ -63,6 +63,25 @@ test('what cannot be fetched is said, and asked for again the next time', async 
   expect(asked.filter((name) => name === 'en')).toHaveLength(2);
 });
 
+test('what is got ready before there is a list is not loaded again, and changes nothing of what is found', async () => {
+  const files = { en: VOCABULARY, 'look-alikes': [['0', 'O']] };
+  const { api, asked } = deskWith(files);
+  await api.prepare(['en'], ['phone-list']);
+  expect(asked.sort()).toEqual(['en', 'look-alikes']);
+  expect(api.checked()).toBeNull();
+  const report = await api.run(request(shortcut('1', 'so'), shortcut('2', ';o0')));
+  expect(asked).toHaveLength(2);
+  expect(report).toEqual(await deskWith(files).api.run(request(shortcut('1', 'so'), shortcut('2', ';o0'))));
+});
+
+test('getting ready stops when a list is to be checked, and goes on where a file is not to be had', async () => {
+  const { api } = deskWith({ 'look-alikes': [] });
+  const ready = api.prepare(['en'], ['phone-list']);
+  const report = api.run(request(shortcut('1', 'so')));
+  await ready;
+  expect((await report)!.unchecked).toEqual(['en']);
+});
+
 test('a run that was cancelled or overtaken gives nothing', async () => {
   const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
   const first = api.run(request(shortcut('1', 'so')));

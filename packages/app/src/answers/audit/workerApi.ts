@@ -69,6 +69,15 @@ export interface ReadOwnText {
 
 const MOST_PROPOSALS = 3;
 
+/** A list that is checked before there is one: of each kind of code one, with a word that is spelled wrongly. */
+const FOR_PRACTICE: readonly AuditedShortcut[] = ['so', ';so', 'So', '2so', 'so.', 'sos'].map((code, i) => ({
+  id: `practice-${i}`,
+  code,
+  content: { expansion: `what ${code} gvies`, template: false, format: 'plain' },
+  kind: 'message',
+  setId: null,
+}));
+
 /** Fetches a file of language data by its name; throws if it is not to be had. */
 export type FetchLanguageFile = (name: string) => Promise<unknown>;
 
@@ -93,22 +102,7 @@ export class AuditWorkerApi {
     const run = this.latest;
     this.told.clear();
     for (const shortcut of request.list.shortcuts) this.told.set(shortcut.id, shortcut);
-    const unchecked: string[] = [];
-    const vocabularies: Vocabulary[] = [];
-    for (const code of request.languages) {
-      try {
-        vocabularies.push(await this.load(code, parseVocabulary));
-      } catch {
-        unchecked.push(code);
-      }
-    }
-    let skeletonOf: ((key: string) => string) | null = null;
-    try {
-      const lookAlikes = await this.load('look-alikes', parseLookAlikes);
-      skeletonOf = (key) => confusableSkeleton(key, lookAlikes);
-    } catch {
-      unchecked.push('look-alikes');
-    }
+    const { vocabularies, skeletonOf, unchecked } = await this.loadFor(request.languages);
     const steps = Audit.steps({
       list: { ...request.list, shortcuts: request.list.shortcuts.map(this.asText) },
       profiles: request.devices.map(profileOf),
@@ -128,6 +122,24 @@ export class AuditWorkerApi {
       }
       onProgress?.(step.value);
       await this.pause();
+    }
+  }
+
+  /**
+   * Loads and makes what every check takes, whatever the list, and has the engine see the code that it runs: a check that
+   * comes after takes a third of the time. Stops when a list is to be checked.
+   */
+  async prepare(languages: readonly string[], devices: readonly string[]): Promise<void> {
+    const { latest } = this;
+    const { vocabularies, skeletonOf } = await this.loadFor(languages);
+    for (const _ of Audit.steps({
+      list: { sets: [], shortcuts: FOR_PRACTICE },
+      profiles: devices.map(profileOf),
+      languages: vocabularies.map((vocabulary) => ({ vocabulary })),
+      skeletonOf,
+    })) {
+      await this.pause();
+      if (latest !== this.latest) return;
     }
   }
 
@@ -235,6 +247,28 @@ export class AuditWorkerApi {
     const { figures, unchecked, notEstimated } = audit;
     const findings = audit.findings.map((finding) => briefOf(finding, audit));
     return { findings, figures, unchecked, notEstimated, contexts: CONTEXT_COUNT };
+  }
+
+  /** What a check takes beside the list; what can't be loaded is named. */
+  private async loadFor(languages: readonly string[]) {
+    const unchecked: string[] = [];
+    const orNull = async <Content>(name: string, parse: (content: unknown) => Content): Promise<Content | null> => {
+      try {
+        return await this.load(name, parse);
+      } catch {
+        unchecked.push(name);
+        return null;
+      }
+    };
+    const [lookAlikes, ...words] = await Promise.all([
+      orNull('look-alikes', parseLookAlikes),
+      ...languages.map((code) => orNull(code, parseVocabulary)),
+    ]);
+    return {
+      vocabularies: words.filter((vocabulary) => vocabulary !== null),
+      skeletonOf: lookAlikes && ((key: string) => confusableSkeleton(key, lookAlikes)),
+      unchecked: [...languages, 'look-alikes'].filter((name) => unchecked.includes(name)),
+    };
   }
 
   /** Loads a file once; one that failed is asked for again the next time. */

@@ -14,18 +14,22 @@ const SLOWED = 4;
 /** A line as phones have it: round trip in ms, bytes a second. */
 const LINE = { offline: false, latency: 40, downloadThroughput: 1_250_000, uploadThroughput: 1_250_000 };
 
-/** Notes the frame in which the first row stands. */
+/** Notes the frames in which the first row stands: in the picture of the last visit or in the app, and in the app. */
 const NOTE_ROW = `
+  const ROW = '[role=main] [role=group] [role=link]';
   const look = () => {
-    if (document.querySelector('[role=main] [role=group] [role=link]')) globalThis.rowAt = performance.now();
+    const isInApp = document.querySelector(ROW) !== null;
+    if (isInApp || document.querySelector('#shell')?.shadowRoot?.querySelector(ROW)) globalThis.rowAt ??= performance.now();
+    if (isInApp) globalThis.appRowAt = performance.now();
     else requestAnimationFrame(look);
   };
   requestAnimationFrame(look);`;
 
 interface Opened {
-  /** From the navigation to the first frame with anything in it, and to the one with the first row, in ms. */
+  /** From the navigation to the first frame with anything in it, to the one with the first row, and to the app's own, in ms. */
   readonly paint: number;
   readonly row: number;
+  readonly app: number;
   /** Scripts before the page was idle first, compressed, in bytes. */
   readonly script: number;
 }
@@ -34,13 +38,13 @@ async function open(browser: Browser, address: string, hasRows: boolean): Promis
   // Who opens it leaves no page: to take one down would be measured with it.
   await browser.driver.get('about:blank');
   await browser.driver.get(address);
-  const shown = hasRows ? 'globalThis.rowAt' : `performance.getEntriesByName('first-contentful-paint')[0]`;
+  const shown = hasRows ? 'globalThis.appRowAt' : `performance.getEntriesByName('first-contentful-paint')[0]`;
   await browser.driver.wait(async () => browser.driver.executeScript<boolean>(`return ${shown} !== undefined`), 60_000);
   const { script } = await new App(browser, address).fetchedBytes();
-  const [paint, row] = await browser.driver.executeScript<[number, number]>(
-    `return [performance.getEntriesByName('first-contentful-paint')[0].startTime, globalThis.rowAt]`,
+  const [paint, row, app] = await browser.driver.executeScript<[number, number, number]>(
+    `return [performance.getEntriesByName('first-contentful-paint')[0].startTime, globalThis.rowAt, globalThis.appRowAt]`,
   );
-  return { paint, row, script };
+  return { paint, row, app, script };
 }
 
 async function slowed(browser: Browser): Promise<void> {
@@ -103,7 +107,12 @@ export async function firstPaintWarm(): Promise<Figure[]> {
   const [stand, bare] = [await Stand.start('demo'), await Stand.start('closed', EMPTY)];
   const [one, other] = [await Browser.start('phone'), await Browser.start('phone')];
   try {
-    await (await new App(one, stand.address).open()).isKeptOnDevice();
+    const app = await new App(one, stand.address).open();
+    await app.isKeptOnDevice();
+    await app.until(
+      () => app.driverScript(`return localStorage.getItem('yellow-latch.picture') !== null`),
+      'a picture',
+    );
     await slowed(one);
     await slowed(other);
     // Twice, so that each has its scripts as the browser keeps them once they are used.
@@ -133,20 +142,24 @@ interface Painted {
 
 function painted(name: string, how: string, { own, empty, atMost }: Painted): Figure[] {
   const beside = empty.map(({ paint }) => paint);
-  return (['paint', 'row'] as const).map((which) => {
+  const parts = [
+    { which: 'paint', name, what: 'something of ours on the screen', bar: 0.15 },
+    { which: 'row', name: `${name}-row`, what: 'the first row on the screen', bar: atMost },
+    { which: 'app', name: `${name}-app`, what: 'the first row that answers', bar: null },
+  ] as const;
+  return parts.map(({ which, name: figure, what, bar }) => {
     const times = own.map((opened) => opened[which]);
     const { ratio, spread } = ratioOf(times, beside);
-    const bar = which === 'paint' ? 0.15 : atMost;
     return {
-      name: which === 'paint' ? name : `${name}-row`,
-      what: `${which === 'paint' ? 'something of ours' : 'the first row'} on the screen: ${how}`,
+      name: figure,
+      what: `${what}: ${how}`,
       ours: round(median(times)),
       peer: `${round(median(beside))} ms, the first thing of an empty app of the same packages`,
       ratio,
       spread,
       unit: 'ms',
-      bar: `≤ ${bar}`,
-      holds: ratio <= bar,
+      bar: bar === null ? 'none' : `≤ ${bar}`,
+      holds: bar === null || ratio <= bar,
     };
   });
 }

@@ -157,3 +157,66 @@ journey('wide: list and detail side by side, all of it with the keyboard', 'demo
   await app.padHolds('Kind regards,\nAnsel Corrie\n');
   await app.expectAccessible();
 });
+
+/** Holds back the app's scripts, as a slow device does, until `letGo` is called. */
+const HELD_BACK = `
+  const { append } = Element.prototype;
+  const held = [];
+  Element.prototype.append = function (...nodes) {
+    if (nodes[0]?.tagName === 'SCRIPT') held.push(nodes[0]);
+    else append.apply(this, nodes);
+  };
+  globalThis.letGo = () => held.splice(0).forEach((script) => append.call(document.body, script));`;
+
+/** Whether what the check found is kept on the device. */
+const IS_CHECK_KEPT = `return new Promise((resolve, reject) => {
+  const opening = indexedDB.open('yellow-latch-' + localStorage.getItem('yellow-latch.device'));
+  opening.onerror = () => reject(opening.error);
+  opening.onsuccess = () => {
+    const asked = opening.result.transaction('kept').objectStore('kept').get('audit');
+    asked.onsuccess = () => resolve(asked.result !== undefined);
+    opening.result.close();
+  };
+})`;
+
+/** The names of the rows in view with where they stand, within a document or a shadow root. */
+const rowsIn = (within: string) => `return [...${within}.querySelectorAll('[role=main] [role=group] [role=link]')]
+  .map((row) => ({ name: row.getAttribute('aria-label'), box: row.getBoundingClientRect().toJSON() }))
+  .filter(({ box }) => box.top < innerHeight)`;
+interface Row {
+  readonly name: string;
+  readonly box: DOMRect;
+}
+
+journey(
+  'opened again, the list stands there before the app does, in its place; a tap on it counts',
+  'demo',
+  async ({ open, stand }) => {
+    const app = await open('phone');
+    const { browser } = app;
+    await app.until(
+      () => app.driverScript(`return localStorage.getItem('yellow-latch.picture')?.includes(';cv, Safe') === true`),
+      'a picture of the checked list',
+    );
+    await app.until(() => app.driverScript(IS_CHECK_KEPT), 'what was found to be kept');
+    await browser.command('Page.addScriptToEvaluateOnNewDocument', { source: HELD_BACK });
+    await browser.driver.get(stand.address);
+    const inPicture = `document.querySelector('#shell').shadowRoot`;
+    await app.until(() => app.driverScript(`return ${inPicture} !== null`), 'the picture');
+    const drawn = await app.driverScript<Row[]>(rowsIn(inPicture));
+    expect(drawn.length).toBeGreaterThan(5);
+    expect(await app.codes()).toEqual([]);
+    await app.expectAccessible();
+    await app.driverScript('letGo()');
+    await app.until(async () => (await app.codes()).length > 0, 'the app');
+    expect((await app.driverScript<Row[]>(rowsIn('document'))).slice(0, drawn.length)).toEqual(drawn);
+
+    await browser.driver.get(stand.address);
+    await app.until(() => app.driverScript(`return ${inPicture} !== null`), 'the picture');
+    const { box } = drawn.find(({ name }) => name.startsWith(';cv,'))!;
+    const at = { x: Math.round(box.left + box.width / 2), y: Math.round(box.top + box.height / 2) };
+    await browser.driver.actions().move(at).click().perform();
+    await app.driverScript('letGo()');
+    expect(await (await app.field('You type')).getAttribute('value')).toBe(';cv');
+  },
+);

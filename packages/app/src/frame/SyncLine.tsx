@@ -6,6 +6,7 @@ import { Text } from 'react-native-paper';
 import { Icon } from '@/look/icons';
 import { tellMoment } from '@/wording/format';
 import { usePalette } from '@/look/useLook';
+import { PASSING } from './picture';
 import { announce } from './announce';
 import { tellRefusal } from './refusals';
 import { useSyncState } from './replica/ReplicaProvider';
@@ -18,7 +19,7 @@ export function SyncLine() {
   const { icon, text } = tellSync(state);
   useSaid(icon === 'cloud-off', text);
   return (
-    <View style={styles.line}>
+    <View style={styles.line} {...PASSING}>
       <Icon name={icon} size={16} color={palette.inkSoft} />
       <Text variant="bodySmall" style={{ color: palette.inkSoft, flexShrink: 1 }}>
         {text}

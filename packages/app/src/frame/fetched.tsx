@@ -31,20 +31,3 @@ function Missing() {
     </View>
   );
 }
-
-let wasIdle = false;
-
-/** Calls when the page has nothing better to do; gives the way to call it off. The first such moment is marked: what is fetched from then on is behind the first screen. */
-export function whenIdle(call: () => void): () => void {
-  const begin = () => {
-    if (!wasIdle) globalThis.performance?.mark?.('idle');
-    wasIdle = true;
-    call();
-  };
-  if (typeof requestIdleCallback === 'function') {
-    const handle = requestIdleCallback(begin, { timeout: 3_000 });
-    return () => cancelIdleCallback(handle);
-  }
-  const timer = setTimeout(begin, 300);
-  return () => clearTimeout(timer);
-}

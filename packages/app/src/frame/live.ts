@@ -1,4 +1,4 @@
-import { afterPaint } from './afterPaint';
+import { afterPaint } from './moments';
 import { Subscribable } from '@yellow-latch/core/subscribable';
 import { useEffect, useState } from 'react';
 

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 
-import { whenIdle } from '@/frame/fetched';
+import { whenIdle } from '@/frame/moments';
 
 /** A later version is looked for so often, in ms, and whenever the page comes to the front. */
 const HOUR = 60 * 60 * 1_000;

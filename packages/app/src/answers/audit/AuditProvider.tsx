@@ -1,7 +1,6 @@
 import { createContext, use, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 
-import { afterPaint } from '@/frame/afterPaint';
-import { whenIdle } from '@/frame/fetched';
+import { afterPaint, whenIdle } from '@/frame/moments';
 import { useList, useOpened, useSyncState } from '@/frame/replica/ReplicaProvider';
 
 import { AuditClient, type AuditResult, type AuditState } from './client';
@@ -34,26 +33,22 @@ export function AuditProvider({
 }) {
   const list = useList();
   nameByDevices(list.places);
-  const { db } = useOpened().replica;
-  const [client] = useState(makeClient);
-  const [hasLooked, setHasLooked] = useState(false);
+  const { replica, firstKept } = useOpened();
+  const { db } = replica;
+  const [client] = useState(() => {
+    const made = makeClient();
+    made.observe(list);
+    made.take(firstKept.get(KEPT) as AuditResult | undefined);
+    return made;
+  });
   const state = useSyncExternalStore(client.subscribe, () => client.state);
   const { result } = state;
 
   useEffect(() => client.observe(list), [client, list]);
 
   useEffect(() => {
-    let isOver = false;
-    const look = (kept: unknown) => {
-      if (isOver) return;
-      if (!client.take(kept as AuditResult | undefined)) client.prepare();
-      setHasLooked(true);
-    };
-    db.get('kept', KEPT).then(look, () => look(undefined));
-    return () => {
-      isOver = true;
-    };
-  }, [client, db]);
+    if (!client.isCurrent) client.prepare();
+  }, [client]);
 
   // It may have failed for want of its files: when the server is back, they can be had.
   const { phase } = useSyncState();
@@ -63,10 +58,10 @@ export function AuditProvider({
 
   const isEmpty = list.shortcuts.length === 0;
   useEffect(() => {
-    if (!hasLooked || isEmpty || client.isCurrent) return;
+    if (isEmpty || client.isCurrent) return;
     // While the list is still coming in it is not checked at each step.
     return phase === 'in-step' ? afterPaint(() => client.start()) : whenIdle(() => client.start());
-  }, [client, hasLooked, isEmpty, list, phase]);
+  }, [client, isEmpty, list, phase]);
 
   useEffect(() => {
     if (!result) return;

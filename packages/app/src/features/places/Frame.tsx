@@ -16,7 +16,8 @@ import { webStyle } from '@/look/webStyle';
 import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 
 import { useReminder } from '@/answers/learn/reminder';
-import { fetched, whenIdle } from '@/frame/fetched';
+import { fetched } from '@/frame/fetched';
+import { whenIdle } from '@/frame/moments';
 import { announce, Announcer } from '@/frame/announce';
 import { FocusKeeper, goToHeading, isField } from '@/frame/focus';
 import { NoticeBar, useNoticeLeaving } from '@/frame/Notices';

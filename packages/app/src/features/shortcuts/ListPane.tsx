@@ -1,6 +1,6 @@
 import { plural, t } from '@lingui/core/macro';
 import { isMade } from '@yellow-latch/core/model';
-import { useGlobalSearchParams, useRouter } from 'expo-router';
+import { useGlobalSearchParams, usePathname, useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
@@ -14,8 +14,9 @@ import { planOffer } from '@/parts/planOffer';
 import { SeverityFilter } from '@/parts/findings/SeverityFilter';
 import { fetchParts } from '@/bundles/editor';
 import { announce } from '@/frame/announce';
-import { whenIdle } from '@/frame/fetched';
+import { whenIdle } from '@/frame/moments';
 import { useLive } from '@/frame/live';
+import { usePictureKept } from '@/frame/picture';
 import { SyncLine } from '@/frame/SyncLine';
 import { FilterChips } from '@/look/FilterChips';
 import { SearchField } from '@/look/SearchField';
@@ -92,6 +93,10 @@ export function ListPane() {
   useEffect(() => {
     if (isNarrowed) announce(told);
   }, [isNarrowed, told]);
+  // The list as it opens: nothing searched for, nothing open over it or beside it.
+  const isOnItsPage = usePathname() === '/';
+  const isAsItOpens = isOnItsPage && !isNarrowed && chosen === null && !isFiltering;
+  usePictureKept(isAsItOpens, items, findings);
   const onKeyDown = useListKeys(items, handle);
   const { id: openId } = useGlobalSearchParams<{ id?: string }>();
   const isEmpty = list.shortcuts.length === 0;

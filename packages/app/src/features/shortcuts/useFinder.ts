@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 
-import { whenIdle } from '@/frame/fetched';
+import { whenIdle } from '@/frame/moments';
 import type { ListView } from '@yellow-latch/replica/storage/view';
 
 import { Finder } from '@/parts/find';

@@ -22,7 +22,7 @@ import { useSendUses } from '@/answers/effort/useSendUses';
 import { useSeen } from '@/answers/learn/useSeen';
 import { useAudit } from '@/answers/audit/AuditProvider';
 import { keyboardOf } from '@/answers/effort/keyboards';
-import { whenIdle } from '@/frame/fetched';
+import { whenIdle } from '@/frame/moments';
 import { useList, useOpened } from '@/frame/replica/ReplicaProvider';
 import { switchBoardOf, useSwitches } from '@/frame/standIn/switches';
 import type { StandInTab } from '@/frame/standIn/tab';

@@ -8,6 +8,7 @@ import { Text } from 'react-native-paper';
 
 import { fetched } from '@/frame/fetched';
 import { nameOfStandIn } from '@/frame/standIn/name';
+import { forgetPicture } from '@/frame/picture';
 import { useShellGone } from '@/frame/shell';
 import { standInTab, trySample } from '@/frame/standIn/tab';
 import { UpdateOffer } from '@/frame/UpdateOffer';
@@ -45,6 +46,7 @@ function isDevicePage(): boolean {
 /** The first page of a browser that is in no list: what this is, and the three ways in. */
 export default function StartPage({ device }: Outside) {
   useShellGone();
+  useEffect(forgetPicture, []);
   const palette = usePalette();
   const [invited] = useState(codeInAddress);
   const [way, setWay] = useState<Way | null>(location.pathname === '/join' || isDevicePage() ? 'code' : null);

@@ -5,6 +5,7 @@ import { useNotice } from '@/frame/Notices';
 
 import { makeCurrentDevice, openCurrentDevice, type OpenedDevice } from '@yellow-latch/replica/storage/currentDevice';
 import { newDeviceState } from '@yellow-latch/replica/storage/device';
+import { readFirstKept, type FirstKept } from './useKept';
 import { keepForGood, NotKeptError, tellNotKept, tellOnlyUse } from './keeping';
 import { changesNoList } from '@yellow-latch/replica/storage/write';
 import { Replica } from '@yellow-latch/replica/storage/replica';
@@ -18,6 +19,7 @@ export interface Opened {
   replica: Replica;
   sync: Sync;
   unsaved: UnsavedForms;
+  firstKept: FirstKept;
 }
 
 /** This browser is in no list: it was in none yet (null), or is the device here no more. */
@@ -39,7 +41,8 @@ export async function openedOf(replica: Replica, isAlone: boolean): Promise<Open
   const sync = new Sync(replica, server, () => location.reload());
   if (isAlone) sync.stayAlone();
   else sync.start();
-  return { replica, sync, unsaved: await UnsavedForms.open(replica.db) };
+  const [unsaved, firstKept] = await Promise.all([UnsavedForms.open(replica.db), readFirstKept(replica.db)]);
+  return { replica, sync, unsaved, firstKept };
 }
 
 /** The device that this browser becomes without being asked, where the server takes everybody into its one list. */

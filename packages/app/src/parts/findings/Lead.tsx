@@ -1,16 +1,13 @@
 import { t } from '@lingui/core/macro';
 import { useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
 import { LatchGlyph } from '@/look/LatchGlyph';
-import { useOpened } from '@/frame/replica/ReplicaProvider';
+import { useKept } from '@/frame/replica/useKept';
 import { OfferCard } from '@/parts/OfferCard';
 
 import { pathOfChecked } from './path';
 import { useCodes } from './useCodes';
-
-const KEPT = 'was-led';
 
 /**
  * Once, below a list with something that breaks: leads through the worst of it, its evidence and its fix.
@@ -18,21 +15,14 @@ const KEPT = 'was-led';
  */
 export function Lead() {
   const router = useRouter();
-  const { db } = useOpened().replica;
   const { codeOf } = useCodes();
   const { findings } = useAudit();
-  const [wasLed, setWasLed] = useState(true);
-  useEffect(() => {
-    void db.get('kept', KEPT).then((was) => setWasLed(was === true));
-  }, [db]);
+  const [wasLed, setWasLed] = useKept('was-led', false);
   // The one that is easiest to see: a code that is a word.
   const first =
     findings.open.find(({ type, severity }) => type === 'word' && severity === 'breaks') ?? findings.open[0];
   if (wasLed || !first || first.severity !== 'breaks') return null;
-  const end = () => {
-    setWasLed(true);
-    void db.put('kept', true, KEPT);
-  };
+  const end = () => setWasLed(true);
   const code = codeOf(first.shortcuts[0]!);
   return (
     <OfferCard

@@ -2,7 +2,7 @@ import { MissedChances } from '@yellow-latch/core/compose';
 import type { Shortcut } from '@yellow-latch/core/model';
 import { useEffect, useState } from 'react';
 
-import { whenIdle } from '@/frame/fetched';
+import { whenIdle } from '@/frame/moments';
 
 /** The texts of the list, to be found when they are typed out; made when the page has nothing better to do. */
 export function useChances(shortcuts: readonly Shortcut[], isOn: boolean): MissedChances | null {

@@ -46,9 +46,8 @@ export function AuditProvider({
 
   useEffect(() => client.observe(list), [client, list]);
 
-  useEffect(() => {
-    if (!client.isCurrent) client.prepare();
-  }, [client]);
+  // Behind the first screen, whose scripts come first.
+  useEffect(() => (client.isCurrent ? undefined : whenIdle(() => client.prepare())), [client]);
 
   // It may have failed for want of its files: when the server is back, they can be had.
   const { phase } = useSyncState();

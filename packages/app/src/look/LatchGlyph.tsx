@@ -1,4 +1,5 @@
 import type { Severity } from '@yellow-latch/core/clash/finding';
+import { memo } from 'react';
 import Svg, { Circle, Path, Rect } from 'react-native-svg';
 
 import { usePalette } from './useLook';
@@ -7,7 +8,13 @@ import { usePalette } from './useLook';
  * The verdict on a code in three shapes: the bar shut into its keep (a dot above it for a note), ajar before it, or sprung out of
  * line with its pin broken. The shapes tell it alone; colour only helps.
  */
-export function LatchGlyph({ verdict, size = 24 }: { verdict: Severity | 'safe'; size?: number }) {
+export const LatchGlyph = memo(function LatchGlyph({
+  verdict,
+  size = 24,
+}: {
+  verdict: Severity | 'safe';
+  size?: number;
+}) {
   const { ink, surface, alarm } = usePalette();
   const isSprung = verdict === 'breaks';
   const stroke = isSprung ? alarm : ink;
@@ -31,4 +38,4 @@ export function LatchGlyph({ verdict, size = 24 }: { verdict: Severity | 'safe';
       {verdict === 'note' && <Circle cx={6} cy={4} r={2.6} fill={ink} />}
     </Svg>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import Archive from 'lucide-react-native/icons/archive';
 import ArrowBigUp from 'lucide-react-native/icons/arrow-big-up';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
@@ -164,12 +165,12 @@ interface IconProps {
   color?: string;
 }
 
-/** An icon for the eye only: what it stands for is said by the control around it. */
-export function Icon({ name, size = 22, color }: IconProps) {
+/** An icon for the eye only: what it stands for is said by the control around it. Drawn anew only when it changes: lines are dear. */
+export const Icon = memo(function Icon({ name, size = 22, color }: IconProps) {
   const Drawing = (ICONS as Record<string, LucideIcon>)[name] ?? Folder;
   // A press is for the control around it: a browser would give the focus to a line of the drawing.
   return <Drawing size={size} color={color} strokeWidth={2} aria-hidden focusable={false} style={UNTOUCHED} />;
-}
+});
 
 /** Hands our icons to Paper, which would otherwise ship an icon font. */
 export const paperSettings: Settings = {

@@ -113,3 +113,8 @@ async function bundleEach(outbox: Store<'outbox'>): Promise<void> {
     await cursor.update([cursor.value as unknown as OutboxEntry]);
   }
 }
+
+/** A request that nobody waits for: what becomes of it, its transaction tells. */
+export function inTransaction(request: Promise<unknown>): void {
+  request.catch(() => {});
+}

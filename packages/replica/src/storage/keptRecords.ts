@@ -1,7 +1,7 @@
 import { packRecord, recordKey, unpackRecord, type PackedRecord, type StoredRecord } from '@yellow-latch/core/sync';
 import type { IDBPTransaction } from 'idb';
 
-import type { ReplicaSchema } from './database';
+import { inTransaction, type ReplicaSchema } from './database';
 
 /** Records in one block, and from how many on a page is kept as blocks. */
 const BLOCK = 500;
@@ -58,15 +58,15 @@ export class KeptRecords {
     const store = tx.objectStore('records');
     if (came.length < LARGE_PAGE) {
       for (const record of came) {
-        void store.put(record, recordKey(record));
+        inTransaction(store.put(record, recordKey(record)));
         this.single.add(recordKey(record));
       }
     } else {
       this.addBlocks(tx, came);
-      for (const key of came.map(recordKey)) if (this.single.delete(key)) void store.delete(key);
+      for (const key of came.map(recordKey)) if (this.single.delete(key)) inTransaction(store.delete(key));
     }
     for (const key of gone) {
-      void store.put(null, key);
+      inTransaction(store.put(null, key));
       this.single.add(key);
     }
     if (this.blocks > MOST_BLOCKS && this.blocks * BLOCK > 2 * all.size) this.replace(tx, [...all.values()]);
@@ -74,8 +74,8 @@ export class KeptRecords {
 
   /** Keeps these and nothing else. */
   replace(tx: Writing, records: readonly StoredRecord[]): void {
-    void tx.objectStore('records').clear();
-    void tx.objectStore('blocks').clear();
+    inTransaction(tx.objectStore('records').clear());
+    inTransaction(tx.objectStore('blocks').clear());
     this.single.clear();
     this.blocks = 0;
     this.addBlocks(tx, records);
@@ -83,7 +83,7 @@ export class KeptRecords {
 
   private addBlocks(tx: Writing, records: readonly StoredRecord[]): void {
     for (let at = 0; at < records.length; at += BLOCK) {
-      void tx.objectStore('blocks').add(JSON.stringify(records.slice(at, at + BLOCK).map(packRecord)));
+      inTransaction(tx.objectStore('blocks').add(JSON.stringify(records.slice(at, at + BLOCK).map(packRecord))));
       this.blocks += 1;
     }
   }

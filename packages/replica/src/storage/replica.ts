@@ -19,7 +19,7 @@ import {
 import { v7 as uuid } from 'uuid';
 
 import { Subscribable } from '@yellow-latch/core/subscribable';
-import type { DeviceState, KeptState, OutboxEntry, ReplicaDatabase } from './database';
+import { inTransaction, type DeviceState, type KeptState, type OutboxEntry, type ReplicaDatabase } from './database';
 import { keptState, stateFrom } from './device';
 import { KeptRecords } from './keptRecords';
 import { writesOfLostBeside } from './lost';
@@ -262,13 +262,12 @@ export class Replica {
       ...(copy ? { model: MODEL_VERSION } : {}),
       ...(copy || page.through >= state.through ? { through: page.through, last: page.last } : {}),
     };
-    void tx.objectStore('state').put(keptState(next), 'device');
+    inTransaction(tx.objectStore('state').put(keptState(next), 'device'));
     const waiting = await this.outbox.change(
       tx,
       (entry) => (gone.has(entry.change.id) ? null : withChange(entry, whole)),
       'held',
     );
-    await tx.done;
     const before = copy ? new Map(this.shown) : this.shown;
     this.device = next;
     this.outbox.hold(waiting);
@@ -276,15 +275,22 @@ export class Replica {
     if (copy) {
       this.copy = null;
       this.shown = new Map(this.records);
-      this.show(this.outbox.entries.map(({ change }) => recordKey(change.record)));
-      const lost =
-        copy.parted && next.may === 'edit'
-          ? writesOfLostBeside(this.waiting, before, copy.records, this.shown, (key) => copy.elsewhere.has(key))
-          : [];
-      if (lost.length > 0) await this.write(lost);
-      return 'received';
     }
-    this.show([...records.map(recordKey), ...removed, ...arrived.map(({ change }) => recordKey(change.record))]);
+    // Shown while it is being kept: the server has it, so nothing is lost if it can't be.
+    this.show(
+      copy ? this.outbox.entries.map(keyOfEntry) : [...records.map(recordKey), ...removed, ...arrived.map(keyOfEntry)],
+    );
+    try {
+      await tx.done;
+    } catch (error) {
+      await this.reload();
+      throw error;
+    }
+    if (copy?.parted && next.may === 'edit') {
+      const isElsewhere = (key: string) => copy.elsewhere.has(key);
+      const lost = writesOfLostBeside(this.waiting, before, copy.records, this.shown, isElsewhere);
+      if (lost.length > 0) await this.write(lost);
+    }
     return 'received';
   }
 
@@ -426,6 +432,10 @@ async function allOrNone(
     throw error;
   }
   await tx.done;
+}
+
+function keyOfEntry({ change }: OutboxEntry): string {
+  return recordKey(change.record);
 }
 
 function withChange(entry: OutboxEntry, changes: ReadonlyMap<string, Change>): OutboxEntry {

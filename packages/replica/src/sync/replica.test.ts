@@ -458,6 +458,34 @@ test('where the device has no room for all of a write, none of it stands', async
   expect(replica.waiting.map(({ n }) => n)).toEqual([1, 2]);
 });
 
+test('what came is shown at once; where the device has no room to keep it, it goes again and is asked for anew', async () => {
+  const server = new FakeServer();
+  const phone = await device(server);
+  await phone.replica.write([shortcut(';a')]);
+  const computer = await device(server);
+  await waitFor(() => expect(codes(computer.replica)).toEqual([';a']));
+  const records = computer.replica.standing();
+  const replica = await newReplica();
+  const { transaction } = IDBDatabase.prototype;
+  let last: IDBTransaction | undefined;
+  IDBDatabase.prototype.transaction = function (...given) {
+    return (last = transaction.apply(this, given));
+  };
+  const shown: string[][] = [];
+  const stop = replica.subscribe(() => {
+    shown.push(codes(replica));
+    if (shown.length === 1) last!.abort();
+  });
+  const came = page({ records, through: 9, last: 'nine', subscribedSets: replica.state.subscribedSets });
+  await expect(replica.receive(came)).rejects.toMatchObject({ name: 'AbortError' });
+  IDBDatabase.prototype.transaction = transaction;
+  stop();
+  expect(shown).toEqual([[';a'], []]);
+  expect(replica.next.since).toBe(0);
+  await replica.receive(came);
+  expect(codes(await Replica.open(replica.db, replica.state))).toEqual([';a']);
+});
+
 test('several writes are one command, a single one is none', async () => {
   const replica = await newReplica();
   await replica.write([shortcut(';a'), shortcut(';b')]);

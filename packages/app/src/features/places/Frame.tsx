@@ -1,7 +1,7 @@
 import { i18n, type MessageDescriptor } from '@lingui/core';
 import { msg, plural, t } from '@lingui/core/macro';
 import { usePathname, useRouter } from 'expo-router';
-import { Suspense, useEffect, useRef, useState, type ReactNode } from 'react';
+import { memo, Suspense, useEffect, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -211,23 +211,45 @@ function tellWaiting(versions: number, due: number): string {
 }
 
 function PlaceLink({ place, isWide, due }: { place: Place; isWide: boolean; due: number }) {
-  const palette = usePalette();
-  const router = useRouter();
   const pathname = usePathname();
   const isHere = placeOf(pathname) === place.path;
   const toFix = countToFix(useAudit().findings);
   const versions = useList().unsettled.length;
   const counts: Readonly<Record<string, number>> = { '/check': toFix, '/devices': versions + due };
   const count = counts[place.path] ?? 0;
-  const badge = count > 0 ? count : null;
-  const color = isHere ? palette.ink : palette.inkSoft;
   const label = i18n._(place.label);
+  const toDo = place.path === '/check' ? tellToFix(count) : tellWaiting(versions, due);
+  return (
+    <PlaceSign
+      place={place}
+      isWide={isWide}
+      isHere={isHere}
+      label={label}
+      about={count > 0 ? `${label}, ${toDo}` : label}
+      badge={count > 0 ? count : null}
+    />
+  );
+}
+
+interface PlaceSignProps {
+  place: Place;
+  isWide: boolean;
+  isHere: boolean;
+  label: string;
+  /** The label, and what is to be done there. */
+  about: string;
+  badge: number | null;
+}
+
+/** A place as it is drawn: not anew at each change of the list. */
+const PlaceSign = memo(function PlaceSign({ place, isWide, isHere, label, about, badge }: PlaceSignProps) {
+  const palette = usePalette();
+  const router = useRouter();
+  const color = isHere ? palette.ink : palette.inkSoft;
   return (
     <PressLink
       aria-current={isHere ? 'page' : undefined}
-      aria-label={
-        badge === null ? label : `${label}, ${place.path === '/check' ? tellToFix(badge) : tellWaiting(versions, due)}`
-      }
+      aria-label={about}
       onPress={() => router.navigate(place.path)}
       style={[styles.place, isWide && styles.railPlace]}
     >
@@ -247,7 +269,7 @@ function PlaceLink({ place, isWide, due }: { place: Place; isWide: boolean; due:
       )}
     </PressLink>
   );
-}
+});
 
 const styles = StyleSheet.create({
   frame: { flex: 1 },

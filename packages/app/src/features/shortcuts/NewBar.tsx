@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { newPlace } from '@yellow-latch/replica/storage/unsaved';
 import { usePathname, useRouter } from 'expo-router';
+import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -13,7 +14,7 @@ import { useMay } from '@/frame/replica/ReplicaProvider';
  * The bar that starts a new shortcut: from what was just copied, or from nothing. Where the
  * browser keeps the clipboard to itself, the editor opens with the caret where to paste.
  */
-export function NewBar() {
+export const NewBar = memo(function NewBar() {
   const palette = usePalette();
   const router = useRouter();
   // With an editor open beside it, saving is the primary action.
@@ -42,7 +43,7 @@ export function NewBar() {
       <LatchButton icon="clipboard-paste" label={t`Paste`} isQuiet={isBesideEditor} onPress={() => void paste()} />
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   bar: {

@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { ShortcutSet } from '@yellow-latch/core/model';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
@@ -8,7 +9,13 @@ import { Icon } from '@/look/icons';
 import { usePalette } from '@/look/useLook';
 
 /** The name of a set over its shortcuts, and how many there are. */
-export function SetHeading({ set, count }: { set: ShortcutSet | 'corrections' | null; count: number }) {
+export const SetHeading = memo(function SetHeading({
+  set,
+  count,
+}: {
+  set: ShortcutSet | 'corrections' | null;
+  count: number;
+}) {
   const palette = usePalette();
   const { name, icon } =
     set === 'corrections'
@@ -26,7 +33,7 @@ export function SetHeading({ set, count }: { set: ShortcutSet | 'corrections' | 
       </Text>
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   row: {

@@ -29,10 +29,15 @@ export interface ClockParts {
 
 export function readClock(clock: Clock): ClockParts {
   return {
-    time: Number.parseInt(clock.slice(0, 12), 16),
+    time: timeOf(clock),
     counter: Number.parseInt(clock.slice(13, 17), 16),
     device: clock.slice(18),
   };
+}
+
+/** When an event was, as its clock says; ms since 1970. */
+export function timeOf(clock: Clock): number {
+  return Number.parseInt(clock.slice(0, 12), 16);
 }
 
 /** The clock of a new event on `device` at wall time `now` (ms), later than `last`. */

@@ -15,17 +15,22 @@ export interface PackedRecord {
 }
 
 export function packRecord({ type, id, fields }: StoredRecord): PackedRecord | StoredRecord {
-  const made = Object.values(fields).find((versions) => versions.length === 1)?.[0];
-  if (!made) return { type, id, fields };
+  let made: Version | undefined;
   const values: Record<string, unknown> = {};
-  const others: Record<string, Version[]> = {};
-  for (const [field, versions] of Object.entries(fields)) {
-    const [only] = versions;
-    if (versions.length === 1 && only!.id === made.id && only!.clock === made.clock && only!.saw === undefined)
-      values[field] = only!.value;
-    else others[field] = versions;
+  let others: Record<string, Version[]> | undefined;
+  for (const field in fields) {
+    const versions = fields[field]!;
+    const [first] = versions;
+    const only = versions.length === 1 ? first : undefined;
+    made ??= only;
+    if (only && only.id === made!.id && only.clock === made!.clock && only.saw === undefined)
+      values[field] = only.value;
+    else (others ??= {})[field] = versions;
   }
-  return { type, id, by: [made.id, made.clock], values, ...(Object.keys(others).length > 0 ? { fields: others } : {}) };
+  if (!made) return { type, id, fields };
+  const packed: PackedRecord = { type, id, by: [made.id, made.clock], values };
+  if (others) packed.fields = others;
+  return packed;
 }
 
 /** The record, whether it came packed or not. */

@@ -8,7 +8,7 @@ import {
   type Shortcut,
   type Used,
 } from '../model';
-import { readClock, type Clock } from './clock';
+import { readClock, timeOf, type Clock } from './clock';
 
 /** One value that a field was given. */
 export interface Version {
@@ -58,21 +58,31 @@ export function isDeleted(record: StoredRecord): boolean {
 /** When the record last changed, by the clock of its latest version; ms since 1970. Counting does not change it. */
 export function changedAt(record: StoredRecord): number {
   let latest: Clock | null = null;
-  for (const [field, versions] of Object.entries(record.fields)) {
+  for (const field in record.fields) {
     if (isCounter(record.type, field)) continue;
-    for (const { clock } of versions) if (latest === null || clock > latest) latest = clock;
+    for (const { clock } of record.fields[field]!) if (latest === null || clock > latest) latest = clock;
   }
-  return latest === null ? 0 : readClock(latest).time;
+  return latest === null ? 0 : timeOf(latest);
 }
 
 /** The value each field shows. Complete, since `applyChange` takes no incomplete record in. */
 export function currentFields<T extends RecordType>(record: StoredRecord & { type: T }): FieldsOf[T] {
-  const { fields, defaults } = RECORD_TYPES[record.type];
-  const valueOf = (name: string): unknown => {
+  const defaults: Record<string, unknown> = RECORD_TYPES[record.type].defaults;
+  const current: Record<string, unknown> = {};
+  for (const name of namesOf(record.type)) {
     const shown = record.fields[name]?.[0];
-    return shown ? shown.value : (defaults as Record<string, unknown>)[name];
-  };
-  return Object.fromEntries(Object.keys(fields.shape).map((name) => [name, valueOf(name)])) as never;
+    current[name] = shown ? shown.value : defaults[name];
+  }
+  return current as never;
+}
+
+const names = new Map<RecordType, readonly string[]>();
+
+/** The fields of a type, asked for once: a list has ten thousand records. */
+function namesOf(type: RecordType): readonly string[] {
+  let known = names.get(type);
+  if (!known) names.set(type, (known = Object.keys(RECORD_TYPES[type].fields.shape)));
+  return known;
 }
 
 /** The other versions of a field: what devices wrote beside the one shown. Equal values are none. */

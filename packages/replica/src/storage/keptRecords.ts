@@ -62,7 +62,7 @@ export class KeptRecords {
         this.single.add(recordKey(record));
       }
     } else {
-      this.addBlocks(tx, came);
+      this.addBlocks(tx, blocksOf(came));
       for (const key of came.map(recordKey)) if (this.single.delete(key)) inTransaction(store.delete(key));
     }
     for (const key of gone) {
@@ -74,17 +74,29 @@ export class KeptRecords {
 
   /** Keeps these and nothing else. */
   replace(tx: Writing, records: readonly StoredRecord[]): void {
+    this.replaceBy(tx, blocksOf(records));
+  }
+
+  /** As `replace`, with what `blocksOf` made of the records, part by part: of one in several parts the last counts. */
+  replaceBy(tx: Writing, blocks: readonly string[]): void {
     inTransaction(tx.objectStore('records').clear());
     inTransaction(tx.objectStore('blocks').clear());
     this.single.clear();
     this.blocks = 0;
-    this.addBlocks(tx, records);
+    this.addBlocks(tx, blocks);
   }
 
-  private addBlocks(tx: Writing, records: readonly StoredRecord[]): void {
-    for (let at = 0; at < records.length; at += BLOCK) {
-      inTransaction(tx.objectStore('blocks').add(JSON.stringify(records.slice(at, at + BLOCK).map(packRecord))));
-      this.blocks += 1;
-    }
+  private addBlocks(tx: Writing, blocks: readonly string[]): void {
+    for (const block of blocks) inTransaction(tx.objectStore('blocks').add(block));
+    this.blocks += blocks.length;
   }
+}
+
+/** Records as they are kept many at once. */
+export function blocksOf(records: readonly StoredRecord[]): string[] {
+  const blocks: string[] = [];
+  for (let at = 0; at < records.length; at += BLOCK) {
+    blocks.push(JSON.stringify(records.slice(at, at + BLOCK).map(packRecord)));
+  }
+  return blocks;
 }

@@ -21,17 +21,19 @@ import { v7 as uuid } from 'uuid';
 import { Subscribable } from '@yellow-latch/core/subscribable';
 import { inTransaction, type DeviceState, type KeptState, type OutboxEntry, type ReplicaDatabase } from './database';
 import { keptState, stateFrom } from './device';
-import { KeptRecords } from './keptRecords';
+import { blocksOf, KeptRecords } from './keptRecords';
 import { writesOfLostBeside } from './lost';
 import { Outbox } from './outbox';
 import { writePrivate } from './private';
-import { viewOf, type ListView } from './view';
+import { readAhead, viewOf, type ListView } from './view';
 import { wholeChanges, wholeRecords } from './whole';
 import type { Write } from './write';
 
 /** A fresh copy of the list on its way, in memory until it is whole. */
 interface Copy {
   records: Map<string, StoredRecord>;
+  /** The records as they will be kept, made page by page while the next one is on its way. */
+  blocks: string[];
   /** What the server has but this device does not take. */
   elsewhere: Set<string>;
   through: number;
@@ -217,10 +219,15 @@ export class Replica {
    * device takes other sets now.
    */
   async receive(page: Page, now = Date.now()): Promise<'received' | 'copy-needed'> {
-    if (page.fresh) this.copy = { records: new Map(), elsewhere: new Set(), through: 0, parted: page.parted };
+    if (page.fresh)
+      this.copy = { records: new Map(), blocks: [], elsewhere: new Set(), through: 0, parted: page.parted };
     else if (!isSame(page.subscribedSets, this.device.subscribedSets)) return 'copy-needed';
     if (this.copy) {
-      for (const record of page.records) this.copy.records.set(recordKey(record), record);
+      for (const record of page.records) {
+        this.copy.records.set(recordKey(record), record);
+        readAhead(record);
+      }
+      this.copy.blocks.push(...blocksOf(page.records));
       for (const record of page.removed) this.copy.elsewhere.add(recordKey(record));
       this.copy.through = page.through;
       if (page.more) return 'received';
@@ -239,14 +246,15 @@ export class Replica {
     const came = copy ? [...copy.records.values()] : page.records;
     const records = stale ? [] : came;
     const removed = stale || copy ? [] : page.removed.map(recordKey);
-    let { clock } = state;
-    for (const record of records) clock = laterClock(clock, makeClock(changedAt(record), 0xffff, state.id));
+    let newest = 0;
+    for (const record of records) newest = Math.max(newest, changedAt(record));
+    const clock = records.length > 0 ? laterClock(state.clock, makeClock(newest, 0xffff, state.id)) : state.clock;
     const all = copy ? copy.records : new Map(this.records);
     if (!copy) {
       for (const record of records) all.set(recordKey(record), record);
       for (const key of removed) all.delete(key);
     }
-    if (copy) this.kept.replace(tx, records);
+    if (copy) this.kept.replaceBy(tx, copy.blocks);
     else this.kept.write(tx, records, removed, all);
     const gone = new Set(arrived.map(({ change }) => change.id));
     const stays = this.outbox.entries.filter(({ change }) => !gone.has(change.id));

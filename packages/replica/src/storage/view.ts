@@ -151,6 +151,11 @@ export function viewOf(
 const read = new WeakMap<StoredRecord, unknown>();
 const sketched = new WeakMap<Shortcut, Shortcut>();
 
+/** Reads a record ahead, where there is time: what shows it finds it read. */
+export function readAhead(record: StoredRecord): void {
+  if (record.type === 'shortcut' && !isDeleted(record)) readOnce(record, asShortcut);
+}
+
 function readOnce<Shown>(record: StoredRecord, readAs: (record: StoredRecord) => Shown): Shown {
   const known = read.get(record) as Shown | undefined;
   if (known) return known;

@@ -108,7 +108,8 @@ export class AuditClient {
   /** Whether a worker follows the list, or the result is of the list as it stands, with nothing left unchecked. */
   get isCurrent(): boolean {
     const { result } = this.current;
-    return this.follows || (result?.version === versionOf(this.list) && result.unchecked.length === 0);
+    if (this.follows) return true;
+    return result !== null && result.unchecked.length === 0 && result.version === versionOf(this.list);
   }
 
   /** The list is now this; a worker that is at work follows. */

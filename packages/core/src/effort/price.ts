@@ -27,6 +27,8 @@ export const BEGINNING_STATE = 0;
  */
 interface State {
   readonly ends: readonly Step[];
+  /** The ends, and all that switching layers alone leads to from them; null until a character asks for it. */
+  reached: readonly Step[] | null;
   readonly sentence: SentenceState;
   /** What leads on from it for characters that have no place in the tables. */
   readonly far: Map<string, Move>;
@@ -114,7 +116,8 @@ export class Pricer {
     if (known) return known;
     const { keyboard, timing } = this;
     const sentence = nextSentence(state.sentence, character);
-    const ends = stepsTo(character, withSwitches(state.ends, keyboard, timing), keyboard, timing);
+    state.reached ??= withSwitches(state.ends, keyboard, timing);
+    const ends = stepsTo(character, state.reached, keyboard, timing);
     const move = ends.length === 0 ? MISSING : this.moveTo(ends, sentence);
     const column = this.columnOf(character.charCodeAt(0));
     if (column >= 0) {
@@ -151,7 +154,7 @@ export class Pricer {
     const name = `${sentence}\n${named.sort().join('\n')}`;
     let index = this.indices.get(name);
     if (index === undefined) {
-      index = this.states.push({ ends, sentence, far: new Map() }) - 1;
+      index = this.states.push({ ends, reached: null, sentence, far: new Map() }) - 1;
       this.indices.set(name, index);
       if ((index + 1) * COLUMNS > this.next.length) this.grow();
     }

@@ -5,7 +5,7 @@ import { useNotice } from '@/frame/Notices';
 
 import { makeCurrentDevice, openCurrentDevice, type OpenedDevice } from '@yellow-latch/replica/storage/currentDevice';
 import { newDeviceState } from '@yellow-latch/replica/storage/device';
-import { readFirstKept, type FirstKept } from './useKept';
+import { readFirstKept, type FirstKept } from './firstKept';
 import { keepForGood, NotKeptError, tellNotKept, tellOnlyUse } from './keeping';
 import { changesNoList } from '@yellow-latch/replica/storage/write';
 import { Replica } from '@yellow-latch/replica/storage/replica';

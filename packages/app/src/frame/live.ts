@@ -1,6 +1,7 @@
-import { afterPaint } from './moments';
 import { Subscribable } from '@yellow-latch/core/subscribable';
 import { useEffect, useState } from 'react';
+
+import { afterPaint } from './moments';
 
 /** A value that changes with every key, followed by the parts of a screen that show it: the rest is not drawn anew. */
 export class Live<T> {

@@ -39,9 +39,9 @@ function place(within: ParentNode, selector: string, top: number): void {
 }
 
 /** The list was open, and a picture of it kept. */
-function keepOne(): void {
+function keepOne(html = LIST): void {
   openPage();
-  draw(LIST);
+  draw(html);
   document.documentElement.dataset['scheme'] = 'light';
   place(document, '.below', innerHeight * 2);
   const style = document.createElement('style');
@@ -126,24 +126,29 @@ test('a browser that keeps no more forgets the one it has', () => {
 });
 
 describe('a tap before the app is there', () => {
-  /** Taps the row in the picture; then the app draws `html`. Gives what was tapped in the app. */
-  function tapThenDraw(html: string): string[] {
-    keepOne();
+  /** Taps the row in the picture of `pictured`; then the app draws `html`. Gives what was tapped in the app. */
+  function tapThenDraw(html: string, pictured = LIST): string[] {
+    keepOne(pictured);
     openPage();
     place(shell()!.shadowRoot!, '[role=link]', 200);
     document.body.dispatchEvent(new MouseEvent('click', { bubbles: true, clientX: 100, clientY: 220 }));
     draw(html);
     const tapped: string[] = [];
     const row = document.querySelector('#root [role=link]')!;
-    row.addEventListener('click', () => tapped.push(row.getAttribute('aria-label')!));
+    row.addEventListener('click', () => tapped.push(row.textContent));
     document.elementFromPoint = () => row.firstElementChild ?? row;
     renderHook(useShellGone);
     return tapped;
   }
 
   test('is given on to what stands there in the app', () => {
-    expect(tapThenDraw(LIST)).toEqual([ROW]);
+    expect(tapThenDraw(LIST)).toEqual([';cv']);
     expect(shell()).toBeNull();
+  });
+
+  test('is given on by what is written on it, where it has no other name', () => {
+    const unnamed = LIST.replace(` aria-label="${ROW}"`, '');
+    expect(tapThenDraw(unnamed, unnamed)).toEqual([';cv']);
   });
 
   test('is not given on to something else', () => {

@@ -22,21 +22,25 @@ interface Tapped {
 function tappedIn({ dataset, shadowRoot }: HTMLElement): Tapped | null {
   const [x, y] = (dataset['tapped'] ?? '').split(' ').map(Number);
   if (x === undefined || y === undefined || !shadowRoot) return null;
-  const named = [...shadowRoot.querySelectorAll(NAMED)].filter((one) => {
+  const there = [...shadowRoot.querySelectorAll(CONTROLS)].filter((one) => {
     const { left, right, top, bottom } = one.getBoundingClientRect();
     return x >= left && x < right && y >= top && y < bottom;
   });
-  const name = named.at(-1)?.getAttribute('aria-label');
-  return name ? { x, y, name } : null;
+  const control = there.at(-1);
+  return control ? { x, y, name: nameOf(control) } : null;
 }
 
 /** Taps what stands there now, if it is the same. */
 function giveOn({ x, y, name }: Tapped): void {
-  const there = document.elementFromPoint(x, y)?.closest<HTMLElement>(NAMED);
-  if (there?.getAttribute('aria-label') !== name) return;
+  const there = document.elementFromPoint(x, y)?.closest<HTMLElement>(CONTROLS);
+  if (!there || nameOf(there) !== name) return;
   there.focus();
   there.click();
 }
 
+function nameOf(control: Element): string {
+  return control.getAttribute('aria-label') ?? control.textContent;
+}
+
 // eslint-disable-next-line lingui/no-unlocalized-strings -- a selector
-const NAMED = ':is(a, button, input, textarea, [role=link], [role=button])[aria-label]';
+const CONTROLS = ':is(a, button, input, textarea, [role=link], [role=button])';

@@ -126,8 +126,8 @@ export class AuditWorkerApi {
   }
 
   /**
-   * Loads and makes what every check takes, whatever the list, and has the engine see the code that it runs: a check that
-   * comes after takes a third of the time. Stops when a list is to be checked.
+   * Loads and makes what every check takes, whatever the list, and has the engine see the code that it runs, so that a check
+   * which comes after is quicker. Stops when a list is to be checked.
    */
   async prepare(languages: readonly string[], devices: readonly string[]): Promise<void> {
     const { latest } = this;

@@ -218,14 +218,14 @@ function PlaceLink({ place, isWide, due }: { place: Place; isWide: boolean; due:
   const counts: Readonly<Record<string, number>> = { '/check': toFix, '/devices': versions + due };
   const count = counts[place.path] ?? 0;
   const label = i18n._(place.label);
-  const toDo = place.path === '/check' ? tellToFix(count) : tellWaiting(versions, due);
+  const tellToDo = () => (place.path === '/check' ? tellToFix(count) : tellWaiting(versions, due));
   return (
     <PlaceSign
       place={place}
       isWide={isWide}
       isHere={isHere}
       label={label}
-      about={count > 0 ? `${label}, ${toDo}` : label}
+      about={count > 0 ? `${label}, ${tellToDo()}` : label}
       badge={count > 0 ? count : null}
     />
   );

@@ -10,7 +10,8 @@ import { useShellGone } from './shell';
 const START = readFileSync(join(__dirname, '../../public/start.js'), 'utf8');
 const ROW = ';cv, Safe: Corrie & Vale';
 const LIST = `<main><p id="announced"><b>3 shortcuts</b></p><p data-passing="">Synced</p><input class="search" placeholder="Search">
-  <div data-index="0"><div role="link" aria-label="${ROW}" class="row">;cv</div></div><div data-index="1" class="below">;hi</div>
+  <div role="group"><div data-index="0"><div role="link" aria-label="${ROW}" class="row">;cv</div></div>
+  <div data-index="1" class="below">;hi</div></div>
   <div id="on-paper">On paper</div></main>`;
 
 const shell = () => document.querySelector<HTMLElement>('#shell');

@@ -13,8 +13,8 @@ const DEVICE = 'yellow-latch.device';
 
 /** How long the list must stand before a picture of it is kept, in ms. */
 const REST = 1_000;
-/** By so much a window may be higher the next time, as on phones that hide a bar. */
-const HIGHER = 1.25;
+/** By so much, in px, a window may be higher the next time, as on phones that hide a bar. */
+const HIGHER = 80;
 /** What is no part of how the list opens: what was just said, and what is for paper alone. */
 // eslint-disable-next-line lingui/no-unlocalized-strings -- a selector
 const GONE = '#announced > *, #notice > *, #on-paper';
@@ -78,9 +78,9 @@ export function forgetPicture(): void {
 
 function htmlOf(root: Element): string {
   const copy = root.cloneNode(true) as Element;
-  // Rows far below the view are not seen, even in a window that is higher the next time.
+  // Rows far below the view of their list are not seen, even in a window that is higher the next time.
   const below = [...root.querySelectorAll('[data-index]')].filter(
-    (row) => row.getBoundingClientRect().top > innerHeight * HIGHER,
+    (row) => row.getBoundingClientRect().top > row.closest('[role=group]')!.getBoundingClientRect().bottom + HIGHER,
   );
   const gone = new Set(below.map((row) => row.getAttribute('data-index')));
   for (const row of copy.querySelectorAll('[data-index]')) if (gone.has(row.getAttribute('data-index'))) row.remove();

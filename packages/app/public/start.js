@@ -1,5 +1,5 @@
-// Shows the list as it stood here last, lets the browser draw that, then starts the app: the scripts that the page has begun to
-// fetch, in their order. Kept on the device they would be there before the first frame, and run first.
+// Lets the browser draw what the page holds, then shows the list as it stood here last, then starts the app: the scripts that
+// the page has begun to fetch, in their order. Kept on the device they would be there before the first frame, and run first.
 (() => {
   /** As somebody chose for this app on this device; see look/scheme.ts. */
   const colour = () => {
@@ -28,17 +28,20 @@
       document.body.append(Object.assign(document.createElement('script'), { src: href, async: false }));
     }
   };
+  // A page in the background has no frames.
+  const afterFrame = (call) => (document.hidden ? call() : requestAnimationFrame(() => setTimeout(call)));
+
   // A tap before the app is there is given on to it: see frame/shell.ts.
   addEventListener('click', ({ clientX, clientY }) => {
     const shell = document.querySelector('#shell');
     if (shell) shell.dataset.tapped = `${clientX} ${clientY}`;
   });
-  try {
-    showPicture();
-  } catch {
-    // Nothing can be kept here, or what was kept can't be read: the empty rows stand.
-  }
-  // A page in the background has no frames.
-  if (document.hidden) run();
-  else requestAnimationFrame(() => setTimeout(run));
+  afterFrame(() => {
+    try {
+      showPicture();
+    } catch {
+      // Nothing can be kept here, or what was kept can't be read: the empty rows stand.
+    }
+    afterFrame(run);
+  });
 })();

@@ -10,6 +10,8 @@ import {
   type Ref,
 } from 'react';
 
+import { afterPaint } from '@/frame/moments';
+
 import { TabStop } from './tabStop';
 import { usePalette } from './useLook';
 
@@ -130,17 +132,8 @@ export function VirtualList<Item>({
 /** How many items beyond the view are drawn: none in the first frame, so that it is there sooner. */
 function useOverscan(): number {
   const [overscan, setOverscan] = useState(0);
-  useEffect(() => {
-    // No deferred value: who scrolls at once would put it off again and again.
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const frame = requestAnimationFrame(() => {
-      timer = setTimeout(() => setOverscan(OVERSCAN));
-    });
-    return () => {
-      cancelAnimationFrame(frame);
-      clearTimeout(timer);
-    };
-  }, []);
+  // No deferred value: who scrolls at once would put it off again and again.
+  useEffect(() => afterPaint(() => setOverscan(OVERSCAN)), []);
   return overscan;
 }
 

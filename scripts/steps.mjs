@@ -12,7 +12,7 @@ import {
   statSync,
   writeFileSync,
 } from 'node:fs';
-import { delimiter, dirname, join, relative } from 'node:path';
+import { basename, delimiter, dirname, join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 import { licencesOf, sourcesOf } from './licences.mjs';
@@ -249,6 +249,7 @@ async function buildApp() {
   say('Building the app: 1 to 3 minutes the first time, seconds after');
   // The maps tell which packages are in; they are not shipped.
   await exportApp('packages/app', '--source-maps', 'external');
+  nameFaces(join(SITE, 'index.html'));
   startAfterFirstFrame(join(SITE, 'index.html'));
   writeLicences(inWorkers);
   copyScreenshots();
@@ -289,6 +290,24 @@ function startAfterFirstFrame(page) {
     .replace('</head>', `${preloads}</head>`)
     .replace('</body>', '<script src="/start.js" defer></script></body>');
   writeFileSync(page, started);
+}
+
+/**
+ * The faces of look/fonts.ts are named in the page, where expo-font finds them: named later, they would have all that stands
+ * there laid out anew.
+ */
+function nameFaces(page) {
+  const fonts = readFileSync(join(ROOT, 'packages/app/src/look/fonts.ts'), 'utf8');
+  const shipped = filesBelow(SITE);
+  const rules = [...fonts.matchAll(/'([^']+)':\s*require\('([^']+)\.woff2'\)/g)].map(([, name, file]) => {
+    const path = shipped.find((one) => basename(one).startsWith(`${basename(file)}.`) && one.endsWith('.woff2'));
+    if (!path) throw new Error(`the face ${name} is not in ${SITE}`);
+    const address = `/${relative(SITE, path).replaceAll('\\', '/')}`;
+    return `@font-face{font-family:"${name}";src:url("${address}");font-display:auto}`;
+  });
+  if (rules.length === 0) throw new Error('no faces in look/fonts.ts');
+  const html = readFileSync(page, 'utf8');
+  writeFileSync(page, html.replace('</head>', `<style id="expo-generated-fonts">${rules.join('')}</style></head>`));
 }
 
 /** The licences of all that is shipped, for the page About. `inWorkers`: paths of what is in the workers. */

@@ -14,11 +14,10 @@
     const isDark = colour();
     const kept = location.pathname + location.search === '/' && localStorage.getItem('yellow-latch.picture');
     if (!kept) return;
-    const { device, width, isDark: wasDark, faces, html } = JSON.parse(kept);
+    const { device, width, isDark: wasDark, html } = JSON.parse(kept);
     // In a tab with a name of ours a stand-in runs, which is another device.
     const isOwn = device === localStorage.getItem('yellow-latch.device') && !window.name.startsWith('yellow-latch');
     if (!isOwn || width !== innerWidth || wasDark !== isDark) return;
-    document.head.append(Object.assign(document.createElement('style'), { textContent: faces }));
     // Apart from the page: neither its looks nor its words mix with the app's.
     document.querySelector('#shell').attachShadow({ mode: 'open' }).innerHTML = html;
   };

@@ -27,8 +27,6 @@ export interface Picture {
   readonly device: string;
   readonly width: number;
   readonly isDark: boolean;
-  /** The rules that name the font files. */
-  readonly faces: string;
   /** What `#root` holds, with its style rules. */
   readonly html: string;
 }
@@ -44,9 +42,6 @@ export function keepPicture(): void {
     device,
     width: innerWidth,
     isDark: document.documentElement.dataset['scheme'] === 'dark',
-    faces: rulesOf(document)
-      .filter((rule) => rule.startsWith('@font-face'))
-      .join('\n'),
     html: htmlOf(root),
   };
   try {

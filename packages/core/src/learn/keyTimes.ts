@@ -25,15 +25,15 @@ interface Key {
 export class KeyTimes {
   private keys: Key[] = [];
   /** ms from one key to the next, where somebody typed on. */
-  private intervals: number[] = [];
+  private readonly intervals: number[] = [];
 
   /** A key put `from`…`to` into the text, at the caret. */
   typed(at: number, from: number, to: number): void {
     const last = this.keys.at(-1);
-    if (last && at - last.at < PAUSE) this.intervals = [...this.intervals, at - last.at].slice(-MOST_KEYS);
+    if (last && at - last.at < PAUSE) remember(this.intervals, at - last.at);
     // The caret was somewhere else, or part of the text was deleted: what stood where is not known any more.
     if (last && last.to !== from) this.keys = this.keys.filter((key) => key.to <= from);
-    this.keys = [...this.keys, { at, from, to }].slice(-MOST_KEYS);
+    remember(this.keys, { at, from, to });
   }
 
   /** A code became its text, behind which the caret stands: what comes next begins there. */
@@ -69,4 +69,10 @@ export class KeyTimes {
     const intervals = [...this.intervals].sort((a, b) => a - b);
     return intervals.length < LEAST_KEYS ? KLM.K * 1_000 : intervals[Math.floor(intervals.length / 2)]!;
   }
+}
+
+/** In place: it is done between a key and the frame that shows it. */
+function remember<T>(last: T[], one: T): void {
+  last.push(one);
+  if (last.length > MOST_KEYS) last.shift();
 }

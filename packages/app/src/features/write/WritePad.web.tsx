@@ -3,11 +3,12 @@ import type { DeviceList, MissedChances } from '@yellow-latch/core/compose';
 import { attach, type Field, type FieldContent, type FieldOptions } from '@yellow-latch/field/own';
 import { useEffect, useImperativeHandle, useRef, type Ref } from 'react';
 
-import type { Live } from '@/frame/live';
+import { useLive, type Live } from '@/frame/live';
 import { FACES } from '@/look/fonts';
 import { useLatest } from '@/look/useLatest';
 import { usePalette } from '@/look/useLook';
 
+import type { Page } from './composer/live';
 import { OFFERS_ID, offerId } from '@/parts/typing/OffersStrip';
 
 export interface WritePadHandle {
@@ -23,6 +24,7 @@ interface WritePadProps extends Required<
   device: DeviceList;
   chances: MissedChances | null;
   start: FieldContent;
+  page: Live<Page>;
   placeholder: string;
   /** A keyboard of the page's own stands below: the device's own stays away. */
   hasKeys: boolean;
@@ -31,12 +33,31 @@ interface WritePadProps extends Required<
   ref?: Ref<WritePadHandle>;
 }
 
+const TYPED = ['keydown', 'keypress', 'textInput', 'input'] as const;
+/** Keys that only type are nobody's but the pad's. */
+const stop = (event: Event) => {
+  const isForAll =
+    event instanceof KeyboardEvent && (event.ctrlKey || event.metaKey || event.altKey || event.key.length > 1);
+  if (!isForAll) event.stopPropagation();
+};
+
 /**
  * The page to type on: a text area that is not controlled from state, since rewriting a field's value moves the caret.
  * What expands in it is edited in place.
  */
-export function WritePad({ device, chances, start, placeholder, hasKeys, chosen, ref, ...listener }: WritePadProps) {
+export function WritePad({
+  device,
+  chances,
+  start,
+  page,
+  placeholder,
+  hasKeys,
+  chosen,
+  ref,
+  ...listener
+}: WritePadProps) {
   const palette = usePalette();
+  const { isEmpty } = useLive(page);
   const area = useRef<HTMLTextAreaElement>(null);
   const field = useRef<Field | null>(null);
   const latest = useLatest({ listener, device, chances, start });
@@ -58,6 +79,14 @@ export function WritePad({ device, chances, start, placeholder, hasKeys, chosen,
     return () => attached.detach();
   }, [latest]);
 
+  // Nothing around the page listens to what is typed, but React would look for it, between the key and its frame.
+  useEffect(() => {
+    const { current: typedIn } = area;
+    for (const type of TYPED) typedIn?.addEventListener(type, stop);
+    return () => {
+      for (const type of TYPED) typedIn?.removeEventListener(type, stop);
+    };
+  }, []);
   // Who cannot see the strip hears where in it the arrows are.
   useEffect(
     () =>
@@ -95,10 +124,15 @@ export function WritePad({ device, chances, start, placeholder, hasKeys, chosen,
       aria-label={t`Your text`}
       inputMode={hasKeys ? 'none' : undefined}
       defaultValue={start.text}
-      placeholder={placeholder}
+      // Beside a text that stands there it would only be work at each key.
+      placeholder={isEmpty ? placeholder : undefined}
       style={{
-        flex: 1,
-        minHeight: 0,
+        // A key lays out this text alone, not the page around it.
+        contain: 'strict',
+        position: 'absolute',
+        width: '100%',
+        height: '100%',
+        boxSizing: 'border-box',
         margin: 0,
         border: 0,
         resize: 'none',

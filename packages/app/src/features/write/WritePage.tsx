@@ -120,6 +120,7 @@ export function WritePage() {
             start={opened.draft}
             hasKeys={below === 'keys'}
             chosen={live.chosen}
+            page={live.page}
             placeholder={
               sample
                 ? t`Type ${sample} and a space.`

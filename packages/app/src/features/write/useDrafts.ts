@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 
+import { Pause } from '@/frame/moments';
 import { useNotice } from '@/frame/Notices';
 import { draftOf, type Draft, type DraftContent } from '@yellow-latch/replica/storage/draft';
 import { Subscribable } from '@yellow-latch/core/subscribable';
@@ -43,7 +44,7 @@ export function useDrafts(): Drafts {
   const [trouble, setTrouble] = useState<string | null>(null);
   const current = useRef<Draft | null>(null);
   const unkept = useRef<(() => DraftContent) | null>(null);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const [pause] = useState(() => new Pause(PAUSE));
   const [changes] = useState(() => new Subscribable());
   /** One write after the other, so that versions count up. */
   const writing = useRef(Promise.resolve());
@@ -56,7 +57,7 @@ export function useDrafts(): Drafts {
   const showNow = useCallback((draft: Draft) => flushSync(() => show(draft)), [show]);
 
   const flush = useCallback((): Promise<void> => {
-    clearTimeout(timer.current);
+    pause.end();
     const content = unkept.current;
     unkept.current = null;
     if (!content || !current.current) return writing.current;
@@ -77,7 +78,7 @@ export function useDrafts(): Drafts {
       }
     });
     return writing.current;
-  }, [db, notify, changes]);
+  }, [db, notify, changes, pause]);
 
   useEffect(() => {
     void lastDraft(db).then(show);
@@ -105,10 +106,9 @@ export function useDrafts(): Drafts {
   const touched = useCallback(
     (content: () => DraftContent) => {
       unkept.current = content;
-      clearTimeout(timer.current);
-      timer.current = setTimeout(() => void flush(), PAUSE);
+      pause.wait(() => void flush());
     },
-    [flush],
+    [flush, pause],
   );
   const open = useCallback(
     (id: string) => {

@@ -1,5 +1,5 @@
 /** The devices of a list: who they are, what they may do, and how far they have come. */
-import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
+import { hash, randomBytes, timingSafeEqual } from 'node:crypto';
 
 import {
   mayManage,
@@ -27,7 +27,7 @@ const NOTED_EVERY = 60_000;
 
 /** What is kept of a token, a code or a key in its place. All have more than enough random bits to need no salt. */
 export function hashSecret(secret: string): string {
-  return createHash('sha256').update(secret).digest('hex');
+  return hash('sha256', secret);
 }
 
 /** What a device is granted that does not come with everything. */
@@ -98,15 +98,37 @@ function isSame(hash: string | null, secret: string | undefined): boolean {
 export function recogniseDevice(db: Database, id: string, token: string | undefined, now: number): Device {
   const device = token && statementsOf(db).device.get({ id });
   if (!device || !isSame(device.tokenHash, token) || hasNeverCome(device, now)) {
-    throw new ProblemError(401, 'device-unknown', 'This device is not known here');
+    throw unknownDevice();
   }
   refuseSignedOut(db, device);
   if (device.seenAt === null) welcomeIn(db, device, now);
   return device;
 }
 
+/** What of a device never changes. */
+type Known = Pick<Device, 'id' | 'listId' | 'tokenHash'>;
+
+const known = new WeakMap<Database, Map<string, Known>>();
+const MOST_KNOWN = 10_000;
+
+/**
+ * The same for a push, which reads in its transaction what the device may: whose token was right once is not looked up again,
+ * since to open the file for that read takes as long as to take a change in (bench `commits`).
+ */
+export function recognisePusher(db: Database, id: string, token: string | undefined, now: number): Known {
+  let those = known.get(db);
+  if (!those) known.set(db, (those = new Map()));
+  const one = those.get(id);
+  if (one && isSame(one.tokenHash, token)) return one;
+  const { listId, tokenHash } = recogniseDevice(db, id, token, now);
+  if (those.size >= MOST_KNOWN) those.clear();
+  const found = { id, listId, tokenHash };
+  those.set(id, found);
+  return found;
+}
+
 /** Refuses a device that is out of its list, and says why. */
-export function refuseSignedOut(db: Database, { listId, signedOutAt }: Device): void {
+function refuseSignedOut(db: Database, { listId, signedOutAt }: Device): void {
   if (signedOutAt === null) return;
   if (statementsOf(db).list.get({ id: listId })!.deletedAt !== null)
     throw new ProblemError(401, 'list-deleted', 'This list was deleted');
@@ -130,6 +152,19 @@ function hasNeverCome({ seenAt, createdAt }: Device, now: number): boolean {
 /** What a device is now, which may be more than when its request began. */
 export function deviceNow(db: Database, id: string): Device {
   return statementsOf(db).device.get({ id })!;
+}
+
+/** The same of one that was recognised; refuses it if it is gone, or out of its list. */
+export function deviceStillIn(db: Database, { id, tokenHash }: Pick<Device, 'id' | 'tokenHash'>): Device {
+  const device = statementsOf(db).device.get({ id });
+  // A device that was deleted long ago may have come anew under its id, with another token.
+  if (device?.tokenHash !== tokenHash) throw unknownDevice();
+  refuseSignedOut(db, device);
+  return device;
+}
+
+function unknownDevice(): ProblemError {
+  return new ProblemError(401, 'device-unknown', 'This device is not known here');
 }
 
 export function subscribedSetsOf({ subscribedSets }: Pick<Device, 'subscribedSets'>): SubscribedSets {

@@ -3,6 +3,7 @@ import { createServer, request as ask } from 'node:http';
 import type { AddressInfo } from 'node:net';
 
 import { makeClock } from '@yellow-latch/core/sync';
+import { eq } from 'drizzle-orm';
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 
@@ -281,6 +282,28 @@ describe('a change', () => {
     expect(await answered).toBe(401);
     expect(server.db.select().from(changes).all()).toEqual([]);
     await new Promise((resolve) => listening.close(resolve));
+  });
+
+  test('is taken by the token of its device alone, also after it has shown the right one', async () => {
+    await helper.push([helper.change()]);
+    const other = await owner.ask('get', helper.at('/devices'));
+    expect(other.status).toBe(401);
+    const stolen = request(server.app).post(helper.at('/changes')).set('Cookie', owner.cookie);
+    expect(problemOf(await stolen.send({ changes: [helper.change()] }))).toBe('device-unknown');
+  });
+
+  test('is not taken by the token that a device had before it was forgotten and came anew', async () => {
+    await helper.push([helper.change()]);
+    await owner.ask('delete', owner.at(`/devices/${helper.id}`)).expect(200);
+    server.db.delete(changes).where(eq(changes.deviceId, helper.id)).run();
+    server.db.delete(devices).where(eq(devices.id, helper.id)).run();
+    expect(problemOf(await helper.push([helper.change()]))).toBe('device-unknown');
+    const anew = await owner.letIn('Helper', helper.id);
+    expect(problemOf(await helper.push([anew.change()]))).toBe('device-unknown');
+    anew.n = 0;
+    expect(problemOf(await anew.push([anew.change()]))).toBe(200);
+    anew.n = 0;
+    expect(problemOf(await helper.push([anew.change()]))).toBe('device-unknown');
   });
 
   test('is stamped by the device that sends it, and no other', async () => {

@@ -22,7 +22,7 @@ import { and, count, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 
 import type { Database } from './database';
-import { deviceNow, onlyUse, refuseSignedOut, subscribedSetsOf, type Device } from './devices';
+import { deviceStillIn, onlyUse, subscribedSetsOf, type Device } from './devices';
 import { ProblemError } from './problem';
 import type { ProblemSlug } from './problems';
 import { changes, records } from './schema';
@@ -45,7 +45,7 @@ export interface Received {
 
 /** Changes of one device, to be taken all or none. */
 export interface Push {
-  device: Device;
+  device: Pick<Device, 'id' | 'tokenHash'>;
   changes: readonly Change[];
   now: number;
 }
@@ -91,8 +91,7 @@ function receiveAll(db: Database, pushes: readonly Push[], quota: number): Answe
   const growing = new Map<string, Growing>();
   const answers = pushes.map((push) => {
     // It may have been signed out since its push began.
-    const device = deviceNow(db, push.device.id);
-    refuseSignedOut(db, device);
+    const device = deviceStillIn(db, push.device);
     let into = growing.get(device.listId);
     if (!into) {
       const { lastNumber, bytes } = list.get({ id: device.listId })!;

@@ -2,10 +2,11 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 
 import { PushSchema } from '@yellow-latch/core/sync';
 
+import { recognisePusher } from '../devices';
 import { asProblem, ProblemError } from '../problem';
 import { requestIdHeader } from '../requests';
 import type { ApiOptions } from './options';
-import { deviceOf, isJson, LARGEST_BODY, parse, type Asking } from './request';
+import { isJson, LARGEST_BODY, parse, tokenOf, type Asking } from './request';
 
 const PATH = /^\/api\/d\/([0-9a-f-]{36})\/changes(?:\?|$)/u;
 
@@ -16,7 +17,7 @@ export async function receivePush(
   deviceId: string,
   body: () => unknown,
 ): Promise<{ taken: number; through: number }> {
-  const device = deviceOf(db, request, deviceId, now());
+  const device = recognisePusher(db, deviceId, tokenOf(request), now());
   const { changes } = parse(PushSchema, await body());
   const { changed, acknowledged, through, erased } = await intake.enqueue({ device, changes, now: now() });
   if (changed) streams.announce(device.listId);
@@ -34,18 +35,21 @@ export function pushLane(
   guards: readonly ((request: Asking) => void)[],
   headers: Readonly<Record<string, string>>,
 ) {
+  const ours = Object.entries(headers).flat();
   return (request: IncomingMessage, response: ServerResponse): boolean => {
     const device = request.method === 'POST' ? PATH.exec(request.url ?? '')?.[1] : undefined;
     if (device === undefined) return false;
     const answer = (status: number, type: string, body: unknown) => {
       const text = JSON.stringify(body);
       response
-        .writeHead(status, {
-          ...headers,
-          ...requestIdHeader(response),
-          'Content-Type': type,
-          'Content-Length': Buffer.byteLength(text),
-        })
+        .writeHead(status, [
+          ...ours,
+          ...Object.entries(requestIdHeader(response)).flat(),
+          'Content-Type',
+          type,
+          'Content-Length',
+          String(Buffer.byteLength(text)),
+        ])
         .end(text);
     };
     const push = async () => {

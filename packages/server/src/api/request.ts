@@ -53,17 +53,22 @@ export function idOf(request: Request): string {
   return (request.params as { device: string }).device;
 }
 
+/** The device that asks, by its token. */
+export function deviceOf(db: Database, request: Asking, id: string, now: number): Device {
+  return recogniseDevice(db, id, tokenOf(request), now);
+}
+
 /**
- * The device that asks, by its token: in its cookie or, as no page could send it from elsewhere, in a header (RFC 6750). One
- * that shows two tokens is none: it would not be clear who asks.
+ * The token that a request shows: in its cookie or, as no page could send it from elsewhere, in a header (RFC 6750). A request
+ * that shows two is refused: it would not be clear who asks.
  */
-export function deviceOf(db: Database, { headers }: Asking, id: string, now: number): Device {
+export function tokenOf({ headers }: Asking): string | undefined {
   const { cookie = '', authorization = '' } = headers;
   const shown = cookie.split(';').filter((pair) => pair.trim().startsWith(`${COOKIE}=`));
   const bearer = /^Bearer ([\w.~+/-]+=*)$/iu.exec(authorization)?.[1];
   if (shown.length + (bearer === undefined ? 0 : 1) > 1)
     throw new ProblemError(400, 'two-identities', 'This request shows two tokens');
-  return recogniseDevice(db, id, bearer ?? parseCookie(cookie)[COOKIE], now);
+  return bearer ?? parseCookie(cookie)[COOKIE];
 }
 
 export function parse<T>(schema: z.ZodType<T>, value: unknown): T {

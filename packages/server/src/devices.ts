@@ -117,7 +117,7 @@ const MOST_KNOWN = 10_000;
  */
 export function recognisePusher(db: Database, id: string, token: string | undefined, now: number): Known {
   let those = known.get(db);
-  if (!those) known.set(db, (those = new Map()));
+  if (!those) known.set(db, (those = new Map<string, Known>()));
   const one = those.get(id);
   if (one && isSame(one.tokenHash, token)) return one;
   const { listId, tokenHash } = recogniseDevice(db, id, token, now);

@@ -25,6 +25,7 @@ const FACES = {
 /** The same files each time, with the same time in the zip, so that two builds can be compared. */
 export async function buildExtension() {
   const esbuild = await import('esbuild');
+  const { withoutUnused } = await import('./unused.mjs');
   rmSync(EXTENSION, { recursive: true, force: true });
   mkdirSync(join(EXTENSION, 'fonts'), { recursive: true });
   await esbuild.build({
@@ -37,7 +38,7 @@ export async function buildExtension() {
     format: 'iife',
     target: 'chrome120',
     conditions: ['worker'],
-    alias: { 'zod/v4/locales': join(ROOT, 'packages/app/src/stubs/zod-locales.ts') },
+    plugins: [withoutUnused],
     logLevel: 'warning',
   });
   for (const name of ['manifest.json', '_locales', 'icons'])

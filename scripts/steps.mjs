@@ -202,6 +202,7 @@ const WORKERS = ['audit', 'exchange', 'symbols', 'people', 'phrases'];
 /** The workers, each bundled by itself: what only it needs is not in the app. Resolves with the paths of what is in it. */
 async function buildWorker(room) {
   const esbuild = await import('esbuild');
+  const { withoutUnused } = await import('./unused.mjs');
   const { metafile } = await esbuild.build({
     absWorkingDir: ROOT,
     metafile: true,
@@ -214,7 +215,7 @@ async function buildWorker(room) {
     target: 'es2022',
     // Some packages have another file for where there is no document.
     conditions: ['worker'],
-    alias: { 'zod/v4/locales': join(ROOT, 'packages/app/src/stubs/zod-locales.ts') },
+    plugins: [withoutUnused],
     logLevel: 'warning',
   });
   return Object.keys(metafile.inputs);
@@ -243,6 +244,7 @@ async function buildApp() {
     'packages/app/rem.babel.cjs',
     'packages/app/locales',
     'packages/app/metro.config.js',
+    'packages/app/unused.cjs',
     'scripts/steps.mjs',
   ]);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;

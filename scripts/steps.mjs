@@ -199,32 +199,40 @@ async function buildLanguage() {
 /** Rooms of answers that have a worker. */
 const WORKERS = ['audit', 'exchange', 'symbols', 'people', 'phrases'];
 
-/** The workers, each bundled by itself: what only it needs is not in the app. Resolves with the paths of what is in it. */
-async function buildWorker(room) {
+/**
+ * The workers: what only they need is not in the app. What a worker fetches when it is first asked for stands in a file of its
+ * own under `workers/`. Resolves with the paths of what is in them.
+ */
+async function buildWorkers() {
   const esbuild = await import('esbuild');
   const { withoutUnused } = await import('./unused.mjs');
-  const { metafile } = await esbuild.build({
-    absWorkingDir: ROOT,
-    metafile: true,
-    entryPoints: [`packages/app/src/answers/${room}/worker.ts`],
-    outfile: join(PUBLIC, `${room}-worker.js`),
-    bundle: true,
-    minify: true,
-    platform: 'browser',
-    format: 'iife',
-    target: 'es2022',
-    // Some packages have another file for where there is no document.
-    conditions: ['worker'],
-    plugins: [withoutUnused],
-    logLevel: 'warning',
-  });
-  return Object.keys(metafile.inputs);
+  rmSync(join(PUBLIC, 'workers'), { recursive: true, force: true });
+  const build = (room) =>
+    esbuild.build({
+      absWorkingDir: ROOT,
+      metafile: true,
+      entryPoints: { [`${room}-worker`]: `packages/app/src/answers/${room}/worker.ts` },
+      outdir: PUBLIC,
+      chunkNames: 'workers/[hash]',
+      bundle: true,
+      splitting: true,
+      minify: true,
+      platform: 'browser',
+      format: 'esm',
+      target: 'es2022',
+      // Some packages have another file for where there is no document.
+      conditions: ['worker'],
+      plugins: [withoutUnused],
+      logLevel: 'warning',
+    });
+  const built = await Promise.all(WORKERS.map(build));
+  return built.flatMap(({ metafile }) => Object.keys(metafile.inputs));
 }
 
 async function buildApp() {
   await buildLanguage();
   await writeLocales(join(PUBLIC, 'locales'));
-  const inWorkers = (await Promise.all(WORKERS.map(buildWorker))).flat();
+  const inWorkers = await buildWorkers();
   const stamp = join(SITE, '.made-from');
   const wanted = hashOf([
     'package-lock.json',

@@ -1,4 +1,5 @@
-import { Punctuation, type Vocabulary } from '@yellow-latch/core/clash';
+import type { Vocabulary } from '@yellow-latch/core/clash';
+import { Punctuation } from '@yellow-latch/core/clash/punctuation';
 import { z } from 'zod';
 
 import { PunctuationFileSchema } from './punctuation/file';

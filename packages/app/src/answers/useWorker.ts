@@ -37,7 +37,7 @@ export function useEndableWorker<Api>(path: string): { readonly ask: AskWorker<A
 }
 
 function start<Api>(path: string, onFailed: () => void) {
-  const worker = new Worker(path);
+  const worker = new Worker(path, { type: 'module' });
   const failed = new Promise<never>((_resolve, reject) => {
     worker.addEventListener('error', (event) => {
       event.preventDefault();

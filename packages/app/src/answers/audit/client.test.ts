@@ -4,10 +4,10 @@ import { MessageChannel } from 'node:worker_threads';
 import { waitFor } from '@testing-library/react';
 import { expose } from 'comlink';
 
-import { EffortWorkerApi } from '@/answers/effort/workerApi';
 import type { ListView } from '@yellow-latch/replica/storage/view';
 
 import { AuditClient } from './client';
+import { furtherApis } from './furtherApis';
 import type { AuditedList } from './version';
 import { AuditWorkerApi } from './workerApi';
 import { versionOf } from './version';
@@ -47,7 +47,7 @@ class NearWorker extends EventTarget {
       (name) => Promise.resolve(name === 'en' ? VOCABULARY : []),
       () => Promise.resolve(),
     );
-    expose({ audit: api, effort: new EffortWorkerApi(api) }, this.channel.port2 as never);
+    expose({ audit: api, ...furtherApis(api, () => Promise.resolve()) }, this.channel.port2 as never);
     this.channel.port1.on('message', (data: unknown) => this.dispatchEvent(new MessageEvent('message', { data })));
   }
 

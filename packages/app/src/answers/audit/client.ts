@@ -18,10 +18,12 @@ import type { CodePlanWorkerApi } from '@/answers/codePlan/workerApi';
 import type { EffortWorkerApi } from '@/answers/effort/workerApi';
 import type { KeyboardsAsked } from '@/answers/effort/keyboards';
 import type { FitWorkerApi } from '@/answers/fit/workerApi';
+import type { FixesWorkerApi } from '@/answers/fixes/workerApi';
+import type { OwnTextWorkerApi, ReadOwnText } from '@/answers/ownText/workerApi';
 import type { ProposeWorkerApi } from '@/answers/propose/workerApi';
 import { changeBetween } from '@yellow-latch/replica/storage/listDiff';
 
-import type { AuditWorkerApi, AuditReport, AuditUpdate, ReadOwnText } from './workerApi';
+import type { AuditWorkerApi, AuditReport, AuditUpdate } from './workerApi';
 import { versionOf, type AuditedList } from './version';
 
 /** What is to be said about a code, and free codes near it. */
@@ -53,6 +55,8 @@ export interface AuditState {
 /** What the worker does, by API. */
 export interface WorkerApis {
   readonly audit: AuditWorkerApi;
+  readonly fixes: FixesWorkerApi;
+  readonly ownText: OwnTextWorkerApi;
   readonly effort: EffortWorkerApi;
   readonly propose: ProposeWorkerApi;
   readonly codePlan: CodePlanWorkerApi;
@@ -90,7 +94,7 @@ export class AuditClient {
   /** Questions wait for what was told before them. */
   private told: Promise<unknown> = Promise.resolve();
 
-  constructor(private readonly makeWorker: () => Worker = () => new Worker('/audit-worker.js')) {}
+  constructor(private readonly makeWorker: () => Worker = () => new Worker('/audit-worker.js', { type: 'module' })) {}
 
   get state(): AuditState {
     return this.current;
@@ -142,13 +146,13 @@ export class AuditClient {
    * note, codes to take instead, under the mark of the convention chosen for it. Null: no answer is to be had.
    */
   verdict(shortcut: AuditedShortcut, keyboards: KeyboardsAsked, mark?: Mark): Promise<Verdict | null> {
-    return this.ask(async ({ audit: api, effort }) => {
-      const findings = await api.verdict(shortcut);
+    return this.ask(async ({ audit, fixes, effort }) => {
+      const findings = await audit.verdict(shortcut);
       if (!findings) return null;
       if (!findings.some(asksForAnotherCode)) return { findings, proposals: [] };
       return {
         findings,
-        proposals: await api.proposals(shortcut, mark ?? (await effort.usualMark(keyboards)) ?? undefined),
+        proposals: await fixes.codesNear(shortcut, mark ?? (await effort.usualMark(keyboards)) ?? undefined),
       };
     });
   }
@@ -160,26 +164,26 @@ export class AuditClient {
 
   /** The fixes of what is found about a shortcut, of these types, best first; null as for `open`. */
   fixes(id: string, types: readonly FindingType[], keyboards: KeyboardsAsked): Promise<readonly TriedFix[] | null> {
-    return this.ask(async ({ audit, effort }) =>
-      audit.fixes(id, types, keyboards, (await effort.usualMark(keyboards)) ?? undefined),
+    return this.ask(async ({ fixes, effort }) =>
+      fixes.all(id, types, keyboards, (await effort.usualMark(keyboards)) ?? undefined),
     );
   }
 
   /** Of these fixes the one to offer without a closer look; null: there is none, or no answer is to be had. */
   safeFix(id: string, types: readonly FindingType[], keyboards: KeyboardsAsked): Promise<Fix | null> {
     return this.ask(
-      async ({ audit, effort }) =>
-        audit.safeFix(id, types, keyboards, (await effort.usualMark(keyboards)) ?? undefined) as Promise<Fix | null>,
+      async ({ fixes, effort }) =>
+        fixes.safe(id, types, keyboards, (await effort.usualMark(keyboards)) ?? undefined) as Promise<Fix | null>,
     );
   }
 
   columns(bytes: Uint8Array, type: 'csv' | 'json-lines'): Promise<string[] | OwnTextProblem | null> {
-    return this.ask(({ audit }) => audit.columns(bytes, type) as Promise<string[] | OwnTextProblem>);
+    return this.ask(({ ownText }) => ownText.columns(bytes, type) as Promise<string[] | OwnTextProblem>);
   }
 
   ownText(bytes: Uint8Array, format: OwnTextFormat, device: string): Promise<ReadOwnText | OwnTextProblem | null> {
     return this.ask(
-      ({ audit }) => audit.ownText(bytes, format, device) as Promise<ReadOwnText | OwnTextProblem | null>,
+      ({ ownText }) => ownText.read(bytes, format, device) as Promise<ReadOwnText | OwnTextProblem | null>,
     );
   }
 

@@ -1,47 +1,4 @@
-import type { AuditedShortcut } from '@yellow-latch/core/clash';
-
-import { AuditWorkerApi, type AuditRequest } from './workerApi';
-
-const VOCABULARY = {
-  format: 1,
-  kind: 'counted',
-  language: 'en',
-  source: 'test',
-  words: 'so sound ham',
-  total: 1_000,
-  counts: '2s a 1',
-};
-
-const shortcut = (id: string, code: string): AuditedShortcut => ({
-  id,
-  code,
-  content: { expansion: `what ${id} gives`, template: false, format: 'plain' },
-  kind: 'message',
-  setId: null,
-});
-
-const PHONE = {
-  keyboards: [{ keyboard: 'phone-en', share: 1, pace: 1, device: 'phone-list' }],
-  ownKeyboards: [],
-};
-
-const request = (...shortcuts: AuditedShortcut[]): AuditRequest => ({
-  list: { sets: [], shortcuts },
-  devices: ['phone-list'],
-  languages: ['en'],
-});
-
-function deskWith(files: Record<string, unknown>) {
-  const asked: string[] = [];
-  const api = new AuditWorkerApi(
-    (name) => {
-      asked.push(name);
-      return name in files ? Promise.resolve(files[name]) : Promise.reject(new Error('not there'));
-    },
-    () => Promise.resolve(),
-  );
-  return { api, asked };
-}
+import { deskWith, request, shortcut, VOCABULARY } from './testing';
 
 test('a list is checked with what was fetched, and progress is told', async () => {
   const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [['0', 'O']] });
@@ -105,38 +62,7 @@ test('a verdict is given without a change; a change is followed', async () => {
   expect(api.change({ remove: ['2'] })).toMatchObject({ touched: ['2'], findings: [] });
 });
 
-test('codes near a clashing one are proposed, each free itself', async () => {
-  const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
-  expect(api.proposals(shortcut('9', 'so'))).toEqual([]);
-  await api.run(request(shortcut('1', ';so'), shortcut('2', ';w')));
-  const proposed = api.proposals(shortcut('9', 'so'));
-  expect(proposed).toHaveLength(3);
-  expect(proposed).not.toContain(';so');
-  for (const code of proposed) {
-    expect(api.verdict(shortcut('9', code))!.filter(({ severity }) => severity !== 'note')).toEqual([]);
-  }
-});
-
-test('own text is read, a picture is refused', async () => {
-  const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
-  await api.run(request(shortcut('1', 'so')));
-  const text = Uint8Array.from('so it is, so', (sign) => sign.charCodeAt(0));
-  expect(api.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({
-    own: { text: 'so it is, so' },
-    report: { words: 4, ids: ['1'] },
-  });
-  api.change({ put: [shortcut('2', 'it')], remove: ['1'] });
-  expect(api.ownText(text, { type: 'text' }, 'phone-list')).toMatchObject({ report: { ids: ['2'] } });
-  expect(
-    api.ownText(
-      Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13, 0x49, 0x48, 0x44, 0x52]),
-      { type: 'text' },
-      'phone-list',
-    ),
-  ).toMatchObject({ type: 'binary' });
-});
-
-test('a finding is opened with its evidence, and every fix that is given was tried', async () => {
+test('a finding is opened with its evidence', async () => {
   const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
   expect(api.open('1')).toEqual([]);
   const report = (await api.run(request(shortcut('1', 'so'), shortcut('2', ';w'))))!;
@@ -148,26 +74,10 @@ test('a finding is opened with its evidence, and every fix that is given was tri
       evidence: expect.objectContaining({ examples: [expect.objectContaining({ word: 'so' })] }) as unknown,
     }),
   );
-  expect(api.fixes('1', ['word'], PHONE)[0]).toMatchObject({
-    fix: { type: 'other code', code: ';so' },
-    cures: 'wholly',
-  });
-  expect(api.safeFix('1', ['word'], PHONE)).toMatchObject({ type: 'other code', code: ';so' });
-  expect(api.fixes('2', ['word'], PHONE)).toEqual([]);
-  expect(api.safeFix('2', ['word'], PHONE)).toBeNull();
-  // The list is as it was after all that trying.
-  expect(api.change({ put: [shortcut('1', 'so'), shortcut('2', ';w')] })!.findings).toEqual(report.findings);
 });
 
 test('a language that there is no file for is said', async () => {
   const { api } = deskWith({ en: VOCABULARY, 'look-alikes': [] });
   const report = await api.run({ ...request(shortcut('1', 'so')), languages: ['en', 'tlh'] });
   expect(report!.unchecked).toEqual(['tlh']);
-});
-
-test('the columns of a table and the fields of JSON lines are there to choose from', () => {
-  const { api } = deskWith({});
-  const bytes = (text: string) => new TextEncoder().encode(text);
-  expect(api.columns(bytes('when,"what, said"\n1,so'), 'csv')).toEqual(['when', 'what, said']);
-  expect(api.columns(bytes('{"a":{"text":"so"},"n":1}\nnonsense\n{"b":""}'), 'json-lines')).toEqual(['a.text', 'b']);
 });

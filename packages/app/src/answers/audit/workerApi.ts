@@ -2,41 +2,14 @@
  * What the audit worker does, without the worker: one list under audit, the languages it has fetched,
  * and answers to the page. Runs in Node for tests.
  */
-import {
-  asksForAnotherCode,
-  Audit,
-  briefOf,
-  CONTEXT_COUNT,
-  fixesFor,
-  safeFix,
-  scanOwnText,
-  type AuditChange,
-  type AuditedShortcut,
-  type Brief,
-  type Finding,
-  type FindingType,
-  type Fix,
-  type ListFigures,
-  type OwnTextReport,
-  type TriedFix,
-  type Vocabulary,
-} from '@yellow-latch/core/clash';
+import type { AuditChange, AuditedShortcut, Brief, Finding, ListFigures, Vocabulary } from '@yellow-latch/core/clash';
 import { asText } from '@yellow-latch/core/clash/asText';
-import { oddCapitals, type OddWord } from '@yellow-latch/core/corrections';
-import { decodeText } from '@yellow-latch/core/exchange/decode';
-import { CompiledList, type RuledList } from '@yellow-latch/core/fire';
+import { Audit } from '@yellow-latch/core/clash/audit';
+import { briefOf } from '@yellow-latch/core/clash/brief';
+import { CONTEXT_COUNT } from '@yellow-latch/core/clash/contexts';
+import type { RuledList } from '@yellow-latch/core/fire';
 import { profileOf } from '@yellow-latch/core/profile';
-import type { Mark } from '@yellow-latch/core/model';
-import { mainMark, nearCodes } from '@yellow-latch/core/propose';
-import {
-  readColumns,
-  readOwnText,
-  type OwnText,
-  type OwnTextFormat,
-  type OwnTextProblem,
-} from '@yellow-latch/core/sent/ownText';
 import type { SpellerWords } from '@yellow-latch/core/spelling';
-import { inUseOf, type KeyboardsAsked } from '@/answers/effort/keyboards';
 import { confusableSkeleton, parseLookAlikes, parseVocabulary } from '@yellow-latch/language';
 
 /** What is to be checked: the list, the places where one types (keys of profiles) and the languages written in (BCP 47). */
@@ -60,14 +33,6 @@ export interface AuditReport {
 export interface AuditUpdate extends Omit<AuditReport, 'contexts' | 'unchecked'> {
   readonly touched: readonly string[];
 }
-
-/** A person's own text as it was read, and where codes would have fired in it. */
-export interface ReadOwnText {
-  readonly own: OwnText;
-  readonly report: OwnTextReport;
-}
-
-const MOST_PROPOSALS = 3;
 
 /** A list that is checked before there is one: of each kind of code one, with a word that is spelled wrongly. */
 const FOR_PRACTICE: readonly AuditedShortcut[] = ['so', ';so', 'So', '2so', 'so.', 'sos'].map((code, i) => ({
@@ -176,61 +141,9 @@ export class AuditWorkerApi {
     return this.audit?.previewFindings({ put: [this.asText(shortcut)] }, shortcut.id) ?? null;
   }
 
-  /** Up to three free codes near that of a shortcut, each checked to be without a risk; the nearest first. `mark`: that of the convention chosen for it. */
-  proposals(shortcut: AuditedShortcut, mark?: Mark): string[] {
-    if (!this.audit) return [];
-    const { id, content, kind } = shortcut;
-    const others = this.audit.entries.filter((entry) => entry.id !== id).map(({ code }) => code);
-    const free: string[] = [];
-    for (const { code } of nearCodes(shortcut.code, content.expansion, others, kind, mark)) {
-      if (!this.verdict({ ...shortcut, code })!.some(asksForAnotherCode)) free.push(code);
-      if (free.length === MOST_PROPOSALS) break;
-    }
-    return free;
-  }
-
   /** All that is found about a shortcut with its evidence, in the order in which it is told. */
   open(id: string): readonly Finding[] {
     return this.audit?.findingsOf(id) ?? [];
-  }
-
-  /** What may be done about what is found about a shortcut, of these types, best first. */
-  fixes(id: string, types: readonly FindingType[], keyboards: KeyboardsAsked, mark?: Mark): readonly TriedFix[] {
-    return this.audit ? fixesFor(this.audit, this.ofTypes(id, types), { mark, inUse: inUseOf(keyboards) }) : [];
-  }
-
-  /** The fix to offer without a closer look. Null: there is none. */
-  safeFix(id: string, types: readonly FindingType[], keyboards: KeyboardsAsked, mark?: Mark): Fix | null {
-    return this.audit ? safeFix(this.audit, this.ofTypes(id, types), { mark, inUse: inUseOf(keyboards) }) : null;
-  }
-
-  private ofTypes(id: string, types: readonly FindingType[]): Finding[] {
-    return this.open(id).filter(({ type }) => types.includes(type));
-  }
-
-  /** Whether no code of the list has a marker. */
-  hasNoMarker(): boolean {
-    return this.audit !== null && mainMark(this.audit.entries.map(({ code }) => code)) === null;
-  }
-
-  /** The columns or fields that a file of the person's own has: of a table its first row, of JSON lines names. */
-  columns(bytes: Uint8Array, type: 'csv' | 'json-lines'): string[] | OwnTextProblem {
-    const decoded = decodeText(bytes);
-    return 'type' in decoded ? decoded : readColumns(decoded.text, type);
-  }
-
-  /** Where the codes of the list would have fired in a file of the person's own; it is not kept. */
-  ownText(bytes: Uint8Array, format: OwnTextFormat, device: string): ReadOwnText | OwnTextProblem | null {
-    if (!this.audit) return null;
-    const own = readOwnText(bytes, format);
-    if ('type' in own) return own;
-    return { own, report: scanOwnText(own.text, CompiledList.compile(this.audit.entries, profileOf(device))) };
-  }
-
-  /** Words that a person writes with unusual capitals, in a text of their own; the commonest first. */
-  capitals(bytes: Uint8Array, format: OwnTextFormat): readonly OddWord[] {
-    const own = readOwnText(bytes, format);
-    return 'type' in own ? [] : oddCapitals(own.text);
   }
 
   /** The words of a language (BCP 47, base alone), for a keyboard that corrects spelling. Throws where they cannot be fetched. */

@@ -23,6 +23,7 @@ import {
 } from '@yellow-latch/core/effort';
 import { settleRules, type FiringEntry } from '@yellow-latch/core/fire';
 import type { Mark, Scope } from '@yellow-latch/core/model';
+import { mainMark } from '@yellow-latch/core/propose';
 import { readOwnText } from '@yellow-latch/core/sent/ownText';
 
 import type { OwnTextSource } from '@/answers/ownText/source';
@@ -71,7 +72,7 @@ export class EffortWorkerApi {
   /** The mark that was asked for last: it takes a second to find, and keyboards seldom change. */
   private usual: { readonly question: string; readonly mark: Mark | null } | null = null;
 
-  constructor(private readonly audit: Pick<AuditWorkerApi, 'checked' | 'asText' | 'hasNoMarker'>) {}
+  constructor(private readonly audit: Pick<AuditWorkerApi, 'checked' | 'asText'>) {}
 
   /** The effort of a shortcut as it would be if it were saved so. Null: nothing has been checked yet. */
   one(shortcut: AuditedShortcut, keyboards: KeyboardsAsked): EffortOfOne | null {
@@ -117,7 +118,7 @@ export class EffortWorkerApi {
   /** The mark for new codes while none of the list has one: the one that is recommended for these keyboards. Null: the list has its own, or there is none. */
   usualMark(keyboards: KeyboardsAsked): Mark | null {
     const checked = this.audit.checked();
-    if (!checked || !this.audit.hasNoMarker()) return null;
+    if (!checked || mainMark(checked.audit.entries.map(({ code }) => code)) !== null) return null;
     const { vocabularies } = checked;
     const question = JSON.stringify([keyboards, vocabularies.map(({ language }) => language)]);
     if (this.usual?.question !== question) this.usual = { question, mark: usualMark(inUseOf(keyboards), vocabularies) };

@@ -2,10 +2,10 @@ import type { OwnTextProblem } from '@yellow-latch/core/sent/ownText';
 import { useEffect, useState } from 'react';
 
 import { useAudit } from '@/answers/audit/AuditProvider';
-import type { ReadOwnText } from '@/answers/audit/workerApi';
 import { useOpened } from '@/frame/replica/ReplicaProvider';
 
 import type { OwnTextSource } from './source';
+import type { ReadOwnText } from './workerApi';
 
 const KEPT = 'own-text';
 

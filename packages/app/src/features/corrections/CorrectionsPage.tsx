@@ -162,7 +162,7 @@ function useFound(): readonly OddWord[] {
     if (!kept) return;
     let isOver = false;
     void client
-      .ask(({ audit }) => audit.capitals(kept.bytes, kept.format))
+      .ask(({ ownText }) => ownText.capitals(kept.bytes, kept.format))
       .then((words) => !isOver && setFound(words ?? []));
     return () => {
       isOver = true;

@@ -96,7 +96,7 @@ const OF_CODE = new Set<Obstacle>(['space in code', 'punctuation', 'another code
 
 function NewCode({ shortcut }: { shortcut: Shortcut }) {
   const run = useCommand();
-  const { answer } = useAnswer(shortcut, ({ audit }) => audit.proposals(shortcut));
+  const { answer } = useAnswer(shortcut, ({ fixes }) => fixes.codesNear(shortcut));
   const free = answer?.find((code) => !/\s/u.test(code));
   if (free === undefined) return null;
   return (

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 
-import type { ReadOwnText } from '@/answers/audit/workerApi';
+import type { ReadOwnText } from '@/answers/ownText/workerApi';
 import { useCodes } from '@/parts/findings/useCodes';
 import { LatchGlyph } from '@/look/LatchGlyph';
 import { usePalette } from '@/look/useLook';

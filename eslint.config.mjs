@@ -81,7 +81,7 @@ export default tseslint.config(
   {
     // Every sentence is marked for the catalogues, and nothing is written as in one country alone.
     files: ['packages/app/src/**/*.{ts,tsx}'],
-    ignores: ['**/*.test.*', '**/testing/**', '**/stubs/**', '**/offline/**', '**/worker*.ts'],
+    ignores: ['**/*.test.*', '**/testing.ts', '**/testing/**', '**/stubs/**', '**/offline/**', '**/worker*.ts'],
     plugins: { lingui },
     rules: {
       ...lingui.configs['flat/recommended'].rules,

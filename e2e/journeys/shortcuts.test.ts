@@ -159,6 +159,8 @@ journey('wide: list and detail side by side, all of it with the keyboard', 'demo
 });
 
 /** Holds back the app's scripts, as a slow device does, until `letGo` is called. */
+const FACES_NAMED = `return [...document.styleSheets].flatMap(({ cssRules }) => [...cssRules])
+  .filter((rule) => rule instanceof CSSFontFaceRule).map(({ style }) => style.fontFamily.replaceAll('"', '')).sort()`;
 const HELD_BACK = `
   const { append } = Element.prototype;
   const held = [];
@@ -210,6 +212,8 @@ journey(
     await app.driverScript('letGo()');
     await app.until(async () => (await app.codes()).length > 0, 'the app');
     expect((await app.driverScript<Row[]>(rowsIn('document'))).slice(0, drawn.length)).toEqual(drawn);
+    // Named by the build, and not again by the app: all that stands there would be laid out anew.
+    expect(await app.driverScript(FACES_NAMED)).toEqual(['Atkinson Mono', 'Atkinson Next', 'Atkinson Next Strong']);
 
     await browser.driver.get(stand.address);
     await app.until(() => app.driverScript(`return ${inPicture} !== null`), 'the picture');

@@ -280,16 +280,19 @@ function asSent(parsed: z.ZodType): oas31.SchemaObject {
     io: 'input',
     unrepresentable: 'any',
     override: ({ zodSchema, jsonSchema }) => {
-      // What no JSON Schema says: a record, looked at no closer than to tell that it is one.
-      if (zodSchema._zod.def.type === 'custom') Object.assign(jsonSchema, RECORD);
+      // What no JSON Schema says: records, looked at no closer than to tell that they are some.
+      if (zodSchema._zod.def.type === 'custom') Object.assign(jsonSchema, RECORDS);
     },
   });
   return schema as oas31.SchemaObject;
 }
-const RECORD = {
-  type: 'object',
-  properties: { type: { type: 'string' }, id: { type: 'string' } },
-  required: ['type', 'id'],
+const RECORDS = {
+  type: 'array',
+  items: {
+    type: 'object',
+    properties: { type: { type: 'string' }, id: { type: 'string' } },
+    required: ['type', 'id'],
+  },
 };
 
 const PATTERNS = Object.keys(ROUTES).map((name) => {

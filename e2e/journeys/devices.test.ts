@@ -41,6 +41,7 @@ journey('with the server stopped the page goes on, and what waits arrives', 'dem
   const [phone, computer] = [await open('phone'), await open('computer')];
   await phone.seeText('Synced');
   await computer.seeText('Synced');
+  for (const app of [phone, computer]) await app.isKeptOnDevice();
 
   await stand.stop();
   await phone.seeText('Offline since');
@@ -102,6 +103,7 @@ journey(
     const app = await open('phone');
     await app.make(';old', 'Sent to the server before it lost its data.');
     await app.seeText('Synced');
+    await app.isKeptOnDevice();
     await stand.stop();
     await app.make(';new', 'Waiting when the server lost its data.');
     await app.seeText('1 change to send');

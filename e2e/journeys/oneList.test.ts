@@ -153,6 +153,7 @@ journey(
   async ({ stand, open }) => {
     const [phone, computer] = [await open('phone'), await open('computer')];
     for (const app of [phone, computer]) await app.seeText('Synced');
+    for (const app of [phone, computer]) await app.isKeptOnDevice();
     await stand.stop();
     await phone.seeText('Offline');
     await phone.make(';lock', 'The key is under the third pot.');

@@ -91,6 +91,8 @@ journey('a message with the tap board alone', 'demo', async ({ open }) => {
   await app.tap('Insert');
   await app.padHolds('Dear Rowena,');
   await app.tap('Clear');
+  // Not what happened in the text that is gone.
+  await app.seeText('A code expands when you type a space or punctuation.');
   await app.expectAccessible();
 
   // From here on not one letter is typed: what was filled in before is there to be tapped.

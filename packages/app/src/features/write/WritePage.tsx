@@ -69,6 +69,8 @@ export function WritePage() {
   const clear = () => {
     pad.current?.field.clear();
     pad.current?.focus();
+    // What happened last was in the text that is gone.
+    live.line.set(null);
     notify({ text: t`Cleared.`, action: { label: t`Undo`, onPress: () => pad.current?.field.undo() } });
   };
   const board = (

@@ -16,7 +16,7 @@ let fetching: Promise<FurtherApis> | null = null;
 
 function further(): Promise<FurtherApis> {
   fetching ??= import('./furtherApis').then(({ furtherApis }) => furtherApis(audit, pause));
-  // What could not be fetched is asked for again the next time.
+  // What could not be fetched is asked for again the next time, where the browser does not remember that it failed.
   fetching.catch(() => (fetching = null));
   return fetching;
 }

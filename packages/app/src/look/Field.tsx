@@ -2,6 +2,7 @@ import { useEffect, useId, useRef, type ReactNode } from 'react';
 import { StyleSheet, TextInput, View, type NativeSyntheticEvent } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 
+import { chooseAll } from './chooseAll';
 import { FACES, STRONG } from './fonts';
 import type { IconName } from './icons';
 import { usePalette } from './useLook';
@@ -37,7 +38,8 @@ interface FieldProps {
 
 /** A labelled field that tells below it what is wrong, and is told so to a screen reader. */
 export function Field(props: FieldProps) {
-  const { label, beside, error, isCode, isSecret, multiline, inputRef, onSubmit, onBlur, startsHere, ...field } = props;
+  const { label, beside, error, isCode, isSecret, multiline, inputRef, onSubmit, onBlur, startsHere, ...rest } = props;
+  const { selectTextOnFocus, ...field } = rest;
   const palette = usePalette();
   const id = useId();
   const input = useRef<TextInput>(null);
@@ -62,6 +64,7 @@ export function Field(props: FieldProps) {
           inputRef?.(element);
         }}
         aria-labelledby={`${id}-label`}
+        onFocus={selectTextOnFocus ? chooseAll : undefined}
         onBlur={({ nativeEvent }) => onBlur((nativeEvent as unknown as FocusEvent).relatedTarget as Element | null)}
         multiline={multiline}
         placeholderTextColor={palette.inkSoft}

@@ -6,6 +6,7 @@ import { StyleSheet, TextInput, View } from 'react-native';
 import { Text } from 'react-native-paper';
 
 import { shortened } from '@/answers/audit/sentences';
+import { chooseAll } from '@/look/chooseAll';
 import { FACES } from '@/look/fonts';
 import { Glyph } from '@/look/Glyph';
 import { usePalette } from '@/look/useLook';
@@ -54,7 +55,7 @@ export function NewRow({ wanted, code, problem, severity, onChange, onSubmit }: 
           autoCapitalize="none"
           autoCorrect={false}
           spellCheck={false}
-          selectTextOnFocus
+          onFocus={chooseAll}
           style={[
             styles.input,
             {

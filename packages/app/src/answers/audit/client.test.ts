@@ -8,19 +8,10 @@ import type { ListView } from '@yellow-latch/replica/storage/view';
 
 import { AuditClient } from './client';
 import { furtherApis } from './furtherApis';
+import { VOCABULARY } from './testing';
 import type { AuditedList } from './version';
 import { AuditWorkerApi } from './workerApi';
 import { versionOf } from './version';
-
-const VOCABULARY = {
-  format: 1,
-  kind: 'counted',
-  language: 'en',
-  source: 'test',
-  words: 'so sound ham',
-  total: 1_000,
-  counts: '2s a 1',
-};
 
 /** Every channel made here, so that all can be closed: an open one keeps the process alive. */
 const channels: MessageChannel[] = [];

@@ -2,6 +2,7 @@ import type { AuditedShortcut } from '@yellow-latch/core/clash';
 import { LAYOUTS } from '@yellow-latch/core/effort/layouts';
 import type { KeyboardUse } from '@yellow-latch/core/model';
 
+import { VOCABULARY } from '@/answers/audit/testing';
 import { AuditWorkerApi } from '@/answers/audit/workerApi';
 import { openDatabase } from '@yellow-latch/replica/storage/database';
 
@@ -11,15 +12,6 @@ import { countUse, readCounts, usesFrom } from '@yellow-latch/replica/storage/us
 import { saidBy, usesChoices } from './usesChoices';
 import { tellMark, tellTaps, tellUses } from './words';
 
-const VOCABULARY = {
-  format: 1,
-  kind: 'counted',
-  language: 'en',
-  source: 'test',
-  words: 'so sound ham',
-  total: 1_000,
-  counts: '2s a 1',
-};
 const PHONE: KeyboardUse = { keyboard: 'phone-en', share: 1, pace: 1, device: 'phone-list' };
 
 const shortcut = (
